@@ -1,0 +1,145 @@
+/** The card: a worked-out pressing for one print on one press, as plain data that can be frozen, stored and sent. */
+import { z } from 'zod';
+import { PRESSURE_BANDS } from '../materials';
+import { PhraseSchema } from '../units';
+
+/** Raised when a stored card can no longer be read as is; every older version keeps a reader. */
+export const CARD_SCHEMA_VERSION = 1;
+
+const Temp = z.number();
+
+/** Values on the card that have a chain of reasons. */
+export const FIELDS = ['temperature', 'time', 'pressure', 'peel', 'cover', 'base', 'mirror', 'pre-press', 'finish', 'art'] as const;
+export type Field = (typeof FIELDS)[number];
+
+export const SOURCES = ['sheet', 'fabric', 'blank', 'press', 'house', 'physics', 'operator'] as const;
+
+export const ReasonSchema = z.object({ field: z.enum(FIELDS), source: z.enum(SOURCES), says: PhraseSchema });
+export type Reason = z.infer<typeof ReasonSchema>;
+
+/** A finding that lowers the lamp: a rule that was met, or a margin that is thin or gone. */
+export const FindingSchema = z.object({ level: z.enum(['hold', 'care']), rule: z.string(), field: z.enum(FIELDS), says: PhraseSchema });
+export type Finding = z.infer<typeof FindingSchema>;
+
+/** One side the delivered band must stay within, on the platen's surface. */
+export const BoundSchema = z.object({
+  side: z.enum(['sheet low', 'sheet high', 'mark', 'damage', 'dye']),
+  /** The band must stay above or below it. */
+  keep: z.enum(['above', 'below']),
+  surfaceC: Temp,
+  /** What passing it does to the lamp. */
+  breach: z.enum(['hold', 'care']),
+  says: PhraseSchema,
+});
+export type Bound = z.infer<typeof BoundSchema>;
+
+export const WindowSchema = z.object({
+  bounds: z.array(BoundSchema),
+  offsetK: z.number(),
+  spreadK: z.number(),
+  measured: z.boolean(),
+  /** What the press can be set to. */
+  settable: z.object({ unit: z.enum(['C', 'F']), step: z.number(), minC: Temp, maxC: Temp }),
+  bestSetC: Temp,
+});
+export type Window = z.infer<typeof WindowSchema>;
+
+const BandSchema = z.object({ lowC: Temp, midC: Temp, highC: Temp });
+const MarginSchema = z.object({ side: BoundSchema.shape.side, kelvin: z.number(), breach: BoundSchema.shape.breach });
+export type Margin = z.infer<typeof MarginSchema>;
+
+export const LampSchema = z.object({ state: z.enum(['clear', 'care', 'hold']), findings: z.array(FindingSchema) });
+export type Lamp = z.infer<typeof LampSchema>;
+export type LampState = Lamp['state'];
+
+/** One layer of the stack, top to bottom. */
+export const LayerSchema = z.object({
+  role: z.enum(['upper platen', 'cover', 'carrier', 'transfer', 'fabric', 'pad', 'lower platen']),
+  name: z.string(),
+  thicknessMm: z.number().nullable(),
+  hot: z.boolean(),
+  /** Not there in the stage before. */
+  fresh: z.boolean(),
+});
+export type Layer = z.infer<typeof LayerSchema>;
+
+export const STAGE_KINDS = ['load', 'pre-press', 'place', 'press', 'wait', 'peel', 'finish', 'inspect'] as const;
+export const StageSchema = z.object({
+  kind: z.enum(STAGE_KINDS),
+  /** Who is busy: the press, the clock, or the hands. */
+  by: z.enum(['press', 'clock', 'hands']),
+  timeS: z.number(),
+  says: PhraseSchema,
+  stack: z.array(LayerSchema),
+});
+export type Stage = z.infer<typeof StageSchema>;
+
+export const StepSchema = z.object({ says: PhraseSchema, safety: PhraseSchema.optional() });
+export type Step = z.infer<typeof StepSchema>;
+
+const PressureSettingSchema = z.discriminatedUnion('gauge', [
+  z.object({ gauge: z.literal('dial'), reading: z.number(), sure: z.enum(['measured', 'beyond the measured pairs', 'guess']) }),
+  z.object({ gauge: z.literal('air'), lineKPa: z.number(), sure: z.enum(['measured', 'beyond the measured pairs']) }),
+  z.object({ gauge: z.literal('feel'), sure: z.literal('guess') }),
+]);
+
+export const CardSchema = z.object({
+  schemaVersion: z.literal(CARD_SCHEMA_VERSION),
+  of: z.object({
+    blankId: z.string(),
+    blankName: z.string(),
+    size: z.string(),
+    colour: z.string(),
+    fabricId: z.string(),
+    fabricName: z.string(),
+    composition: z.string(),
+    productId: z.string(),
+    productName: z.string(),
+    familyName: z.string(),
+    pressId: z.string(),
+    pressName: z.string(),
+    pressKind: z.string(),
+    position: z.string(),
+    artName: z.string(),
+    widthMm: z.number(),
+    heightMm: z.number(),
+  }),
+  set: z.object({
+    tempC: Temp,
+    timeS: z.number(),
+    byHand: z.boolean(),
+    pressure: z.object({ band: z.enum(PRESSURE_BANDS), contactKPa: z.number(), asStated: z.string(), setting: PressureSettingSchema }),
+    peel: z.enum(['hot', 'warm', 'cold']),
+    cover: z.enum(['ptfe', 'paper', 'silicone']).nullable(),
+    mirror: z.enum(['mirrored', 'as read', 'by the supplier']),
+  }),
+  window: WindowSchema,
+  delivered: BandSchema,
+  margins: z.array(MarginSchema),
+  smallestMarginK: z.number(),
+  lamp: LampSchema,
+  stages: z.array(StageSchema),
+  steps: z.array(StepSchema),
+  reasons: z.array(ReasonSchema),
+  care: z.string(),
+  minutesPerPiece: z.number(),
+});
+export type Card = z.infer<typeof CardSchema>;
+
+/** Which facts a way out changes. */
+export const ChangeSchema = z.object({
+  productId: z.string().optional(),
+  pressId: z.string().optional(),
+  timeS: z.number().optional(),
+  cover: z.boolean().optional(),
+});
+export const WayOutSchema = z.object({
+  says: PhraseSchema,
+  change: ChangeSchema,
+  lamp: z.enum(['clear', 'care']),
+  set: z.object({ tempC: Temp, unit: z.enum(['C', 'F']), timeS: z.number() }),
+  smallestMarginK: z.number(),
+  minutesPerPiece: z.number(),
+  costMinor: z.number(),
+});
+export type WayOut = z.infer<typeof WayOutSchema>;

@@ -1,0 +1,55 @@
+/** Small schemas that many shelf things share: ids, names, windows. */
+import { z } from 'zod';
+
+/** A client-made UUID, or a short slug of a built-in or demo thing. */
+export const Id = z.string().regex(/^[a-z0-9][a-z0-9-]{1,63}$/, 'An id is small letters, figures and hyphens.');
+
+/** A name shown to people. Control characters and angle brackets are refused, so no name can carry markup. */
+export const Name = z
+  .string()
+  .trim()
+  .min(1, 'Give it a name.')
+  .max(80, 'Keep the name to 80 letters.')
+  // biome-ignore lint/suspicious/noControlCharactersInRegex: control characters are what this refuses
+  .regex(/^[^<>\u0000-\u001f\u007f]*$/, 'A name cannot hold < or > or control characters.');
+
+/** Free words on one or more lines. */
+export const Words = z.string().trim().max(500, 'Keep it to 500 letters.');
+
+/** A range with the supplier's nominal setting in it; without one, the middle is taken. */
+export const rangeOf = (lowest: number, highest: number, unit: string) =>
+  z
+    .object({
+      min: z
+        .number()
+        .min(lowest, `Below ${lowest} ${unit} is not a press setting.`)
+        .max(highest, `Above ${highest} ${unit} is not a press setting.`),
+      max: z
+        .number()
+        .min(lowest, `Below ${lowest} ${unit} is not a press setting.`)
+        .max(highest, `Above ${highest} ${unit} is not a press setting.`),
+      nominal: z.number().optional(),
+    })
+    .superRefine((range, ctx) => {
+      if (range.min > range.max)
+        ctx.addIssue({
+          code: 'custom',
+          path: ['min'],
+          message: `The minimum ${range.min} ${unit} is over the maximum ${range.max} ${unit}.`,
+        });
+      else if (range.nominal !== undefined && (range.nominal < range.min || range.nominal > range.max)) {
+        ctx.addIssue({
+          code: 'custom',
+          path: ['nominal'],
+          message: `The nominal ${range.nominal} ${unit} lies outside ${range.min} to ${range.max} ${unit}.`,
+        });
+      }
+    });
+export type Range = { min: number; max: number; nominal?: number | undefined };
+
+/** The supplier's nominal setting, or the middle of the range when the sheet names none. */
+export const nominalOf = (range: Range): number => range.nominal ?? (range.min + range.max) / 2;
+
+/** Pressure words, light to heavy. */
+export const PRESSURE_BANDS = ['light', 'medium', 'firm', 'heavy'] as const;
+export type PressureBand = (typeof PRESSURE_BANDS)[number];

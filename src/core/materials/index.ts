@@ -1,0 +1,16 @@
+/** Materials: fibres, fabrics, blanks, transfer families and products. */
+export { BLANK_KINDS, type Blank, BlankSchema, POSITIONS, type Position } from './blank';
+export {
+  blendLimits,
+  type Composition,
+  CompositionSchema,
+  describeComposition,
+  type Fabric,
+  type FabricLimit,
+  FabricSchema,
+  limitForTime,
+} from './fabric';
+export { FAMILIES, type Family, type FamilyId, type Peel } from './family';
+export { FIBRE_IDS, FIBRES, type FibreId, LEAST_SHARE_PERCENT } from './fibres';
+export { Id, Name, nominalOf, PRESSURE_BANDS, type PressureBand, type Range, rangeOf, Words } from './fields';
+export { type Product, ProductSchema } from './product';

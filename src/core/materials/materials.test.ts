@@ -1,0 +1,71 @@
+import { describe, expect, it } from 'vitest';
+import { blendLimits, CompositionSchema, describeComposition, limitForTime, Name, nominalOf, rangeOf } from './index';
+
+const faults = (result: { error?: { issues: { message: string }[] } | undefined }) =>
+  result.error?.issues.map((i) => i.message).join(' ') ?? '';
+
+describe('a blend', () => {
+  it('takes the lowest limits of any fibre that is 5 % or more', () => {
+    const blend = [
+      { fibre: 'polyester', percent: 60 },
+      { fibre: 'cotton', percent: 36 },
+      { fibre: 'viscose', percent: 4 },
+    ] as const;
+    expect(blendLimits([...blend])).toEqual({ mark: { limitC: 175, fibre: 'polyester' }, damage: { limitC: 215, fibre: 'polyester' } });
+    expect(
+      blendLimits([
+        { fibre: 'cotton', percent: 95 },
+        { fibre: 'elastane', percent: 5 },
+      ]).mark,
+    ).toEqual({ limitC: 165, fibre: 'elastane' });
+  });
+  it('must make 100 %, with each fibre once', () => {
+    expect(
+      faults(
+        CompositionSchema.safeParse([
+          { fibre: 'cotton', percent: 60 },
+          { fibre: 'polyester', percent: 30 },
+        ]),
+      ),
+    ).toBe('The fibres add up to 90 %; they must make 100 %.');
+    expect(
+      faults(
+        CompositionSchema.safeParse([
+          { fibre: 'cotton', percent: 50 },
+          { fibre: 'cotton', percent: 50 },
+        ]),
+      ),
+    ).toMatch(/named twice/);
+    expect(CompositionSchema.safeParse([{ fibre: 'straw', percent: 100 }]).success).toBe(false);
+  });
+  it('reads like its label', () => {
+    expect(
+      describeComposition([
+        { fibre: 'viscose', percent: 25 },
+        { fibre: 'polyester', percent: 75 },
+      ]),
+    ).toBe('75 % polyester, 25 % viscose (rayon, modal)');
+  });
+});
+
+describe('limits over time', () => {
+  it('move 8 K a halving, at most 16 K', () => {
+    expect([15, 7.5, 30, 60, 240, 1].map((t) => limitForTime(150, t))).toEqual([150, 158, 142, 134, 134, 166]);
+  });
+});
+
+describe('shelf fields', () => {
+  it('minimum over maximum, nominal outside and absurd figures are named', () => {
+    const Window = rangeOf(60, 260, '°C');
+    expect(faults(Window.safeParse({ min: 170, max: 150 }))).toBe('The minimum 170 °C is over the maximum 150 °C.');
+    expect(faults(Window.safeParse({ min: 140, max: 150, nominal: 160 }))).toMatch(/nominal 160 °C lies outside/);
+    expect(faults(Window.safeParse({ min: 140, max: 1500 }))).toMatch(/Above 260 °C/);
+    expect(nominalOf({ min: 140, max: 150 })).toBe(145);
+    expect(nominalOf({ min: 140, max: 150, nominal: 142 })).toBe(142);
+  });
+  it('a name cannot carry markup or be empty', () => {
+    expect(faults(Name.safeParse('<img src=x onerror=alert(1)>'))).toMatch(/cannot hold </);
+    expect(faults(Name.safeParse('   '))).toMatch(/Give it a name/);
+    expect(Name.parse('  Æther & Sons “night” 50/50 ')).toBe('Æther & Sons “night” 50/50');
+  });
+});

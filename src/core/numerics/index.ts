@@ -1,0 +1,3 @@
+/** Numerics that no kept package gives. */
+export { erfcx } from './erfcx';
+export { interpolate } from './interpolate';

@@ -1,0 +1,38 @@
+/** Writes inside values as an operator reads them: fixed decimals, so that figures never jump. */
+import { type HouseUnits, houseUnit, type QuantityKind, toInside, toShown, UNITS, type UnitId } from './quantity';
+
+/** The figure alone, fixed decimals, with a true minus sign and never “−0”. */
+export function formatFigure(inside: number, unit: UnitId, decimals: number = UNITS[unit].decimals): string {
+  const text = toShown(inside, unit).toFixed(decimals);
+  const unsigned = text.replace('-', '');
+  return text.startsWith('-') && Number(unsigned) !== 0 ? `−${unsigned}` : unsigned;
+}
+
+/** Figure and unit, e.g. `302 °F`. */
+export function formatQuantity(inside: number, unit: UnitId, decimals?: number): string {
+  return `${formatFigure(inside, unit, decimals)} ${UNITS[unit].symbol}`;
+}
+
+/** A duration as a clock would show it: `9 s`, `1:30`. Rounded to whole seconds. */
+export function formatDuration(seconds: number): string {
+  const whole = Math.round(seconds);
+  if (whole < 60) return `${whole} s`;
+  return `${Math.floor(whole / 60)}:${String(whole % 60).padStart(2, '0')}`;
+}
+
+/** A quantity the house's way; durations as a clock. */
+export function formatForHouse(kind: QuantityKind, inside: number, house: HouseUnits, decimals?: number): string {
+  if (kind === 'duration') return formatDuration(inside);
+  return formatQuantity(inside, houseUnit(kind, house).first, decimals);
+}
+
+/** The other system's reading, for the small figure beside; empty when there is only one. */
+export function formatBeside(kind: QuantityKind, inside: number, house: HouseUnits): string {
+  const { beside } = houseUnit(kind, house);
+  return beside ? formatQuantity(inside, beside) : '';
+}
+
+/** The nearest value on a unit's grid: `snap(150.3, 'F', 1)` is 302 °F, which is 150 °C. */
+export function snap(inside: number, unit: UnitId, step: number): number {
+  return toInside(Math.round(toShown(inside, unit) / step) * step, unit);
+}

@@ -1,0 +1,63 @@
+/** Sentences with quantities in them, kept as data so that a house reads every reason in its own units. */
+import { z } from 'zod';
+import { formatDuration, formatForHouse, formatQuantity } from './format';
+import type { HouseUnits, QuantityKind, UnitId } from './quantity';
+
+const KINDS = [
+  'temperature',
+  'temperatureDifference',
+  'duration',
+  'length',
+  'contactPressure',
+  'linePressure',
+] as const satisfies readonly QuantityKind[];
+
+const QuantityPart = z.object({
+  q: z.enum(KINDS),
+  /** Value in the inside unit. */
+  v: z.number(),
+  /** Decimals, where the unit's usual ones will not do. */
+  d: z.number().int().min(0).max(3).optional(),
+});
+
+export const PhraseSchema = z.array(z.union([z.string(), QuantityPart]));
+export type Phrase = z.infer<typeof PhraseSchema>;
+export type PhrasePart = Phrase[number];
+
+/** Builds a phrase: ``phrase`Hold ${temp(150)} for ${seconds(9)}` ``. Phrases may stand inside phrases. */
+export function phrase(texts: TemplateStringsArray, ...parts: (PhrasePart | Phrase)[]): Phrase {
+  const all: Phrase = [];
+  texts.forEach((text, i) => {
+    if (text) all.push(text);
+    const part = parts[i];
+    if (Array.isArray(part)) all.push(...part);
+    else if (part !== undefined && part !== '') all.push(part);
+  });
+  return all;
+}
+
+const quantity =
+  (q: QuantityKind, d?: number) =>
+  (v: number): PhrasePart =>
+    d === undefined ? { q, v } : { q, v, d };
+export const temp = quantity('temperature');
+export const tempDiff = quantity('temperatureDifference', 0);
+export const seconds = quantity('duration');
+export const mm = quantity('length');
+export const contact = quantity('contactPressure');
+export const line = quantity('linePressure');
+
+/**
+ * A phrase as plain text in the house's units.
+ * @param setUnit the unit a press is set in, where temperatures must be told in the press's terms
+ */
+export function phraseText(words: Phrase, house: HouseUnits, setUnit?: UnitId): string {
+  return words
+    .map((part) => {
+      if (typeof part === 'string') return part;
+      if (part.q === 'duration') return formatDuration(part.v);
+      if (part.q === 'temperature' && setUnit) return formatQuantity(part.v, setUnit, part.d);
+      return formatForHouse(part.q, part.v, house, part.d);
+    })
+    .join('');
+}

@@ -1,0 +1,123 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import {
+  formatDuration,
+  formatFigure,
+  formatForHouse,
+  formatQuantity,
+  type Parsed,
+  parseQuantity,
+  snap,
+  toInside,
+  toShown,
+  UNITS,
+  type UnitId,
+} from './index';
+
+const value = (p: Parsed) => (p.state === 'ok' ? p.value : p);
+const INCH = { temperature: 'F', length: 'in', linePressure: 'psi' } as const;
+
+describe('typing a quantity', () => {
+  it.each([
+    ['temperature', '300f', 'C', 148.888888],
+    ['temperature', '150c', 'F', 150],
+    ['temperature', '150', 'C', 150],
+    ['temperature', ' 302 °F ', 'C', 150],
+    ['length', '2 1/2 in', 'mm', 63.5],
+    ['length', '2.5in', 'mm', 63.5],
+    ['length', '1/4"', 'mm', 6.35],
+    ['length', '64mm', 'in', 64],
+    ['length', '6,4cm', 'in', 64],
+    ['linePressure', '40psi', 'bar', 275.790292],
+    ['linePressure', '2.8bar', 'psi', 280],
+    ['contactPressure', '20kpa', 'psiContact', 20],
+    ['duration', '1:30', 's', 90],
+    ['duration', '90s', 's', 90],
+    ['duration', '1.5 min', 's', 90],
+    ['duration', '1 min 30 s', 's', 90],
+    ['temperatureDifference', '-9f', 'dC', -5],
+  ] as const)('%s “%s” in a house of %s', (kind, text, unit, expected) => {
+    expect(value(parseQuantity(kind, text, { unit }))).toBeCloseTo(expected, 5);
+  });
+
+  it('asks about 320 where Celsius is meant, and takes 320f without asking', () => {
+    const usual = { low: 90, high: 230 };
+    const asked = parseQuantity('temperature', '320', { unit: 'C', usual, max: 260 });
+    expect(asked).toMatchObject({ state: 'ask', typed: { value: 320 }, instead: { value: 160, unit: 'F' } });
+    expect(parseQuantity('temperature', '320f', { unit: 'C', usual, max: 260 })).toMatchObject({ state: 'ok', value: 160 });
+    expect(parseQuantity('temperature', '150', { unit: 'F', usual, max: 260 })).toMatchObject({
+      state: 'ask',
+      instead: { value: 150, unit: 'C' },
+    });
+  });
+
+  it.each([
+    ['temperature', 'hot', 'is not a temperature'],
+    ['temperature', '', 'Type a temperature'],
+    ['temperature', '150 psi', 'is not a unit'],
+    ['temperature', '900c', 'Too high: 260 °C'],
+    ['length', '-4mm', 'less than zero'],
+    ['length', '1/0 in', 'is not a length'],
+    ['length', '1,000mm', 'comma'],
+    ['duration', '1:75', 'is not a unit'],
+  ] as const)('refuses %s “%s” in words', (kind, text, words) => {
+    const parsed = parseQuantity(kind, text, {
+      unit: kind === 'length' ? 'mm' : kind === 'duration' ? 's' : 'C',
+      ...(kind === 'temperature' ? { max: 260 } : {}),
+    });
+    expect(parsed.state).toBe('bad');
+    expect(parsed.state === 'bad' && parsed.message).toContain(words);
+  });
+
+  it('never throws on any text', () => {
+    fc.assert(
+      fc.property(fc.string(), (text) => {
+        expect(['ok', 'ask', 'bad']).toContain(parseQuantity('temperature', text, { unit: 'F' }).state);
+      }),
+    );
+  });
+});
+
+describe('showing a quantity', () => {
+  it('reads back exactly what it shows, in every unit, on that unit’s own grid', () => {
+    const units = Object.keys(UNITS) as UnitId[];
+    fc.assert(
+      fc.property(fc.constantFrom(...units), fc.integer({ min: 0, max: 5000 }), (unit, n) => {
+        const { decimals, kind } = UNITS[unit];
+        const inside = toInside(n / 10 ** decimals, unit);
+        const text = formatQuantity(inside, unit);
+        const back = parseQuantity(kind, text, { unit });
+        expect(back.state === 'ok' && formatQuantity(back.value, unit)).toBe(text);
+        expect(value(back)).toBeCloseTo(inside, 9);
+      }),
+      { numRuns: 2000 },
+    );
+  });
+
+  it('goes there and back without drift', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 60, max: 500 }), (f) => {
+        let c = toInside(f, 'F');
+        for (let i = 0; i < 50; i++) c = toInside(Number(toShown(c, 'F').toFixed(6)), 'F');
+        expect(Math.round(toShown(c, 'F'))).toBe(f);
+      }),
+    );
+  });
+
+  it('never shows minus zero, and keeps a true minus', () => {
+    expect(formatFigure(-0.04, 'dC')).toBe('0.0');
+    expect(formatFigure(-3, 'dC')).toBe('−3.0');
+  });
+
+  it('shows time as a clock and the house’s own units first', () => {
+    expect([formatDuration(9), formatDuration(59.6), formatDuration(90)]).toEqual(['9 s', '1:00', '1:30']);
+    expect(formatForHouse('temperature', 150, INCH)).toBe('302 °F');
+    expect(formatForHouse('temperatureDifference', 5, INCH, 0)).toBe('9 °F');
+    expect(formatForHouse('linePressure', 275.79, INCH)).toBe('40 psi');
+  });
+
+  it('snaps to the step a press is set in', () => {
+    expect(formatQuantity(snap(150.4, 'F', 5), 'F')).toBe('305 °F');
+    expect(snap(150.4, 'C', 1)).toBe(150);
+  });
+});
