@@ -1,0 +1,2 @@
+/** Documents in and out. */
+export { type LoggedPressing, pressingsCsv } from './pressingCsv';

@@ -1,0 +1,99 @@
+/** The pressing: the record of one print's whole passage on one item. Written once; later facts are amendments. */
+import { z } from 'zod';
+import type { Card } from '../card';
+import { Id, Words } from '../materials';
+import { type PieceResult, type Run, SPOIL_REASONS } from '../run';
+
+export const PressingSchema = z.object({
+  id: z.uuid(),
+  runId: Id,
+  orderId: Id,
+  orderName: z.string(),
+  lineId: Id,
+  piece: z.number().int(),
+  cardHash: z.string(),
+  blankName: z.string(),
+  fabricName: z.string(),
+  size: z.string(),
+  productName: z.string(),
+  pressName: z.string(),
+  position: z.string(),
+  artName: z.string(),
+  /** What was carded and set. */
+  setC: z.number(),
+  timeS: z.number(),
+  pressureBand: z.string(),
+  peel: z.string(),
+  /** What was really done. */
+  pressedS: z.number().nullable(),
+  closings: z.array(z.object({ stage: z.string(), plannedS: z.number(), closedAt: z.number(), openedAt: z.number() })),
+  outcome: z.enum(['good', 'spoiled']),
+  reason: z.enum(SPOIL_REASONS).nullable(),
+  laidBack: z.number().int(),
+  note: z.string(),
+  operator: z.string(),
+  roomC: z.number(),
+  humidityPercent: z.number(),
+  startedAt: z.number(),
+  endedAt: z.number(),
+});
+export type Pressing = z.infer<typeof PressingSchema>;
+
+/** A later fact about a pressing. `standing` from `counts` to `withdrawn` is how a verdict is undone. */
+export const AmendmentSchema = z.object({
+  id: z.uuid(),
+  pressingId: z.uuid(),
+  field: z.enum(['standing', 'outcome', 'note']),
+  from: z.string(),
+  to: z.string(),
+  by: z.string(),
+  why: Words,
+  at: z.number().int(),
+});
+export type Amendment = z.infer<typeof AmendmentSchema>;
+
+export interface PressingContext {
+  orderName: string;
+  operator: string;
+  roomC: number;
+  humidityPercent: number;
+}
+
+/**
+ * The record of a piece that has had its verdict, as carded unless the run says otherwise.
+ *
+ * Its id is that of the verdict event, so the same event sent twice is the same pressing.
+ */
+export function pressingOf(run: Run, card: Card, result: PieceResult, context: PressingContext): Pressing {
+  const { of, set } = card;
+  const presses = result.closings.filter((closing) => closing.stage === 'press');
+  const pressedMs = presses.reduce((sum, closing) => sum + closing.openedAt - closing.closedAt, 0);
+  return {
+    id: result.eventId,
+    runId: run.id,
+    orderId: run.orderId,
+    lineId: run.lineId,
+    cardHash: run.cardHash,
+    piece: result.piece,
+    ...context,
+    blankName: of.blankName,
+    fabricName: of.fabricName,
+    size: of.size,
+    productName: of.productName,
+    pressName: of.pressName,
+    position: of.position,
+    artName: of.artName,
+    setC: set.tempC,
+    timeS: set.timeS,
+    pressureBand: set.pressure.band,
+    peel: set.peel,
+    pressedS: presses.length > 0 ? Math.round(pressedMs / 100) / 10 : null,
+    closings: result.closings,
+    outcome: result.outcome,
+    reason: result.reason,
+    laidBack: result.laidBack,
+    note: result.note,
+    startedAt: result.startedAt,
+    endedAt: result.endedAt,
+  };
+}
