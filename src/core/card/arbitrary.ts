@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { type Blank, type Composition, type Fabric, FIBRE_IDS, type Product } from '../materials';
 import type { Press } from '../press';
 import { type House, STARTING_HOUSE } from './house';
-import type { ResolveInput } from './resolve';
+import type { ResolveInput } from './input';
 
 const composition: fc.Arbitrary<Composition> = fc
   .uniqueArray(fc.constantFrom(...FIBRE_IDS), { minLength: 1, maxLength: 4 })

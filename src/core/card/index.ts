@@ -1,8 +1,9 @@
 /** The card: the worked-out pressing of one print on one press, its lamp, reasons and ways out. */
 export { type House, HouseSchema, STARTING_HOUSE } from './house';
+export type { ResolveInput } from './input';
 export { lampAt } from './lamp';
 export { type Choices, type Line, LineSchema, type Order, OrderSchema, type Print, PrintSchema } from './order';
-export { type ResolveInput, resolve } from './resolve';
+export { resolve } from './resolve';
 export { RULES } from './rules';
 export {
   type Bound,

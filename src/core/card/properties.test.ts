@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { blendLimits, FIBRE_IDS, FIBRES } from '../materials';
 import { inputs, presses, products } from './arbitrary';
 import { CardSchema, type LampState, lampAt, marginsAt, resolve, smallestMargin, waysOut } from './index';
-import type { ResolveInput } from './resolve';
+import type { ResolveInput } from './input';
 import { takeWayOut } from './waysOut';
 
 const RUNS = { numRuns: 2000 };

@@ -3,7 +3,7 @@ import { COVER_SHEETS } from '../heat';
 import { nominalOf } from '../materials';
 import { BAND_KPA, pressOffset } from '../press';
 import { contact, type Phrase, phrase, seconds, temp, tempDiff } from '../units';
-import type { ResolveInput } from './resolve';
+import type { ResolveInput } from './input';
 import type { Card, Reason, Window } from './schema';
 import type { Decisions } from './stages';
 import { pressureWords } from './steps';

@@ -1,25 +1,14 @@
 /** Resolve: from a print, a blank, a press and the house to the worked-out card. */
-import { type Blank, describeComposition, FAMILIES, type Fabric, nominalOf, type Product } from '../materials';
-import { bandMiddle, deliveredBand, type Press, pressureSetting } from '../press';
-import type { House } from './house';
+import { describeComposition, FAMILIES, nominalOf } from '../materials';
+import { bandMiddle, deliveredBand, pressureSetting } from '../press';
+import type { ResolveInput } from './input';
 import { lampOf, marginFindings } from './lamp';
-import type { Print } from './order';
 import { reasonsOf } from './reasons';
 import { ruleFindings } from './rules';
 import { CARD_SCHEMA_VERSION, type Card } from './schema';
 import { closingsOf, coverChoice, type Decisions, finishChoice, prePressOf, stagesOf } from './stages';
 import { stepsOf } from './steps';
 import { marginsAt, settable, smallestMargin, surfaceBounds, windowOf } from './window';
-
-export interface ResolveInput {
-  print: Print;
-  item: { size: string };
-  blank: Blank;
-  fabric: Fabric;
-  product: Product;
-  press: Press;
-  house: House;
-}
 
 /** `mirrored = face down XOR seen through`; nothing pressed here is seen through. */
 function mirrorOf({ product }: ResolveInput): Card['set']['mirror'] {

@@ -2,7 +2,7 @@
 import { describeComposition, FIBRES, LEAST_SHARE_PERCENT } from '../materials';
 import { pressOffset, pressureSetting } from '../press';
 import { mm, type Phrase, phrase, seconds, tempDiff } from '../units';
-import type { ResolveInput } from './resolve';
+import type { ResolveInput } from './input';
 import type { Field, Finding } from './schema';
 
 /** Art plus this much all round must lie on the heated platen, mm. */

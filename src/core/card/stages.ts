@@ -3,7 +3,7 @@ import { COVER_SHEETS } from '../heat';
 import { nominalOf } from '../materials';
 import { phrase, seconds } from '../units';
 import { PRE_PRESS_S } from './house';
-import type { ResolveInput } from './resolve';
+import type { ResolveInput } from './input';
 import type { Layer, Stage } from './schema';
 import type { Closing } from './window';
 

@@ -2,7 +2,7 @@
 import type { Position } from '../materials';
 import { BAND_KPA, pressOffset } from '../press';
 import { contact, line, mm, type Phrase, phrase, seconds, temp, tempDiff } from '../units';
-import type { ResolveInput } from './resolve';
+import type { ResolveInput } from './input';
 import type { Card, Step } from './schema';
 import type { Decisions } from './stages';
 

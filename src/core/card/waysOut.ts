@@ -2,7 +2,8 @@
 import { FAMILIES, type Product } from '../materials';
 import type { Press } from '../press';
 import { type Phrase, phrase, seconds } from '../units';
-import { type ResolveInput, resolve } from './resolve';
+import type { ResolveInput } from './input';
+import { resolve } from './resolve';
 import type { Card, WayOut } from './schema';
 
 /** What the shop has to choose from. */

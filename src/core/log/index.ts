@@ -1,2 +1,3 @@
-/** The log: pressings and the later facts about them. */
+/** The log: pressings, the later facts about them, and what an order still needs. */
 export { type Amendment, AmendmentSchema, type Pressing, type PressingContext, PressingSchema, pressingOf } from './pressing';
+export { type LineProgress, linesLeft, type NextStep, nextStep, orderLamp, STATIONS, type Station } from './queue';

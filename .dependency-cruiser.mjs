@@ -1,0 +1,50 @@
+// The house of docs/architecture.md as rules: arrows go down only, core is closed, each core folder shows one face.
+
+/** Core folders, lowest first; a folder may import only from those before it. */
+const CORE = [['units', 'numerics'], ['materials'], ['press'], ['heat', 'placement'], ['card'], ['run'], ['log'], ['formats']];
+const PURE_PACKAGES = ['zod', 'csv-stringify'];
+
+const layer = (name, from, to) => ({ name, severity: 'error', from: { path: from }, to: { path: to } });
+const upward = CORE.slice(0, -1).map((folders, i) =>
+  layer(`core-${folders.join('-')}-looks-down`, `^src/core/(${folders.join('|')})/`, `^src/core/(${CORE.slice(i + 1).flat().join('|')})/`),
+);
+const siblings = [layer('core-siblings-apart', '^src/core/heat/', '^src/core/placement/'), layer('core-siblings-apart-2', '^src/core/placement/', '^src/core/heat/')];
+
+export default {
+  forbidden: [
+    { name: 'no-circles', severity: 'error', from: {}, to: { circular: true } },
+    ...upward,
+    ...siblings,
+    layer('core-knows-nobody', '^src/core/', '^src/(contract|server|pages|views|ui|workers)/'),
+    {
+      name: 'core-only-pure-packages',
+      severity: 'error',
+      from: { path: '^src/core/', pathNot: '(\\.test\\.ts|/arbitrary\\.ts)$' },
+      to: { path: ['node_modules', '^node:', '^[a-z]'], pathNot: ['^src/', ...PURE_PACKAGES.map((name) => `node_modules/${name}/`)], dependencyTypesNot: ['local'] },
+    },
+    {
+      name: 'core-by-its-face',
+      severity: 'error',
+      from: { path: '^src/core/([^/]+)/' },
+      to: { path: '^src/core/([^/]+)/', pathNot: ['^src/core/$1/', '^src/core/[^/]+/index\\.ts$'] },
+    },
+    {
+      name: 'core-by-its-face-from-outside',
+      severity: 'error',
+      from: { pathNot: '^src/core/' },
+      to: { path: '^src/core/[^/]+/', pathNot: '^src/core/[^/]+/index\\.ts$' },
+    },
+    layer('contract-looks-down', '^src/contract/', '^src/(server|pages|views|ui|workers)/'),
+    layer('server-shows-nothing-to-views', '^src/server/', '^src/(pages|views|ui|workers)/'),
+    layer('views-by-the-contract', '^src/(views|ui)/', '^src/(server|pages)/'),
+    layer('ui-below-views', '^src/ui/', '^src/views/'),
+    { name: 'pages-show-views', severity: 'error', from: { path: '^src/pages/', pathNot: '^src/pages/api/' }, to: { path: '^src/(server|core)/' } },
+    layer('endpoints-show-nothing', '^src/pages/api/', '^src/(views|ui|workers)/'),
+  ],
+  options: {
+    doNotFollow: { path: 'node_modules' },
+    tsPreCompilationDeps: true,
+    tsConfig: { fileName: 'tsconfig.json' },
+    enhancedResolveOptions: { exportsFields: ['exports'], conditionNames: ['import', 'require', 'node', 'default', 'types'] },
+  },
+};

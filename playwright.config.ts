@@ -1,0 +1,19 @@
+import { defineConfig } from '@playwright/test';
+
+/** Journeys run against the built app, each file on a server and a demo database of its own (see e2e/shop.ts). */
+export default defineConfig({
+  testDir: 'e2e',
+  outputDir: 'test-results/journeys',
+  workers: 2,
+  retries: 0,
+  timeout: 60_000,
+  reporter: [['list'], ['json']],
+  use: {
+    viewport: { width: 1280, height: 800 },
+    timezoneId: 'UTC',
+    launchOptions: {
+      executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+      args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
+    },
+  },
+});

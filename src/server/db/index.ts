@@ -1,0 +1,3 @@
+/** The database: tables, connection, migrations. */
+export { openShop, type Shop } from './connection';
+export { DatabaseError } from './errors';

@@ -1,0 +1,43 @@
+/** The shop: the one database connection of the server process, opened at first use. */
+import { join } from 'node:path';
+import { DatabaseError, openShop, type Shop } from './db';
+import { log } from './http/log';
+import { loadDemoShop } from './stores/demoShop';
+import { beginHouse } from './stores/house';
+
+const HELD = Symbol.for('tidy-beacon.shop');
+type Holder = { [HELD]?: Shop };
+
+/**
+ * The shop's database, opened at first use and then kept.
+ *
+ * `TIDY_BEACON_DB` names the file; `TIDY_BEACON_HOME` the folder the app is installed in; `TIDY_BEACON_DEMO` the folder
+ * of a demo shop, loaded once into a new file.
+ *
+ * @throws {DatabaseError} the file cannot be used; said in words for the operator
+ */
+export function shop(): Shop {
+  const holder = globalThis as Holder;
+  const held = holder[HELD];
+  if (held) {
+    held.stillThere();
+    return held;
+  }
+  const home = process.env.TIDY_BEACON_HOME ?? process.cwd();
+  const path = process.env.TIDY_BEACON_DB ?? join(home, 'data', 'tidy-beacon.sqlite');
+  const opened = openShop(path, join(home, 'drizzle'));
+  if (opened.fresh) {
+    const demo = process.env.TIDY_BEACON_DEMO;
+    try {
+      opened.sqlite.transaction(() => (demo ? loadDemoShop(opened.db, demo, new Date()) : beginHouse(opened.db)))();
+    } catch (error) {
+      opened.sqlite.close();
+      throw new DatabaseError(`The demo shop could not be loaded: ${error instanceof Error ? error.message : String(error)}`, {
+        cause: error,
+      });
+    }
+    log.info({ path, demo: Boolean(demo) }, 'there was no database there; began a new one');
+  }
+  holder[HELD] = opened;
+  return opened;
+}

@@ -1,0 +1,98 @@
+/** Loads the demo shop from its folder into a new database; due days and past runs are offsets from the day it is loaded. */
+import { createHash } from 'node:crypto';
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { z } from 'zod';
+import { HouseSchema, OrderSchema } from '../../core/card';
+import { BlankSchema, FabricSchema, ProductSchema } from '../../core/materials';
+import { PressSchema } from '../../core/press';
+import { type RunEvent, type RunState, SPOIL_REASONS } from '../../core/run';
+import { blanks, fabrics, house, presses, products } from '../db/schema';
+import { putOrder, removeOrder } from './orders';
+import { startRun, stateOf, takeEvent } from './runs';
+import type { Db } from './versioned';
+
+const DemoOrder = OrderSchema.omit({ due: true }).extend({ dueInDays: z.number().int(), removed: z.boolean().default(false) });
+const DemoRun = z.object({
+  id: z.string(),
+  orderId: z.string(),
+  lineId: z.string(),
+  daysAgo: z.number().int(),
+  hour: z.number().int(),
+  operator: z.string(),
+  pieces: z.array(
+    z.object({
+      outcome: z.enum(['good', 'spoiled']),
+      laidBack: z.number().int().default(0),
+      reason: z.enum(SPOIL_REASONS).default('something else'),
+      note: z.string().default(''),
+    }),
+  ),
+});
+
+/**
+ * Fills an empty database with the demo shop. Runs are played through the run machine event by event, so that their
+ * pressings are made as any other.
+ *
+ * @param today the day offsets count from
+ * @throws {z.ZodError} a file does not hold what it should
+ */
+export function loadDemoShop(db: Db, folder: string, today: Date): void {
+  const read = <T extends z.ZodType>(name: string, schema: T): z.output<T> =>
+    schema.parse(JSON.parse(readFileSync(join(folder, `${name}.json`), 'utf8')));
+  db.insert(house)
+    .values({ id: 'house', version: 1, doc: read('house', HouseSchema) })
+    .run();
+  for (const doc of read('fabrics', z.array(FabricSchema))) db.insert(fabrics).values({ id: doc.id, version: 1, doc }).run();
+  for (const doc of read('blanks', z.array(BlankSchema))) db.insert(blanks).values({ id: doc.id, version: 1, doc }).run();
+  for (const doc of read('products', z.array(ProductSchema))) db.insert(products).values({ id: doc.id, version: 1, doc }).run();
+  for (const doc of read('presses', z.array(PressSchema))) db.insert(presses).values({ id: doc.id, version: 1, doc }).run();
+  const demoOrders = read('orders', z.array(DemoOrder));
+  for (const { dueInDays, removed: _, ...order } of demoOrders) putOrder(db, { ...order, due: dayFrom(today, dueInDays) }, null);
+  for (const run of read('runs', z.array(DemoRun))) playRun(db, run, today);
+  for (const order of demoOrders.filter((one) => one.removed)) removeOrder(db, order.id, today.getTime());
+}
+
+const dayFrom = (today: Date, days: number): string => {
+  const day = new Date(today.getFullYear(), today.getMonth(), today.getDate() + days, 12);
+  return `${day.getFullYear()}-${String(day.getMonth() + 1).padStart(2, '0')}-${String(day.getDate()).padStart(2, '0')}`;
+};
+
+/** A fixed id from words, so that the demo is the same every time. */
+const idFrom = (words: string): string => {
+  const h = createHash('sha256').update(words).digest('hex');
+  return `${h.slice(0, 8)}-${h.slice(8, 12)}-4${h.slice(13, 16)}-8${h.slice(17, 20)}-${h.slice(20, 32)}`;
+};
+
+type DemoPiece = z.output<typeof DemoRun>['pieces'][number];
+type Fact = RunEvent extends infer E ? (E extends RunEvent ? Omit<E, 'id' | 'at'> : never) : never;
+
+/** Plays a past run to its end, or stops it after the pieces it names. */
+function playRun(db: Db, plan: z.output<typeof DemoRun>, today: Date): void {
+  let at = new Date(today.getFullYear(), today.getMonth(), today.getDate() - plan.daysAgo, plan.hour).getTime();
+  let opened = startRun(db, plan.id, plan, at);
+  const send = (fact: Fact, seconds: number) => {
+    at += Math.round(seconds * 1000);
+    opened = takeEvent(db, plan.id, { ...fact, id: idFrom(`${plan.id} ${opened.events.length}`), at } as RunEvent, at);
+  };
+  for (const piece of plan.pieces) {
+    const before = stateOf(opened).results.length;
+    for (let state = stateOf(opened); state.results.length === before; state = stateOf(opened)) {
+      const stage = opened.card.stages[state.stage];
+      if (!stage) throw new Error(`${plan.id}: no stage ${state.stage}`);
+      send(
+        nextFact(stage.kind, stage.by, state, piece),
+        stage.by === 'hands' || state.phase === 'ready' ? 4 + (opened.events.length % 5) : stage.timeS + 0.4,
+      );
+    }
+  }
+  if (stateOf(opened).phase !== 'done') send({ kind: 'stopped' }, 30);
+}
+
+/** What the hands did next, on the way to the verdict the demo gives this piece. */
+function nextFact(kind: string, by: string, state: RunState, piece: DemoPiece): Fact {
+  if (by === 'press') return { kind: state.phase === 'closed' ? 'opened' : 'closed' };
+  if (kind === 'peel') return { kind: state.laidBack < piece.laidBack ? 'laid back' : 'peeled' };
+  if (kind !== 'inspect') return { kind: 'next' };
+  return piece.outcome === 'good' ? { kind: 'kept' } : { kind: 'spoiled', reason: piece.reason, note: piece.note };
+}
