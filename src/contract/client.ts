@@ -22,7 +22,7 @@ export class AwayError extends Error {
   }
 }
 
-type Part<K extends string, T> = T extends undefined ? unknown : keyof T extends never ? unknown : { [P in K]: T };
+type Part<K extends string, T> = [T] extends [undefined] | [Record<string, never>] ? unknown : { [P in K]: T };
 export type Args<N extends RouteName> = Part<'params', Params<N>> &
   (QueryIn<N> extends Record<string, never> ? unknown : { query?: QueryIn<N> }) &
   Part<'body', BodyIn<N>> & { ifMatch?: number };

@@ -1,7 +1,7 @@
 /** OpenAPI 3.1, made from the route table, so that the description cannot drift from what is checked. */
 import { z } from 'zod';
 import { API, PATHS, type RouteName } from './paths';
-import { ROUTES } from './routes';
+import { TABLE } from './routes';
 import { ProblemSchema } from './schemas';
 
 const jsonSchema = (schema: z.ZodType, io: 'input' | 'output') =>
@@ -27,7 +27,7 @@ const IF_MATCH = {
 const editable: readonly RouteName[] = ['putOrder', 'putPress', 'putHouse'];
 
 function operation(name: RouteName) {
-  const { summary, params, query, body, reply } = ROUTES[name];
+  const { summary, params, query, body, reply } = TABLE[name];
   const hasBody = !(body instanceof z.ZodUndefined);
   return {
     operationId: name,

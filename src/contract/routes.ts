@@ -32,7 +32,12 @@ interface RouteSchemas {
   reply: z.ZodType;
 }
 
-const route = <P extends z.ZodType, Q extends z.ZodType, B extends z.ZodType, R extends z.ZodType>(
+const route = <
+  R extends z.ZodType,
+  P extends z.ZodType = typeof none,
+  Q extends z.ZodType = typeof none,
+  B extends z.ZodType = z.ZodUndefined,
+>(
   summary: string,
   parts: { params?: P; query?: Q; body?: B; reply: R },
 ) => ({
@@ -82,7 +87,10 @@ export const ROUTES = {
     body: ComputeCardSchema,
     reply: ComputeCardReplySchema,
   }),
-} as const satisfies Record<RouteName, RouteSchemas>;
+};
+
+/** The same table by name, without each route's own types. */
+export const TABLE: Record<RouteName, RouteSchemas> = ROUTES;
 
 export type Params<N extends RouteName> = z.output<(typeof ROUTES)[N]['params']>;
 export type Query<N extends RouteName> = z.output<(typeof ROUTES)[N]['query']>;

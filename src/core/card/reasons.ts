@@ -2,7 +2,7 @@
 import { COVER_SHEETS } from '../heat';
 import { nominalOf } from '../materials';
 import { BAND_KPA, pressOffset } from '../press';
-import { contact, type Phrase, phrase, seconds, temp, tempDiff } from '../units';
+import { contact, type Phrase, phrase, seconds, setTemp, temp, tempDiff } from '../units';
 import type { ResolveInput } from './input';
 import type { Card, Reason, Window } from './schema';
 import type { Decisions } from './stages';
@@ -34,10 +34,13 @@ function temperatureReasons({ product, press, print, blank }: ResolveInput, d: D
   });
   says.push({
     source: 'physics',
-    says: phrase`Of all it can be set to, ${temp(window.bestSetC)} keeps farthest from the nearest side: ${tempDiff(best)}.`,
+    says: phrase`Of all it can be set to, ${setTemp(window.bestSetC, press.set.unit)} keeps farthest from the nearest side: ${tempDiff(best)}.`,
   });
   if (print.choices.setC !== undefined)
-    says.push({ source: 'operator', says: phrase`Set by hand to ${temp(d.setC)}: the nearest side is ${tempDiff(here)} away.` });
+    says.push({
+      source: 'operator',
+      says: phrase`Set by hand to ${setTemp(d.setC, press.set.unit)}: the nearest side is ${tempDiff(here)} away.`,
+    });
   return says;
 }
 
@@ -56,7 +59,7 @@ function pressureReasons(input: ResolveInput, set: Card['set']): Say[] {
     SHEET(
       phrase`Sheet: “${asStated}”. Read as ${band}: ${contact(BAND_KPA[band].low)} to ${contact(BAND_KPA[band].high)} of contact pressure.`,
     ),
-    { source: 'press', says: phrase`On ${input.press.name}: ${pressureWords(input, set.pressure)}.` },
+    { source: 'press', says: phrase`On ${input.press.name}: ${pressureWords(input.press.name, set.pressure)}.` },
   ];
 }
 

@@ -1,7 +1,7 @@
 /** The hands' steps of a card in order, each with the safety line that belongs to it. */
 import type { Position } from '../materials';
 import { BAND_KPA, pressOffset } from '../press';
-import { contact, line, mm, type Phrase, phrase, seconds, temp, tempDiff } from '../units';
+import { contact, line, mm, type Phrase, phrase, seconds, setTemp, temp, tempDiff } from '../units';
 import type { ResolveInput } from './input';
 import type { Card, Step } from './schema';
 import type { Decisions } from './stages';
@@ -26,14 +26,14 @@ const STEAM = phrase`Steam may come out as it opens: stand back from the gap.`;
 const SMOKE = phrase`Smoke, a sharp smell or sticky melt: open, switch off, ventilate.`;
 
 /** Pressure in the press's own terms, with how sure it is. */
-export function pressureWords({ press }: Pick<ResolveInput, 'press'>, pressure: Card['set']['pressure']): Phrase {
+export function pressureWords(pressName: string, pressure: Card['set']['pressure']): Phrase {
   const { setting, band } = pressure;
   const doubt = setting.sure === 'measured' ? '' : setting.sure === 'guess' ? ' (a guess)' : ' (beyond what was measured)';
   switch (setting.gauge) {
     case 'dial':
       return phrase`${band}, dial ${setting.reading.toFixed(1)}${doubt}`;
     case 'air':
-      return phrase`${band}, ${line(setting.lineKPa)} in the line of ${press.name}${doubt}`;
+      return phrase`${band}, ${line(setting.lineKPa)} in the line of ${pressName}${doubt}`;
     case 'feel':
       return phrase`${band}, by feel${doubt}`;
   }
@@ -58,9 +58,9 @@ export function stepsOf(input: ResolveInput, d: Decisions, set: Card['set']): St
   const kpa = BAND_KPA[set.pressure.band];
   const steps: Step[] = [
     { says: phrase`Check the piece: ${blank.name}, ${blank.colour}, ${item.size}. Roll the lint off.` },
-    { says: phrase`Set ${press.name} to its ${temp(d.setC)} and let it settle.${reads}`, safety: BURNS },
+    { says: phrase`Set ${press.name} to ${setTemp(d.setC, press.set.unit)} and let it settle.${reads}`, safety: BURNS },
     {
-      says: phrase`Set the pressure: ${pressureWords(input, set.pressure)}. That is ${contact(kpa.low)} to ${contact(kpa.high)} where it touches; read it during the pre-press, with the garment on.`,
+      says: phrase`Set the pressure: ${pressureWords(press.name, set.pressure)}. That is ${contact(kpa.low)} to ${contact(kpa.high)} where it touches; read it during the pre-press, with the garment on.`,
     },
     {
       says:

@@ -1,5 +1,18 @@
 /** Units: what may be typed and how it is shown. Inside the app: °C, K, s, mm, kPa. */
 export { formatBeside, formatDuration, formatFigure, formatForHouse, formatQuantity, snap } from './format';
 export { type Parsed, type ParseOptions, parseQuantity } from './parse';
-export { contact, line, mm, type Phrase, type PhrasePart, PhraseSchema, phrase, phraseText, seconds, temp, tempDiff } from './phrase';
+export {
+  contact,
+  line,
+  mm,
+  type Phrase,
+  type PhrasePart,
+  PhraseSchema,
+  phrase,
+  phraseText,
+  seconds,
+  setTemp,
+  temp,
+  tempDiff,
+} from './phrase';
 export { type HouseUnits, houseUnit, type QuantityKind, toInside, toShown, UNITS, type Unit, type UnitId } from './quantity';

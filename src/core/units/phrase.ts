@@ -1,7 +1,7 @@
 /** Sentences with quantities in them, kept as data so that a house reads every reason in its own units. */
 import { z } from 'zod';
 import { formatDuration, formatForHouse, formatQuantity } from './format';
-import type { HouseUnits, QuantityKind, UnitId } from './quantity';
+import type { HouseUnits, QuantityKind } from './quantity';
 
 const KINDS = [
   'temperature',
@@ -18,6 +18,8 @@ const QuantityPart = z.object({
   v: z.number(),
   /** Decimals, where the unit's usual ones will not do. */
   d: z.number().int().min(0).max(3).optional(),
+  /** A unit of its own, for what must be told as a press shows it. */
+  u: z.enum(['C', 'F']).optional(),
 });
 
 export const PhraseSchema = z.array(z.union([z.string(), QuantityPart]));
@@ -41,22 +43,21 @@ const quantity =
   (v: number): PhrasePart =>
     d === undefined ? { q, v } : { q, v, d };
 export const temp = quantity('temperature');
+/** A temperature as a press is set to it, in that press's unit whatever the house reads. */
+export const setTemp = (v: number, u: 'C' | 'F'): PhrasePart => ({ q: 'temperature', v, u });
 export const tempDiff = quantity('temperatureDifference', 0);
 export const seconds = quantity('duration');
 export const mm = quantity('length');
 export const contact = quantity('contactPressure');
 export const line = quantity('linePressure');
 
-/**
- * A phrase as plain text in the house's units.
- * @param setUnit the unit a press is set in, where temperatures must be told in the press's terms
- */
-export function phraseText(words: Phrase, house: HouseUnits, setUnit?: UnitId): string {
+/** A phrase as plain text in the house's units. */
+export function phraseText(words: Phrase, house: HouseUnits): string {
   return words
     .map((part) => {
       if (typeof part === 'string') return part;
       if (part.q === 'duration') return formatDuration(part.v);
-      if (part.q === 'temperature' && setUnit) return formatQuantity(part.v, setUnit, part.d);
+      if (part.u) return formatQuantity(part.v, part.u, part.d);
       return formatForHouse(part.q, part.v, house, part.d);
     })
     .join('');

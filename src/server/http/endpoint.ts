@@ -1,7 +1,7 @@
 /** An endpoint: parse, call, reply. Every input and output goes through its route's schemas. */
 import type { APIContext, APIRoute } from 'astro';
 import { PATHS, type RouteName } from '../../contract/paths';
-import { type Body, type Params, type Query, type Reply, ROUTES } from '../../contract/routes';
+import { type Body, type Params, type Query, type Reply, TABLE } from '../../contract/routes';
 import { DatabaseError, type Shop } from '../db';
 import { shop } from '../shop';
 import { readJson } from './body';
@@ -44,7 +44,7 @@ function versionOf(header: string | null): number | null {
 export function endpoint<N extends RouteName>(name: N, handle: (shop: Shop, input: Input<N>) => Answer<N> | Promise<Answer<N>>): APIRoute {
   return async ({ request, params, url }: APIContext) => {
     try {
-      const schemas = ROUTES[name];
+      const schemas = TABLE[name];
       const hasBody = PATHS[name][0] === 'PUT' || PATHS[name][0] === 'POST';
       const input: Input<N> = {
         params: parse<Params<N>>(schemas.params, params, 'Path'),

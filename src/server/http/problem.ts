@@ -33,7 +33,9 @@ export const needsVersion = (what: string) =>
 /** The schema library's own words for a missing or mistyped field, put plainly. */
 function plain(issue: z.core.$ZodIssue): string {
   if (issue.code !== 'invalid_type') return issue.message;
-  return issue.input === undefined && issue.message.endsWith('received undefined') ? 'This is missing.' : `This must be a ${issue.expected === 'int' ? 'whole number' : issue.expected}.`;
+  return issue.input === undefined && issue.message.endsWith('received undefined')
+    ? 'This is missing.'
+    : `This must be a ${issue.expected === 'int' ? 'whole number' : issue.expected}.`;
 }
 
 /** Every schema issue as a field and its message. */

@@ -1,0 +1,107 @@
+/** A field for a quantity: takes either system, shows both, asks when a bare figure only makes sense in the other unit. */
+import { useEffect, useId, useState } from 'react';
+import {
+  formatBeside,
+  formatFigure,
+  formatQuantity,
+  type HouseUnits,
+  parseQuantity,
+  type QuantityKind,
+  UNITS,
+  type UnitId,
+} from '../core/units';
+
+export interface QuantityFieldProps {
+  label: string;
+  kind: QuantityKind;
+  /** Inside units; null is empty. */
+  value: number | null;
+  unit: UnitId;
+  house: HouseUnits;
+  onChange: (value: number | null) => void;
+  min?: number;
+  max?: number;
+  usual?: { low: number; high: number };
+  decimals?: number;
+  /** What the server said about this field. */
+  problem?: string | undefined;
+  name?: string;
+}
+
+type Note =
+  | { kind: 'bad'; message: string }
+  | { kind: 'ask'; message: string; choices: { value: number; unit: UnitId; typed: string }[] }
+  | null;
+
+export function QuantityField({ label, kind, value, unit, house, onChange, decimals, problem, name, ...limits }: QuantityFieldProps) {
+  const id = useId();
+  const shown = value === null ? '' : formatFigure(value, unit, decimals).replace('−', '-');
+  const [text, setText] = useState(shown);
+  const [note, setNote] = useState<Note>(null);
+  useEffect(() => setText(shown), [shown]);
+
+  const take = (inside: number) => {
+    setNote(null);
+    setText(formatFigure(inside, unit, decimals).replace('−', '-'));
+    onChange(inside);
+  };
+  const read = (typed: string) => {
+    if (typed.trim() === shown) return setNote(null);
+    const parsed = parseQuantity(kind, typed, { unit, ...limits });
+    if (parsed.state === 'ok') return take(parsed.value);
+    if (parsed.state === 'bad') return setNote({ kind: 'bad', message: parsed.message });
+    const choice = (c: { value: number; unit: UnitId }) => ({ ...c, typed: formatQuantity(c.value, c.unit, decimals) });
+    setNote({ kind: 'ask', message: parsed.message, choices: [choice(parsed.instead), choice(parsed.typed)] });
+  };
+  const message = note?.kind === 'bad' ? note.message : problem;
+  return (
+    <div>
+      <label htmlFor={id} className="label block">
+        {label}
+      </label>
+      <div className="relative">
+        <input
+          id={id}
+          name={name}
+          className="entry figure pr-20"
+          autoComplete="off"
+          value={text}
+          aria-invalid={message ? true : undefined}
+          aria-describedby={`${id}-note`}
+          onChange={(event) => setText(event.target.value)}
+          onBlur={(event) => read(event.target.value)}
+          onKeyDown={(event) => event.key === 'Enter' && read(event.currentTarget.value)}
+        />
+        <span className="pointer-events-none absolute inset-y-0 right-3 flex items-center label">{UNITS[unit].symbol}</span>
+      </div>
+      <div id={`${id}-note`} className="min-h-5 text-sm">
+        {message ? (
+          <span role="alert" className="text-brick">
+            {message}
+          </span>
+        ) : value !== null && !note ? (
+          <span className="label figure">{formatBeside(kind, value, house)}</span>
+        ) : null}
+        {note?.kind === 'ask' && (
+          <span role="alert" className="block">
+            {note.message}{' '}
+            {note.choices.map((choice) => (
+              <button
+                key={choice.unit}
+                type="button"
+                className="act act-quiet underline"
+                onClick={() =>
+                  kind === 'temperature' && limits.max !== undefined && choice.value > limits.max
+                    ? setNote({ kind: 'bad', message: `${choice.typed} is over what this takes.` })
+                    : take(choice.value)
+                }
+              >
+                {choice.typed}
+              </button>
+            ))}
+          </span>
+        )}
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,245 @@
+/**
+ * The window bar: the sheet's window as a bracket, limits as walls, what the press really delivers as a band,
+ * and the set value as a handle that can be dragged or moved by arrow keys. All on the app's one temperature axis.
+ *
+ *              [======= sheet =======]      ▒ mark ▒▒▒▒▒ damage
+ *   ───┴────┴────┴──▐▓▓▓▓▓▌──┴────┴────┴────┴────┴───
+ *                 ▲ set
+ */
+import { useId, useRef } from 'react';
+import { marginsAt, smallestMargin, type Window } from '../core/card';
+import { formatForHouse, formatQuantity, type HouseUnits, snap } from '../core/units';
+import { axisTicks, onAxis, rampColour } from './ramp';
+import { useWidth } from './useWidth';
+
+const HEIGHT = 148;
+const BASE_Y = 84;
+const PAD = 14;
+
+interface WindowBarProps {
+  window: Window;
+  setC: number;
+  house: HouseUnits;
+  /** Absent: the handle cannot be moved. */
+  onMove?: (setC: number) => void;
+}
+
+export function WindowBar({ window: w, setC, house, onMove }: WindowBarProps) {
+  const [ref, width] = useWidth<HTMLDivElement>();
+  return (
+    <div ref={ref} className="w-full" style={{ height: HEIGHT }}>
+      {width > 0 && <Drawing w={w} setC={setC} house={house} width={width} onMove={onMove} />}
+    </div>
+  );
+}
+
+function Drawing({
+  w,
+  setC,
+  house,
+  width,
+  onMove,
+}: {
+  w: Window;
+  setC: number;
+  house: HouseUnits;
+  width: number;
+  onMove: ((setC: number) => void) | undefined;
+}) {
+  const hatch = useId();
+  const x = (tempC: number) => PAD + onAxis(tempC) * (width - 2 * PAD);
+  const bound = (side: string) => w.bounds.find((b) => b.side === side)?.surfaceC;
+  const low = bound('sheet low') ?? 0;
+  const high = bound('sheet high') ?? 0;
+  const mid = setC + w.offsetK;
+  const band = { low: mid - w.spreadK, high: mid + w.spreadK };
+  return (
+    <svg width={width} height={HEIGHT} className="block touch-none select-none">
+      <title>{describe(w, setC, house)}</title>
+      <defs>
+        <pattern id={hatch} width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+          <line x1="0" y1="0" x2="0" y2="7" stroke="var(--color-ink)" strokeWidth="1.5" opacity="0.55" />
+        </pattern>
+      </defs>
+      <Wall x={x} tempC={bound('mark')} until={bound('damage')} fill={`url(#${hatch})`} label="may mark" width={width} />
+      <Wall x={x} tempC={bound('damage')} fill="var(--color-brick)" label="harm" width={width} />
+      {bound('dye') !== undefined && (
+        <g>
+          <line x1={x(bound('dye') ?? 0)} x2={x(bound('dye') ?? 0)} y1={40} y2={BASE_Y} stroke="var(--color-ink)" strokeDasharray="3 3" />
+          <text x={x(bound('dye') ?? 0) - 4} y={52} fontSize="13" textAnchor="end" fill="var(--color-soft)">
+            dye
+          </text>
+        </g>
+      )}
+      <Axis x={x} unit={w.settable.unit} width={width} />
+      <path
+        d={`M${x(low) + 9} 32H${x(low)}V${BASE_Y + 6}M${x(high) - 9} 32H${x(high)}V${BASE_Y + 6}`}
+        fill="none"
+        stroke="var(--color-ink)"
+        strokeWidth="3"
+      />
+      <line x1={x(low)} x2={x(high)} y1="32" y2="32" stroke="var(--color-ink)" strokeWidth="1" />
+      <text x={(x(low) + x(high)) / 2} y="20" fontSize="14" textAnchor="middle" fill="var(--color-ink)">
+        sheet{' '}
+        <tspan className="figure">
+          {formatQuantity(low, w.settable.unit)} to {formatQuantity(high, w.settable.unit)}
+        </tspan>
+      </text>
+      <Delivered x={x} low={band.low} mid={mid} high={band.high} />
+      <Handle w={w} setC={setC} x={x} width={width} house={house} onMove={onMove} />
+    </svg>
+  );
+}
+
+function Wall({
+  x,
+  tempC,
+  until,
+  fill,
+  label,
+  width,
+}: {
+  x: (t: number) => number;
+  tempC: number | undefined;
+  until?: number | undefined;
+  fill: string;
+  label: string;
+  width: number;
+}) {
+  if (tempC === undefined || x(tempC) >= width - PAD) return null;
+  const end = until === undefined ? width - PAD : Math.max(x(tempC), x(until));
+  const room = end - x(tempC);
+  return (
+    <g>
+      <rect x={x(tempC)} y={44} width={room} height={BASE_Y - 44} fill={fill} />
+      <line x1={x(tempC)} x2={x(tempC)} y1={40} y2={BASE_Y + 4} stroke="var(--color-ink)" strokeWidth="2" />
+      {room > 44 && (
+        <text x={x(tempC) + 2} y={38} fontSize="13" fill="var(--color-ink)">
+          {label}
+        </text>
+      )}
+    </g>
+  );
+}
+
+function Axis({ x, unit, width }: { x: (t: number) => number; unit: 'C' | 'F'; width: number }) {
+  return (
+    <g>
+      <line x1={PAD} x2={width - PAD} y1={BASE_Y} y2={BASE_Y} stroke="var(--color-ink)" />
+      {axisTicks(unit).map((tick) => (
+        <g key={tick.text}>
+          <line x1={x(tick.tempC)} x2={x(tick.tempC)} y1={BASE_Y} y2={BASE_Y + 6} stroke="var(--color-ink)" />
+          <text x={x(tick.tempC)} y={BASE_Y + 20} fontSize="13" textAnchor="middle" fill="var(--color-soft)" className="figure">
+            {tick.text}
+          </text>
+        </g>
+      ))}
+    </g>
+  );
+}
+
+function Delivered({ x, low, mid, high }: { x: (t: number) => number; low: number; mid: number; high: number }) {
+  const gradient = useId();
+  return (
+    <g>
+      <defs>
+        <linearGradient id={gradient}>
+          <stop offset="0" stopColor={rampColour(low)} />
+          <stop offset="1" stopColor={rampColour(high)} />
+        </linearGradient>
+      </defs>
+      <rect
+        x={x(low)}
+        y={52}
+        width={Math.max(3, x(high) - x(low))}
+        height={BASE_Y - 52}
+        fill={`url(#${gradient})`}
+        stroke="var(--color-ink)"
+        strokeWidth="1.5"
+      />
+      <line x1={x(mid)} x2={x(mid)} y1={48} y2={BASE_Y} stroke="var(--color-ink)" strokeWidth="2.5" />
+    </g>
+  );
+}
+
+const marginText = (w: Window, setC: number, house: HouseUnits) =>
+  formatForHouse('temperatureDifference', smallestMargin(marginsAt(w, setC)), house, 0);
+
+function describe(w: Window, setC: number, house: HouseUnits): string {
+  const { unit } = w.settable;
+  const mid = setC + w.offsetK;
+  const margin = smallestMargin(marginsAt(w, setC));
+  const room =
+    margin < 0
+      ? `past the nearest side by ${formatForHouse('temperatureDifference', -margin, house, 0)}`
+      : `nearest side ${marginText(w, setC, house)} away`;
+  return `set ${formatQuantity(setC, unit)}, surface ${formatQuantity(mid - w.spreadK, unit)} to ${formatQuantity(mid + w.spreadK, unit)}, ${room}`;
+}
+
+function Handle({
+  w,
+  setC,
+  x,
+  width,
+  house,
+  onMove,
+}: {
+  w: Window;
+  setC: number;
+  x: (t: number) => number;
+  width: number;
+  house: HouseUnits;
+  onMove: ((setC: number) => void) | undefined;
+}) {
+  const dragging = useRef(false);
+  const { unit, step, minC, maxC } = w.settable;
+  const clamp = (t: number) => snap(Math.min(maxC, Math.max(minC, t)), unit, step);
+  const nudge = (steps: number) => onMove?.(clamp(setC + (steps * step * (unit === 'F' ? 5 : 9)) / 9));
+  const keys: Record<string, number> = { ArrowRight: 1, ArrowUp: 1, ArrowLeft: -1, ArrowDown: -1, PageUp: 5, PageDown: -5 };
+  const at = x(setC);
+  const text = `set ${formatQuantity(setC, unit)}`;
+  const drag = (event: React.PointerEvent<SVGGElement>) => {
+    if (!dragging.current) return;
+    const left = event.currentTarget.ownerSVGElement?.getBoundingClientRect().left ?? 0;
+    const share = (event.clientX - left - PAD) / (width - 2 * PAD);
+    onMove?.(clamp(90 + share * 135));
+  };
+  const slider = onMove
+    ? {
+        role: 'slider',
+        tabIndex: 0,
+        'aria-label': 'Set value',
+        'aria-valuemin': Math.round(minC),
+        'aria-valuemax': Math.round(maxC),
+        'aria-valuenow': Math.round(setC),
+        'aria-valuetext': describe(w, setC, house),
+        onKeyDown: (event: React.KeyboardEvent) => {
+          const steps = keys[event.key];
+          if (steps === undefined) return;
+          event.preventDefault();
+          nudge(steps);
+        },
+        onPointerDown: (event: React.PointerEvent<SVGGElement>) => {
+          dragging.current = true;
+          event.currentTarget.setPointerCapture(event.pointerId);
+        },
+        onPointerMove: drag,
+        onPointerUp: () => {
+          dragging.current = false;
+        },
+      }
+    : {};
+  const anchor = at > width - 90 ? 'end' : at < 90 ? 'start' : 'middle';
+  return (
+    <g {...slider} className={onMove ? 'cursor-ew-resize' : ''}>
+      <rect x={at - 26} y={BASE_Y - 4} width="52" height="52" fill="transparent" />
+      {Math.abs(w.offsetK) > 0.4 && (
+        <path d={`M${at} ${BASE_Y + 2}L${x(setC + w.offsetK)} ${BASE_Y - 1}`} stroke="var(--color-teal)" strokeWidth="2" />
+      )}
+      <path d={`M${at} ${BASE_Y + 1}l11 26h-22z`} fill="var(--color-teal)" stroke="var(--color-paper)" strokeWidth="1.5" />
+      <text x={at} y={BASE_Y + 45} fontSize="15" fontWeight="700" textAnchor={anchor} fill="var(--color-teal)" className="figure">
+        {text}
+      </text>
+    </g>
+  );
+}

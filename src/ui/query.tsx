@@ -1,0 +1,50 @@
+/** Server state for every island: one query cache for the whole document, kept across client navigation. */
+import { QueryClient, QueryClientProvider, queryOptions, useQuery } from '@tanstack/react-query';
+import type { ReactNode } from 'react';
+import { AwayError, call, ProblemError, type Reply } from '../contract';
+import type { Args } from '../contract/client';
+import type { RouteName } from '../contract/paths';
+
+export const queries = new QueryClient({
+  defaultOptions: {
+    queries: {
+      staleTime: 2_000,
+      retry: (count, error) => error instanceof AwayError && count < 60,
+      retryDelay: 1_500,
+      refetchOnWindowFocus: true,
+    },
+  },
+});
+
+/** Wraps an island with the shared cache. */
+export function Island({ children }: { children: ReactNode }) {
+  return <QueryClientProvider client={queries}>{children}</QueryClientProvider>;
+}
+
+/** A GET route as a query. */
+export function useRoute<N extends RouteName>(name: N, args: Args<N>, enabled = true) {
+  return useQuery(queryOptions<Reply<N>>({ queryKey: [name, args], queryFn: () => call(name, args), enabled }));
+}
+
+/** Everything that depends on what a write has changed is fetched again. */
+export const refresh = (...names: RouteName[]): Promise<void> =>
+  Promise.all(names.map((name) => queries.invalidateQueries({ queryKey: [name] }))).then(() => undefined);
+
+/** Words for an error, for the place where it happened. */
+export function errorWords(error: unknown): string {
+  return error instanceof ProblemError || error instanceof AwayError
+    ? error.message
+    : 'Something went wrong in this page. Load it again; nothing that was saved is lost.';
+}
+
+/** What stands in a page until its facts are there, or in their place when they cannot be had. */
+export function Pending({ error, what }: { error: unknown; what: string }) {
+  if (error) {
+    return (
+      <p role="alert" className="m-6 max-w-prose border-l-4 border-brick pl-4">
+        {errorWords(error)}
+      </p>
+    );
+  }
+  return <p className="m-6 label">Fetching {what} …</p>;
+}

@@ -1,0 +1,123 @@
+/** The bench: today's orders as a queue, each with its lamp and its one next step. */
+import { useEffect, useRef } from 'react';
+import type { BenchRow } from '../../contract';
+import { dayText, dueText, isoDayText } from '../../ui/days';
+import { Lamp } from '../../ui/Lamp';
+import { Island, Pending, useRoute } from '../../ui/query';
+
+export function Bench() {
+  return (
+    <Island>
+      <Queue />
+    </Island>
+  );
+}
+
+const hrefOf = ({ orderId, next }: BenchRow) =>
+  `/orders/${orderId}${next.station === 'lines' ? '' : `/${next.station}`}${next.lineId ? `?line=${next.lineId}` : ''}`;
+
+/** Arrow keys and J, K walk the queue. */
+function useWalk() {
+  const list = useRef<HTMLOListElement>(null);
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      if (event.target instanceof HTMLElement && event.target.matches('input, textarea, select')) return;
+      const step = event.key === 'ArrowDown' || event.key === 'j' ? 1 : event.key === 'ArrowUp' || event.key === 'k' ? -1 : 0;
+      const links = [...(list.current?.querySelectorAll<HTMLAnchorElement>('a[data-next]') ?? [])];
+      if (step === 0 || links.length === 0) return;
+      event.preventDefault();
+      const at = links.indexOf(document.activeElement as HTMLAnchorElement);
+      links[at === -1 ? 0 : Math.min(links.length - 1, Math.max(0, at + step))]?.focus();
+    };
+    document.addEventListener('keydown', onKey);
+    return () => document.removeEventListener('keydown', onKey);
+  }, []);
+  return list;
+}
+
+function Queue() {
+  const { data, error } = useRoute('bench', {});
+  const list = useWalk();
+  if (!data) return <Pending error={error} what="the queue" />;
+  const today = new Date(data.today);
+  return (
+    <div className="mx-auto max-w-[1240px] px-5 pt-5">
+      <div className="flex items-baseline justify-between pb-3">
+        <h1>
+          {dayText(today)}{' '}
+          <span className="text-lg font-normal text-soft">
+            {data.orders.length === 1 ? 'one order' : `${data.orders.length} orders`} on the bench
+          </span>
+        </h1>
+        <a className="act" href="/orders#new">
+          New order
+        </a>
+      </div>
+      {data.orders.length === 0 && (
+        <div className="rule-top py-10 max-w-prose">
+          <h2>Nothing on the bench.</h2>
+          <p className="py-2">
+            Start an order: what blank, which transfer, how many, by when. The card, its lamp and the reasons follow from that.
+          </p>
+          <a className="act act-main" href="/orders#new">
+            Start the first order
+          </a>
+        </div>
+      )}
+      <ol ref={list}>
+        {data.orders.map((row, i) => (
+          <QueueRow key={row.orderId} row={row} first={i === 0} today={today} />
+        ))}
+      </ol>
+    </div>
+  );
+}
+
+function QueueRow({ row, first, today }: { row: BenchRow; first: boolean; today: Date }) {
+  const left = row.pieces - row.good;
+  const late = dueText(row.due, today).includes('late');
+  return (
+    <li className="rule-top grid grid-cols-[7.5rem_1fr_11rem_8rem_13rem] items-center gap-x-5 py-4">
+      <div className="leading-tight">
+        <div className={`text-lg font-bold ${late ? 'text-brick' : ''}`}>{dueText(row.due, today)}</div>
+        <div className="label">{isoDayText(row.due)}</div>
+      </div>
+      <div className="min-w-0">
+        <a href={`/orders/${row.orderId}`} className="block truncate text-lg font-bold text-ink no-underline hover:underline">
+          {row.name}
+        </a>
+        <div className="truncate">{row.what || 'no lines yet'}</div>
+        <div className="label truncate">{row.customer}</div>
+      </div>
+      <Progress row={row} left={left} />
+      <Lamp state={row.lamp} cautions={row.cautions} />
+      <a data-next className={`act ${first ? 'act-main' : ''}`} href={hrefOf(row)}>
+        {row.next.verb}
+      </a>
+    </li>
+  );
+}
+
+function Progress({ row, left }: { row: BenchRow; left: number }) {
+  const share = row.pieces > 0 ? Math.min(1, row.good / row.pieces) : 0;
+  return (
+    <div className="leading-tight">
+      <div>
+        <span className="figure">{left}</span> to press
+        {row.minutesLeft >= 1 && left > 0 ? <span className="text-soft">, about {Math.ceil(row.minutesLeft)} min</span> : null}
+      </div>
+      <svg width="100%" height="8" className="my-1" aria-hidden="true">
+        <rect width="100%" height="8" fill="none" stroke="var(--color-ink)" />
+        <rect width={`${share * 100}%`} height="8" fill="var(--color-ink)" />
+      </svg>
+      <div className="label">
+        <span className="figure">{row.good}</span> good
+        {row.spoiled > 0 ? (
+          <>
+            , <span className="figure">{row.spoiled}</span> spoiled
+          </>
+        ) : null}
+      </div>
+    </div>
+  );
+}

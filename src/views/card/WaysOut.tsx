@@ -1,0 +1,42 @@
+/** Ways out of a Hold: each a card of its own, best first, taken with one press. */
+import type { LineCard } from '../../contract';
+import { formatDuration, formatForHouse, formatQuantity } from '../../core/units';
+import { useUnits } from '../../ui/house';
+import { Lamp } from '../../ui/Lamp';
+import { Says } from '../../ui/Says';
+
+type Way = LineCard['waysOut'][number];
+
+export function WaysOut({ ways, onTake }: { ways: Way[]; onTake: (way: Way) => void }) {
+  const house = useUnits();
+  return (
+    <section className="rule-top py-3" aria-label="Ways out">
+      <h2 className="pb-1 text-lg">{ways.length > 0 ? 'Ways out' : 'No way out on this shelf'}</h2>
+      {ways.length === 0 && (
+        <p className="max-w-[70ch]">
+          Nothing the shop has presses this print on this blank within its limits. Another blank, or a transfer made for this fabric, would.
+        </p>
+      )}
+      <ol>
+        {ways.map((way, i) => (
+          <li key={i} className="rule-bottom grid grid-cols-[1fr_7rem_12rem_8rem] items-center gap-4 py-2">
+            <span className={i === 0 ? 'font-semibold' : ''}>
+              <Says words={way.says} />
+            </span>
+            <Lamp state={way.lamp} />
+            <span className="figure leading-tight">
+              {formatQuantity(way.set.tempC, way.set.unit)} · {formatDuration(way.set.timeS)}
+              <span className="label block font-sans">
+                {formatForHouse('temperatureDifference', way.smallestMarginK, house, 0)} to spare, {way.minutesPerPiece.toFixed(1)} min a
+                piece
+              </span>
+            </span>
+            <button type="button" className={`act ${i === 0 ? 'act-main' : ''}`} onClick={() => onTake(way)}>
+              Take it
+            </button>
+          </li>
+        ))}
+      </ol>
+    </section>
+  );
+}

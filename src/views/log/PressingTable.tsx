@@ -1,0 +1,121 @@
+/** Pressings as rows, newest first; a row unfolds into what was really done. */
+import { Fragment, useState } from 'react';
+import type { Logged } from '../../contract';
+import { formatDuration, formatForHouse } from '../../core/units';
+import { instantText } from '../../ui/days';
+import { useUnits } from '../../ui/house';
+
+export function PressingTable({ pressings, withOrder }: { pressings: Logged[]; withOrder: boolean }) {
+  const house = useUnits();
+  const [open, setOpen] = useState<string | null>(null);
+  const cell = 'py-2 pr-4 align-top';
+  return (
+    <table className="w-full border-collapse text-left text-[0.95rem]">
+      <thead>
+        <tr className="label">
+          <th className={cell}>When</th>
+          {withOrder && <th className={cell}>Order</th>}
+          <th className={cell}>Piece</th>
+          <th className={cell}>Transfer, press</th>
+          <th className={`${cell} text-right`}>Set</th>
+          <th className={`${cell} text-right`}>Pressed</th>
+          <th className={cell}>Came out</th>
+          <th />
+        </tr>
+      </thead>
+      <tbody>
+        {pressings.map((p) => (
+          <Fragment key={p.id}>
+            <tr className={`rule-top ${p.withdrawn ? 'text-soft line-through' : ''}`}>
+              <td className={`${cell} figure whitespace-nowrap`}>{instantText(p.endedAt)}</td>
+              {withOrder && (
+                <td className={`${cell} max-w-56`}>
+                  <a className="block truncate" href={`/orders/${p.orderId}/record`}>
+                    {p.orderName}
+                  </a>
+                </td>
+              )}
+              <td className={cell}>
+                {p.blankName} {p.size} <span className="label figure">no. {p.piece}</span>
+                <span className="label block">
+                  {p.artName}, {p.position}
+                </span>
+              </td>
+              <td className={cell}>
+                {p.productName}
+                <span className="label block">{p.pressName}</span>
+              </td>
+              <td className={`${cell} figure text-right whitespace-nowrap`}>
+                {formatForHouse('temperature', p.setC, house)}
+                <span className="label block">{formatDuration(p.timeS)}</span>
+              </td>
+              <td className={`${cell} figure text-right whitespace-nowrap`}>
+                {p.pressedS === null ? 'not pressed' : `${p.pressedS.toFixed(1)} s`}
+              </td>
+              <td className={cell}>
+                <Outcome pressing={p} />
+              </td>
+              <td className="text-right align-top">
+                <button
+                  type="button"
+                  className="act act-quiet"
+                  aria-expanded={open === p.id}
+                  aria-label={`What was done with piece ${p.piece} of ${p.orderName}`}
+                  onClick={() => setOpen(open === p.id ? null : p.id)}
+                >
+                  {open === p.id ? 'Less' : 'More'}
+                </button>
+              </td>
+            </tr>
+            {open === p.id && (
+              <tr>
+                <td colSpan={withOrder ? 8 : 7} className="pb-4">
+                  <Detail pressing={p} />
+                </td>
+              </tr>
+            )}
+          </Fragment>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+function Outcome({ pressing: p }: { pressing: Logged }) {
+  return (
+    <>
+      <span className={p.outcome === 'spoiled' ? 'font-semibold text-brick' : 'font-semibold'}>{p.outcome}</span>
+      {p.reason && <span className="block">{p.reason}</span>}
+      {p.laidBack > 0 && <span className="label block">laid back {p.laidBack === 1 ? 'once' : `${p.laidBack} times`}</span>}
+      {p.withdrawn && <span className="label block">withdrawn</span>}
+    </>
+  );
+}
+
+function Detail({ pressing: p }: { pressing: Logged }) {
+  const house = useUnits();
+  return (
+    <div className="border-l-4 border-teal bg-sheet px-4 py-3">
+      <ul>
+        {p.closings.map((closing) => (
+          <li key={closing.closedAt}>
+            {closing.stage}: closed for <span className="figure">{((closing.openedAt - closing.closedAt) / 1000).toFixed(1)} s</span>,
+            carded <span className="figure">{formatDuration(closing.plannedS)}</span>
+          </li>
+        ))}
+        {p.closings.length === 0 && <li>The press was never closed on it.</li>}
+      </ul>
+      <p className="label pt-1">
+        {p.fabricName} · {p.pressureBand} pressure · {p.peel} peel · room {formatForHouse('temperature', p.roomC, house)},{' '}
+        {p.humidityPercent} % · {p.operator ? `pressed by ${p.operator}` : 'no initials'} · card{' '}
+        <span className="figure">{p.cardHash.slice(0, 8)}</span>
+      </p>
+      {p.note && <p className="pt-1">“{p.note}”</p>}
+      {p.amendments.map((amendment) => (
+        <p key={amendment.id} className="pt-1">
+          {instantText(amendment.at)}: {amendment.field} from {amendment.from} to {amendment.to}, {amendment.why}
+        </p>
+      ))}
+    </div>
+  );
+}

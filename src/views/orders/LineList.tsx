@@ -1,0 +1,51 @@
+/** The lines of an order down the side: count, piece, how far, lamp. */
+
+import type { ReactNode } from 'react';
+import { Lamp } from '../../ui/Lamp';
+import type { OrderState } from './useOrder';
+
+interface LineListProps {
+  state: OrderState;
+  blankName: (blankId: string) => string;
+  current: string | null;
+  hrefOf: (lineId: string) => string;
+  children?: ReactNode;
+}
+
+export function LineList({ state, blankName, current, hrefOf, children }: LineListProps) {
+  return (
+    <nav aria-label="Lines" className="border-r border-line pt-3">
+      <ul>
+        {state.order.lines.map((line) => {
+          const progress = state.lines.find((one) => one.lineId === line.id);
+          const on = line.id === current;
+          return (
+            <li key={line.id} className="rule-bottom">
+              <a
+                href={hrefOf(line.id)}
+                aria-current={on ? 'true' : undefined}
+                className={`block border-l-4 px-4 py-3 leading-tight text-ink no-underline ${on ? 'border-teal bg-sheet' : 'border-transparent hover:bg-sheet'}`}
+              >
+                <span className="flex items-baseline justify-between gap-2">
+                  <span className="min-w-0 truncate font-semibold">
+                    <span className="figure">{line.count}</span> {blankName(line.blankId)} {line.size}
+                  </span>
+                </span>
+                <span className="label block truncate">
+                  {line.print.artName}, {line.print.position}
+                </span>
+                <span className="mt-1 flex items-center justify-between gap-2">
+                  {progress && <Lamp state={progress.lamp} cautions={progress.cautions} size={18} />}
+                  <span className="label figure">
+                    {progress?.good ?? 0}/{line.count}
+                  </span>
+                </span>
+              </a>
+            </li>
+          );
+        })}
+      </ul>
+      {children}
+    </nav>
+  );
+}

@@ -1,0 +1,90 @@
+/** Station Lines of an order: what it is made of. */
+import { useMemo } from 'react';
+import type { Line } from '../../core/card';
+import { useUnits } from '../../ui/house';
+import { Island, Pending, useRoute } from '../../ui/query';
+import { goTo } from '../shell/goTo';
+import { draftFrom, LineEditor } from './LineEditor';
+import { LineList } from './LineList';
+import { OrderHead } from './OrderHead';
+import { useOrder } from './useOrder';
+
+export function Lines({ orderId, lineId }: { orderId: string; lineId: string | null }) {
+  return (
+    <Island>
+      <LinesOf orderId={orderId} lineId={lineId} />
+    </Island>
+  );
+}
+
+const NEW = 'new';
+
+function LinesOf({ orderId, lineId }: { orderId: string; lineId: string | null }) {
+  const { data, error, fault, save, saveLine } = useOrder(orderId);
+  const shelf = useRoute('shelf', {});
+  const presses = useRoute('presses', {});
+  const house = useUnits();
+  const known = data?.order.lines.find((line) => line.id === lineId);
+  const isNew = lineId === NEW || !known;
+  const last = data?.order.lines.at(-1);
+  const allPresses = presses.data?.presses;
+  // only a change of the line itself begins the draft again: what is being typed outlives every refetch
+  const start = useMemo(
+    () =>
+      draftFrom(
+        known ?? last,
+        (allPresses ?? []).map((p) => p.press),
+        isNew,
+      ),
+    [known, last, allPresses, isNew],
+  );
+  if (!data || !shelf.data || !presses.data) return <Pending error={error ?? shelf.error ?? presses.error} what="the order" />;
+  const { order } = data;
+  const add = async (line: Line) => {
+    const saved = isNew ? await save({ ...order, lines: [...order.lines, line] }, 'line added') : await saveLine(line, 'line changed');
+    if (saved && isNew) goTo(`/orders/${orderId}/card?line=${line.id}`);
+    return saved;
+  };
+  const remove = async () => {
+    if (await save({ ...order, lines: order.lines.filter((line) => line.id !== known?.id) }, 'line removed')) goTo(`/orders/${orderId}`);
+  };
+  const firstLine = order.lines[0];
+  return (
+    <>
+      <OrderHead state={data} station="lines" lineId={known?.id ?? null}>
+        {firstLine && (
+          <a className={`act ${isNew ? '' : 'act-main'}`} href={`/orders/${orderId}/card?line=${known?.id ?? firstLine.id}`}>
+            Open the card
+          </a>
+        )}
+      </OrderHead>
+      <div className="grid min-h-[60vh] grid-cols-[17rem_1fr]">
+        <LineList
+          state={data}
+          current={isNew ? null : (known?.id ?? null)}
+          blankName={(id) => shelf.data.blanks.find((b) => b.id === id)?.name ?? id}
+          hrefOf={(id) => `/orders/${orderId}?line=${id}`}
+        >
+          <a
+            href={`/orders/${orderId}?line=${NEW}`}
+            aria-current={isNew ? 'true' : undefined}
+            className={`block border-l-4 px-4 py-4 font-semibold no-underline ${isNew ? 'border-teal bg-sheet' : 'border-transparent'}`}
+          >
+            + line
+          </a>
+        </LineList>
+        <LineEditor
+          key={start.id}
+          start={start}
+          isNew={isNew}
+          shelf={shelf.data}
+          presses={presses.data.presses.map((p) => p.press)}
+          house={house}
+          fault={fault}
+          onSave={add}
+          onRemove={known ? () => void remove() : null}
+        />
+      </div>
+    </>
+  );
+}

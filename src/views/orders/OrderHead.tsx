@@ -1,0 +1,61 @@
+/** The head of an order: its name, due day, and its stations as a line that is navigation and progress at once. */
+
+import type { ReactNode } from 'react';
+import { dueText, isoDayText } from '../../ui/days';
+import type { OrderState } from './useOrder';
+
+const STATIONS = [
+  { id: 'lines', text: 'Lines', path: '' },
+  { id: 'card', text: 'Card', path: '/card' },
+  { id: 'run', text: 'Run', path: '/run' },
+  { id: 'record', text: 'Record', path: '/record' },
+] as const;
+
+/** Whether a station has what it needs behind it. */
+function passed(station: string, { lines }: OrderState): boolean {
+  if (lines.length === 0) return false;
+  if (station === 'lines') return true;
+  if (station === 'card') return lines.every((line) => line.lamp !== 'hold');
+  return lines.every((line) => line.good >= line.count);
+}
+
+export function OrderHead({
+  state,
+  station,
+  lineId,
+  children,
+}: {
+  state: OrderState;
+  station: (typeof STATIONS)[number]['id'];
+  lineId: string | null;
+  children?: ReactNode;
+}) {
+  const { order } = state;
+  return (
+    <div className="rule-bottom flex min-h-16 items-center gap-6 px-5 py-2">
+      <div className="min-w-0 flex-1 leading-tight">
+        <h1 className="truncate text-xl">{order.name}</h1>
+        <div className="label">
+          due {isoDayText(order.due)}, {dueText(order.due, new Date())}
+        </div>
+      </div>
+      <nav aria-label="Stations" className="flex items-center">
+        {STATIONS.map(({ id, text, path }, i) => (
+          <span key={id} className="flex items-center">
+            {i > 0 && (
+              <span aria-hidden="true" className={`h-0.5 w-6 ${passed(STATIONS[i - 1]?.id ?? '', state) ? 'bg-ink' : 'bg-line'}`} />
+            )}
+            <a
+              href={`/orders/${order.id}${path}${lineId && id !== 'record' ? `?line=${lineId}` : ''}`}
+              aria-current={id === station ? 'step' : undefined}
+              className={`flex min-h-11 items-center px-3 no-underline ${id === station ? 'bg-ink font-bold text-white' : 'text-ink hover:underline'}`}
+            >
+              {text}
+            </a>
+          </span>
+        ))}
+      </nav>
+      <div className="flex min-w-44 justify-end">{children}</div>
+    </div>
+  );
+}

@@ -1,0 +1,115 @@
+/** Orders: begin a new one, and every order that is on the bench. */
+import { useState } from 'react';
+import { call, ProblemError } from '../../contract';
+import { didUndoably } from '../../ui/acts';
+import { dueText, isoDay, isoDayText } from '../../ui/days';
+import { TextField } from '../../ui/Field';
+import { Lamp } from '../../ui/Lamp';
+import { newId } from '../../ui/newId';
+import { errorWords, Island, Pending, refresh, useRoute } from '../../ui/query';
+import { goTo } from '../shell/goTo';
+
+export function Orders({ initialName = '' }: { initialName?: string }) {
+  return (
+    <Island>
+      <div className="mx-auto grid max-w-[1240px] grid-cols-[24rem_1fr] gap-10 px-5 pt-5">
+        <NewOrder initialName={initialName} />
+        <OrderList />
+      </div>
+    </Island>
+  );
+}
+
+function NewOrder({ initialName }: { initialName: string }) {
+  const [name, setName] = useState(initialName);
+  const [customer, setCustomer] = useState('');
+  const [due, setDue] = useState(() => isoDay(new Date(Date.now() + 2 * 86_400_000)));
+  const [fault, setFault] = useState<unknown>(null);
+  const [id] = useState(newId);
+  const fields = fault instanceof ProblemError ? fault.fields : {};
+  const begin = async (event: { preventDefault: () => void }) => {
+    event.preventDefault();
+    try {
+      await call('putOrder', { params: { id }, body: { id, name, customer, due, note: '', lines: [] } });
+      await refresh('bench');
+      goTo(`/orders/${id}`);
+    } catch (error) {
+      setFault(error);
+    }
+  };
+  return (
+    <form onSubmit={(event) => void begin(event)} id="new" aria-labelledby="new-order">
+      <h1 id="new-order" className="pb-3">
+        New order
+      </h1>
+      <TextField
+        label="What it is for"
+        name="name"
+        value={name}
+        onChange={setName}
+        problem={fields.name}
+        hint="As you will look for it: Guide tees, open night"
+        autoFocus
+      />
+      <TextField label="Customer" name="customer" value={customer} onChange={setCustomer} problem={fields.customer} hint="May stay empty" />
+      <TextField label="Wanted by" name="due" type="date" value={due} onChange={setDue} problem={fields.due} />
+      {fault && Object.keys(fields).length === 0 ? (
+        <p role="alert" className="text-brick">
+          {errorWords(fault)}
+        </p>
+      ) : null}
+      <button type="submit" className="act act-main w-full">
+        Start the order
+      </button>
+    </form>
+  );
+}
+
+function OrderList() {
+  const { data, error } = useRoute('bench', {});
+  if (!data) return <Pending error={error} what="the orders" />;
+  const today = new Date(data.today);
+  const remove = async (orderId: string, name: string) => {
+    const { order, version } = await call('order', { params: { id: orderId } });
+    await call('removeOrder', { params: { id: orderId } });
+    await refresh('bench');
+    didUndoably({
+      what: `${name} taken off the bench`,
+      undo: async () => {
+        await call('putOrder', { params: { id: orderId }, body: order, ifMatch: version });
+        await refresh('bench');
+      },
+    });
+  };
+  return (
+    <section aria-labelledby="on-the-bench">
+      <h2 id="on-the-bench" className="pb-3 text-lg">
+        On the bench
+      </h2>
+      {data.orders.length === 0 && <p className="rule-top py-4">None yet. The order you start on the left will stand here.</p>}
+      <ul>
+        {data.orders.map((row) => (
+          <li key={row.orderId} className="rule-top grid grid-cols-[1fr_7rem_7rem_auto] items-center gap-4 py-2">
+            <a className="min-w-0 py-2 text-ink no-underline hover:underline" href={`/orders/${row.orderId}`}>
+              <span className="block truncate font-semibold">{row.name}</span>
+              <span className="label block truncate">{row.what || 'no lines yet'}</span>
+            </a>
+            <span className="leading-tight">
+              {dueText(row.due, today)}
+              <span className="label block">{isoDayText(row.due)}</span>
+            </span>
+            <Lamp state={row.lamp} cautions={row.cautions} />
+            <button
+              type="button"
+              className="act act-quiet"
+              onClick={() => void remove(row.orderId, row.name)}
+              aria-label={`Take ${row.name} off the bench`}
+            >
+              Take off
+            </button>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}

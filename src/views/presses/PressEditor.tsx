@@ -1,0 +1,186 @@
+/** The facts of one press, changed by hand: its readout, its measurement, its gauge. */
+import { useState } from 'react';
+import { call, ProblemError } from '../../contract';
+import type { Press } from '../../core/press';
+import { type HouseUnits, toInside } from '../../core/units';
+import { didUndoably } from '../../ui/acts';
+import { isoDay } from '../../ui/days';
+import { ChoiceField, TextField } from '../../ui/Field';
+import { QuantityField } from '../../ui/QuantityField';
+import { errorWords, refresh } from '../../ui/query';
+import { GaugePairs } from './GaugePairs';
+
+const again = () => refresh('presses', 'orderCards', 'order', 'bench', 'rail');
+
+export function PressEditor({ press, version, house }: { press: Press; version: number; house: HouseUnits }) {
+  const [draft, setDraft] = useState(press);
+  const [fault, setFault] = useState<unknown>(null);
+  const fields = fault instanceof ProblemError ? fault.fields : {};
+  const { calibration } = draft;
+  const difference = house.temperature === 'F' ? 'dF' : 'dC';
+  const patch = (change: Partial<Press>) => setDraft((now) => ({ ...now, ...change }));
+  const measure = (change: Partial<NonNullable<Press['calibration']>>) =>
+    calibration && patch({ calibration: { ...calibration, ...change } });
+  const dirty = JSON.stringify(draft) !== JSON.stringify(press);
+  const save = async (event: { preventDefault: () => void }) => {
+    event.preventDefault();
+    try {
+      const saved = await call('putPress', { params: { id: press.id }, body: draft, ifMatch: version });
+      setFault(null);
+      await again();
+      didUndoably({
+        what: `${press.name} changed`,
+        undo: async () => {
+          await call('putPress', { params: { id: press.id }, body: press, ifMatch: saved.version });
+          await again();
+        },
+      });
+    } catch (error) {
+      setFault(error);
+    }
+  };
+  return (
+    <form
+      onSubmit={(event) => void save(event)}
+      className="grid max-w-[780px] grid-cols-6 gap-x-5 gap-y-1 pt-4"
+      aria-label={`Facts of ${press.name}`}
+    >
+      <div className="col-span-4">
+        <TextField label="Name" value={draft.name} onChange={(name) => patch({ name })} problem={fields.name} />
+      </div>
+      <div className="col-span-1">
+        <ChoiceField
+          label="Set in"
+          value={draft.set.unit}
+          options={[
+            { value: 'F', text: '°F' },
+            { value: 'C', text: '°C' },
+          ]}
+          onChange={(unit) => patch({ set: { ...draft.set, unit } })}
+        />
+      </div>
+      <div className="col-span-1">
+        <ChoiceField
+          label="Steps of"
+          value={String(draft.set.step)}
+          options={['1', '2', '5', '10'].map((value) => ({ value, text: value }))}
+          onChange={(step) => patch({ set: { ...draft.set, step: Number(step) } })}
+        />
+      </div>
+      <div className="col-span-2">
+        <QuantityField
+          label="Lowest setting"
+          kind="temperature"
+          unit={draft.set.unit}
+          house={house}
+          value={draft.set.minC}
+          onChange={(v) => v !== null && patch({ set: { ...draft.set, minC: v } })}
+          min={20}
+          max={260}
+          usual={{ low: 30, high: 260 }}
+          problem={fields['set.minC'] ?? fields.set}
+        />
+      </div>
+      <div className="col-span-2">
+        <QuantityField
+          label="Highest setting"
+          kind="temperature"
+          unit={draft.set.unit}
+          house={house}
+          value={draft.set.maxC}
+          onChange={(v) => v !== null && patch({ set: { ...draft.set, maxC: v } })}
+          min={20}
+          max={260}
+          usual={{ low: 120, high: 260 }}
+          problem={fields['set.maxC']}
+        />
+      </div>
+      <fieldset className="col-span-6 rule-top mt-2 grid grid-cols-6 gap-x-5 pt-3">
+        <legend className="sr-only">Measurement</legend>
+        <label className="col-span-6 flex min-h-12 items-center gap-3">
+          <input
+            type="checkbox"
+            className="size-6"
+            checked={calibration !== null}
+            onChange={(event) =>
+              patch({
+                calibration: event.target.checked
+                  ? (press.calibration ?? { offsetK: 0, spreadK: toInside(9, 'dF'), on: isoDay(new Date()), how: '' })
+                  : null,
+              })
+            }
+          />
+          <span>
+            Its surface was measured <span className="label">(corners and centre, at the temperature you use)</span>
+          </span>
+        </label>
+        {calibration && (
+          <>
+            <div className="col-span-2">
+              <QuantityField
+                label="Surface minus readout"
+                kind="temperatureDifference"
+                unit={difference}
+                house={house}
+                decimals={1}
+                value={calibration.offsetK}
+                onChange={(v) => v !== null && measure({ offsetK: v })}
+                min={-60}
+                max={60}
+                problem={fields['calibration.offsetK']}
+              />
+            </div>
+            <div className="col-span-2">
+              <QuantityField
+                label="Spread over the art, 19 times in 20, ±"
+                kind="temperatureDifference"
+                unit={difference}
+                house={house}
+                decimals={1}
+                value={calibration.spreadK}
+                onChange={(v) => v !== null && measure({ spreadK: v })}
+                min={0}
+                max={60}
+                problem={fields['calibration.spreadK']}
+              />
+            </div>
+            <div className="col-span-2">
+              <TextField
+                label="Measured on"
+                type="date"
+                value={calibration.on}
+                onChange={(on) => measure({ on })}
+                problem={fields['calibration.on']}
+              />
+            </div>
+            <div className="col-span-6">
+              <TextField
+                label="How"
+                value={calibration.how}
+                onChange={(how) => measure({ how })}
+                problem={fields['calibration.how']}
+                hint="Instrument, and where it was held"
+              />
+            </div>
+          </>
+        )}
+      </fieldset>
+      <GaugePairs gauge={draft.gauge} house={house} onChange={(gauge) => patch({ gauge })} problem={fields['gauge.pairs']} />
+      {fault ? (
+        <p role="alert" className="col-span-6 border-l-4 border-brick pl-3 text-brick">
+          {errorWords(fault)}
+        </p>
+      ) : null}
+      <div className="col-span-6 flex gap-4 pt-2">
+        <button type="submit" className="act act-main" disabled={!dirty}>
+          Save the press
+        </button>
+        {dirty && (
+          <button type="button" className="act act-quiet" onClick={() => setDraft(press)}>
+            Put back what was saved
+          </button>
+        )}
+      </div>
+    </form>
+  );
+}

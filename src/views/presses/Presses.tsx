@@ -1,0 +1,67 @@
+/** Presses: how each is set, what it was measured to deliver, how its pressure is read; and changing those facts. */
+import { useState } from 'react';
+import type { Reply } from '../../contract';
+import { useUnits } from '../../ui/house';
+import { Island, Pending, useRoute } from '../../ui/query';
+import { DeliveredDrawing } from './DeliveredDrawing';
+import { PressEditor } from './PressEditor';
+
+type PressRow = Reply<'presses'>['presses'][number];
+
+export function Presses() {
+  return (
+    <Island>
+      <PressPage />
+    </Island>
+  );
+}
+
+function PressPage() {
+  const { data, error } = useRoute('presses', {});
+  const [chosen, setChosen] = useState<string | null>(null);
+  const house = useUnits();
+  if (!data) return <Pending error={error} what="the presses" />;
+  const row = data.presses.find((one) => one.press.id === chosen) ?? data.presses[0];
+  return (
+    <div className="mx-auto grid max-w-[1240px] grid-cols-[20rem_1fr] gap-8 px-5 pt-5">
+      <section aria-labelledby="presses">
+        <h1 id="presses" className="pb-3">
+          Presses
+        </h1>
+        {data.presses.map((one) => (
+          <PressItem key={one.press.id} row={one} on={one.press.id === row?.press.id} onChoose={() => setChosen(one.press.id)} />
+        ))}
+        {data.presses.length === 0 && (
+          <p className="rule-top py-4">
+            No press yet. The first press comes in with the demo shop or through the API (PUT /api/v1/presses/…).
+          </p>
+        )}
+      </section>
+      {row && (
+        <section aria-label={row.press.name} className="min-w-0">
+          <DeliveredDrawing press={row.press} />
+          <PressEditor key={`${row.press.id} ${row.version}`} press={row.press} version={row.version} house={house} />
+        </section>
+      )}
+    </div>
+  );
+}
+
+function PressItem({ row: { press }, on, onChoose }: { row: PressRow; on: boolean; onChoose: () => void }) {
+  return (
+    <button
+      type="button"
+      onClick={onChoose}
+      aria-pressed={on}
+      className={`rule-top block w-full border-0 border-l-4 py-3 pl-3 text-left leading-tight ${on ? 'border-l-teal bg-sheet' : 'border-l-transparent bg-transparent'}`}
+    >
+      <span className="block font-semibold">{press.name}</span>
+      <span className="label block">
+        {press.kind}, set in {press.set.unit === 'F' ? '°F' : '°C'} by {press.set.step}
+      </span>
+      <span className={press.calibration ? 'label block' : 'block font-semibold text-brick'}>
+        {press.calibration ? `measured ${press.calibration.on}` : 'not measured: ±8 K assumed'}
+      </span>
+    </button>
+  );
+}

@@ -1,0 +1,64 @@
+/** Station Record of an order: how each of its pieces came out. */
+import { API } from '../../contract';
+import { Island, Pending, useRoute } from '../../ui/query';
+import { PressingTable } from '../log/PressingTable';
+import { OrderHead } from '../orders/OrderHead';
+import { useOrder } from '../orders/useOrder';
+
+export function Record({ orderId }: { orderId: string }) {
+  return (
+    <Island>
+      <RecordOf orderId={orderId} />
+    </Island>
+  );
+}
+
+const MOST = 500;
+
+function RecordOf({ orderId }: { orderId: string }) {
+  const { data, error } = useOrder(orderId);
+  const log = useRoute('pressings', { query: { orderId, limit: MOST } });
+  if (!data || !log.data) return <Pending error={error ?? log.error} what="the record" />;
+  return (
+    <>
+      <OrderHead state={data} station="record" lineId={null}>
+        {log.data.total > 0 && (
+          <a className="act" href={`${API}/pressings.csv?orderId=${encodeURIComponent(orderId)}`} download="pressings.csv">
+            Take out as CSV
+          </a>
+        )}
+      </OrderHead>
+      <div className="mx-auto max-w-[1240px] px-5 pt-4">
+        <ul className="flex flex-wrap gap-8 pb-4">
+          {data.lines.map((line) => {
+            const doc = data.order.lines.find((one) => one.id === line.lineId);
+            return (
+              <li key={line.lineId} className="leading-tight">
+                <span className="text-2xl font-semibold">
+                  <span className="figure">{line.good}</span> of <span className="figure">{line.count}</span>
+                </span>{' '}
+                good, {doc?.size}
+                <span className="label block">
+                  {doc?.print.artName}
+                  {line.spoiled > 0 ? `, ${line.spoiled} spoiled` : ''}
+                </span>
+              </li>
+            );
+          })}
+        </ul>
+        {log.data.total === 0 ? (
+          <p className="rule-top py-6">
+            Nothing of this order has been pressed. Every piece will stand here with what was set and how it came out.
+          </p>
+        ) : (
+          <PressingTable pressings={log.data.pressings} withOrder={false} />
+        )}
+        {log.data.more && (
+          <p className="label py-3">
+            The newest {MOST} are shown; the CSV has all {log.data.total}.
+          </p>
+        )}
+      </div>
+    </>
+  );
+}

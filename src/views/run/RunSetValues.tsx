@@ -1,0 +1,34 @@
+/** The set values as they hang at the press: 96 px, in the press's own terms. */
+import type { Card } from '../../core/card';
+import { formatDuration, formatFigure, UNITS } from '../../core/units';
+import { useUnits } from '../../ui/house';
+
+export function RunSetValues({ card }: { card: Card }) {
+  const house = useUnits();
+  const { unit } = card.window.settable;
+  const { pressure, timeS, tempC, peel, cover } = card.set;
+  const { setting } = pressure;
+  const gauge =
+    setting.gauge === 'dial'
+      ? `dial ${setting.reading.toFixed(1)}`
+      : setting.gauge === 'air'
+        ? `${formatFigure(setting.lineKPa, house.linePressure)} ${UNITS[house.linePressure].symbol} line`
+        : 'by feel';
+  const big = (text: string, after: string) => (
+    <span className="figure leading-none font-semibold whitespace-nowrap" style={{ fontSize: 96 }}>
+      {text}
+      <span className="text-3xl font-normal text-night-soft"> {after}</span>
+    </span>
+  );
+  return (
+    <div className="flex flex-wrap items-end gap-x-8">
+      {big(formatFigure(tempC, unit), UNITS[unit].symbol)}
+      {big(timeS < 60 ? String(timeS) : formatDuration(timeS), timeS < 60 ? 's' : '')}
+      <span className="pb-2 text-xl leading-snug">
+        {pressure.band}, {gauge}
+        <br />
+        {peel} peel, {cover ? 'cover over it' : 'no cover'}
+      </span>
+    </div>
+  );
+}

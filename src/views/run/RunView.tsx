@@ -1,0 +1,43 @@
+/** Station Run of an order: dark, one cue, the whole screen is the button. */
+import { useRef } from 'react';
+import { Island, Pending, useRoute } from '../../ui/query';
+import { RunScreen } from './RunScreen';
+
+export function RunView({ orderId, lineId, runId }: { orderId: string; lineId: string | null; runId: string | null }) {
+  return (
+    <Island>
+      <RunOfLine orderId={orderId} lineId={lineId} runId={runId} />
+    </Island>
+  );
+}
+
+function RunOfLine({ orderId, lineId, runId }: { orderId: string; lineId: string | null; runId: string | null }) {
+  const order = useRoute('order', { params: { id: orderId } });
+  const line = order.data?.lines.find((one) => (lineId ? one.lineId === lineId : one.openRunId !== null));
+  // once shown, a run stays on the screen after its last piece, though its line no longer has an open one
+  const shown = useRef(runId);
+  shown.current ??= line?.openRunId ?? null;
+  const run = useRoute('run', { params: { id: shown.current ?? '' } }, shown.current !== null);
+  if (!order.data) return <Pending error={order.error} what="the run" />;
+  if (shown.current === null)
+    return <NothingRuns orderId={orderId} lineId={line?.lineId ?? null} left={line ? line.count - line.good : 0} />;
+  if (!run.data) return <Pending error={run.error} what="the run" />;
+  return <RunScreen key={shown.current} reply={run.data} />;
+}
+
+function NothingRuns({ orderId, lineId, left }: { orderId: string; lineId: string | null; left: number }) {
+  return (
+    <div className="mx-auto max-w-prose p-8">
+      <h1>Nothing is being pressed on this line.</h1>
+      <p className="py-3 text-night-soft">
+        {left > 0 ? `${left} pieces are left. Look at the card once more and start from there.` : 'Every piece has been pressed.'}
+      </p>
+      <a
+        className="act border-amber text-amber"
+        href={left > 0 ? `/orders/${orderId}/card${lineId ? `?line=${lineId}` : ''}` : `/orders/${orderId}/record`}
+      >
+        {left > 0 ? 'Open the card' : 'See the record'}
+      </a>
+    </div>
+  );
+}

@@ -1,0 +1,54 @@
+/** A run in this page: its events, those still on their way to the server, and the state they add up to. */
+import { useEffect, useState } from 'react';
+import type { RunReply } from '../../contract';
+import { apply, type Counts, countsOf, type RunEvent, type RunPlan, type RunState, replay } from '../../core/run';
+import { heardServer, serverNow } from '../../ui/clock';
+import { newId } from '../../ui/newId';
+import { queries, refresh } from '../../ui/query';
+import { post, useWaiting } from './outbox';
+
+/** What happens, without its id and instant. */
+export type Fact = RunEvent extends infer E ? (E extends RunEvent ? Omit<E, 'id' | 'at'> : never) : never;
+
+export interface LiveRun {
+  plan: RunPlan;
+  state: RunState;
+  counts: Counts;
+  events: RunEvent[];
+  /** Events not yet confirmed by the server. */
+  waiting: number;
+  /** Why the last event was refused, in words. */
+  refusal: string | null;
+  happen: (fact: Fact) => void;
+}
+
+/** Applies events here at once; the outbox sees to the server. Another device's events come in with every fresh reply. */
+export function useRun(reply: RunReply): LiveRun {
+  const runId = reply.run.id;
+  const waiting = useWaiting(runId);
+  const [refusal, setRefusal] = useState<string | null>(null);
+  useEffect(() => heardServer(reply.now), [reply]);
+  const plan: RunPlan = { pieces: reply.run.pieces, stages: reply.card.stages };
+  const events = [...reply.events, ...waiting.filter((event) => !reply.events.some((known) => known.id === event.id))];
+  const happen = (fact: Fact) => {
+    const event = { ...fact, id: newId(), at: serverNow() } as RunEvent;
+    const applied = apply(plan, reply.run.startedAt, events, event);
+    if (applied.state === 'refused') {
+      setRefusal(applied.message);
+      return;
+    }
+    setRefusal(null);
+    post(runId, event, {
+      saved: (fresh) => {
+        queries.setQueryData(['run', { params: { id: runId } }], fresh);
+        void refresh('order', 'bench', 'pressings');
+      },
+      refused: (words) => {
+        setRefusal(words);
+        void refresh('run');
+      },
+    });
+  };
+  const state = replay(plan, reply.run.startedAt, events);
+  return { plan, state, counts: countsOf(plan, state), events, waiting: waiting.length, refusal, happen };
+}

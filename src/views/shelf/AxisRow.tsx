@@ -1,0 +1,117 @@
+/** One thing of the shelf on the app's temperature axis, and the axis itself above them all. */
+import { formatQuantity } from '../../core/units';
+import { axisTicks, onAxis, rampColour } from '../../ui/ramp';
+import { useWidth } from '../../ui/useWidth';
+import type { Mark } from './marks';
+
+const NAME_WIDTH = 'grid grid-cols-[15rem_1fr] items-center gap-4';
+const HEIGHT = 34;
+
+export function AxisHead({ unit }: { unit: 'C' | 'F' }) {
+  const [ref, width] = useWidth<HTMLDivElement>();
+  return (
+    <div className={NAME_WIDTH}>
+      <span className="label">{unit === 'F' ? '°F' : '°C'}</span>
+      <div ref={ref}>
+        <svg width={width} height={22} className="block" aria-hidden="true">
+          {axisTicks(unit)
+            .filter((_, i) => unit === 'C' || i % 2 === 0)
+            .map((tick) => (
+              <text
+                key={tick.text}
+                x={onAxis(tick.tempC) * width}
+                y="15"
+                fontSize="13"
+                textAnchor="middle"
+                fill="var(--color-soft)"
+                className="figure"
+              >
+                {tick.text}
+              </text>
+            ))}
+        </svg>
+      </div>
+    </div>
+  );
+}
+
+interface AxisRowProps {
+  name: string;
+  detail: string;
+  mark: Mark;
+  on: boolean;
+  unit: 'C' | 'F';
+  onChoose: () => void;
+}
+
+export function AxisRow({ name, detail, mark, on, unit, onChoose }: AxisRowProps) {
+  const [ref, width] = useWidth<HTMLDivElement>();
+  const x = (tempC: number) => onAxis(tempC) * width;
+  const words =
+    mark?.kind === 'window'
+      ? `window ${formatQuantity(mark.lowC, unit)} to ${formatQuantity(mark.highC, unit)}`
+      : mark
+        ? `may mark from ${formatQuantity(mark.markC, unit)}, harm from ${formatQuantity(mark.damageC, unit)}`
+        : '';
+  return (
+    <button
+      type="button"
+      onClick={onChoose}
+      aria-pressed={on}
+      className={`${NAME_WIDTH} w-full border-0 border-b border-line text-left ${on ? 'bg-sheet' : 'bg-transparent hover:bg-sheet'}`}
+    >
+      <span className={`min-w-0 border-l-4 py-1.5 pl-3 leading-tight ${on ? 'border-teal' : 'border-transparent'}`}>
+        <span className="block truncate font-semibold">{name}</span>
+        <span className="label block truncate">{detail}</span>
+      </span>
+      <span ref={ref as React.RefObject<HTMLDivElement | null>} className="block">
+        {width > 0 && mark && (
+          <svg width={width} height={HEIGHT} className="block" role="img" aria-label={words}>
+            <line x1="0" x2={width} y1={HEIGHT / 2} y2={HEIGHT / 2} stroke="var(--color-line)" />
+            {mark.kind === 'window' ? (
+              <WindowMark x={x} lowC={mark.lowC} highC={mark.highC} unit={unit} />
+            ) : (
+              <WallsMark x={x} markC={mark.markC} damageC={mark.damageC} width={width} />
+            )}
+          </svg>
+        )}
+      </span>
+    </button>
+  );
+}
+
+function WindowMark({ x, lowC, highC, unit }: { x: (t: number) => number; lowC: number; highC: number; unit: 'C' | 'F' }) {
+  const y = HEIGHT / 2;
+  return (
+    <g>
+      <rect x={x(lowC)} y={y - 6} width={x(highC) - x(lowC)} height="12" fill={rampColour((lowC + highC) / 2)} />
+      <path
+        d={`M${x(lowC) + 7} ${y - 10}H${x(lowC)}V${y + 10}h7M${x(highC) - 7} ${y - 10}H${x(highC)}V${y + 10}h-7`}
+        fill="none"
+        stroke="var(--color-ink)"
+        strokeWidth="2.5"
+      />
+      <text x={x(lowC) - 6} y={y + 5} fontSize="13" textAnchor="end" fill="var(--color-ink)" className="figure">
+        {formatQuantity(lowC, unit).split(' ')[0]}
+      </text>
+      <text x={x(highC) + 6} y={y + 5} fontSize="13" fill="var(--color-ink)" className="figure">
+        {formatQuantity(highC, unit).split(' ')[0]}
+      </text>
+    </g>
+  );
+}
+
+function WallsMark({ x, markC, damageC, width }: { x: (t: number) => number; markC: number; damageC: number; width: number }) {
+  const y = HEIGHT / 2;
+  const step = 8;
+  const hatch = Array.from({ length: Math.max(0, Math.floor((x(damageC) - x(markC)) / step)) }, (_, i) => x(markC) + i * step);
+  return (
+    <g>
+      {hatch.map((at) => (
+        <line key={at} x1={at} x2={at + step} y1={y + 9} y2={y - 9} stroke="var(--color-ink)" strokeWidth="1.2" opacity="0.6" />
+      ))}
+      <line x1={x(markC)} x2={x(markC)} y1={y - 12} y2={y + 12} stroke="var(--color-ink)" strokeWidth="2.5" />
+      <rect x={x(damageC)} y={y - 9} width={Math.max(0, width - x(damageC))} height="18" fill="var(--color-brick)" />
+    </g>
+  );
+}

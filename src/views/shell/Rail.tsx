@@ -1,0 +1,140 @@
+/** The rail along the bottom of every page: presses, running clocks, the last undoable act. One island for the whole visit. */
+import { useEffect, useState } from 'react';
+import { API, type Rail as RailReply } from '../../contract';
+import { formatDuration, formatQuantity } from '../../core/units';
+import { undoLast, useLastAct } from '../../ui/acts';
+import { useAway } from '../../ui/away';
+import { heardServer, useServerNow } from '../../ui/clock';
+import { errorWords, Island, queries, refresh, useRoute } from '../../ui/query';
+
+export function Rail() {
+  return (
+    <Island>
+      <RailBar />
+    </Island>
+  );
+}
+
+/** One stream while the tab is seen; anything that changed is fetched again. */
+function useChangeStream(): void {
+  useEffect(() => {
+    let stream: EventSource | null = null;
+    const listen = () => {
+      stream?.close();
+      stream = null;
+      if (document.hidden) return;
+      stream = new EventSource(`${API}/rail/stream`);
+      stream.addEventListener('change', () => void refresh('rail', 'bench', 'run'));
+      stream.addEventListener('open', () => void queries.invalidateQueries({ queryKey: ['rail'] }));
+    };
+    listen();
+    document.addEventListener('visibilitychange', listen);
+    return () => {
+      document.removeEventListener('visibilitychange', listen);
+      stream?.close();
+    };
+  }, []);
+}
+
+function RailBar() {
+  useChangeStream();
+  const { data } = useRoute('rail', {});
+  const away = useAway();
+  useEffect(() => {
+    if (data) heardServer(data.now);
+  }, [data]);
+  return (
+    <aside
+      className="fixed inset-x-0 bottom-0 z-10 flex h-14 items-stretch gap-0 border-t-2 border-ink bg-sheet text-[0.95rem]"
+      aria-label="Rail"
+    >
+      {away ? (
+        <p role="alert" className="flex flex-1 items-center gap-3 bg-brick px-4 font-semibold text-white">
+          The app’s server does not answer. This page stays as it is; it goes on by itself once the server is back.
+        </p>
+      ) : (
+        <>
+          <ul className="flex min-w-0 items-stretch overflow-hidden">
+            {(data?.presses ?? []).map((press) => (
+              <PressToken key={press.id} press={press} />
+            ))}
+          </ul>
+          <ul className="flex min-w-0 flex-1 items-stretch overflow-hidden" aria-label="Running clocks">
+            {(data?.runs ?? []).map((run) => (
+              <RunToken key={run.runId} run={run} />
+            ))}
+          </ul>
+        </>
+      )}
+      <UndoToken />
+    </aside>
+  );
+}
+
+const STATE_WORDS = { free: 'free', 'in use': 'in use', closed: 'closed' } as const;
+
+function PressToken({ press }: { press: RailReply['presses'][number] }) {
+  return (
+    <li className="flex flex-col justify-center border-r border-line px-4 leading-tight whitespace-nowrap">
+      <span>{press.name}</span>
+      <span className="figure text-soft">
+        {press.setC === null ? STATE_WORDS[press.state] : `${formatQuantity(press.setC, press.unit)} ${STATE_WORDS[press.state]}`}
+      </span>
+    </li>
+  );
+}
+
+function RunToken({ run }: { run: RailReply['runs'][number] }) {
+  const now = useServerNow(250, run.dueAt !== null);
+  const leftS = run.dueAt === null ? null : Math.max(0, (run.dueAt - now) / 1000);
+  const due = leftS === 0;
+  return (
+    <li className="border-r border-line">
+      <a
+        href={`/orders/${run.orderId}/run?line=${run.lineId}&run=${run.runId}`}
+        className={`flex h-full flex-col justify-center px-4 leading-tight no-underline whitespace-nowrap ${due ? 'bg-amber text-ink' : 'text-ink'}`}
+      >
+        <span>
+          {run.label} <span className="text-soft">piece</span> <span className="figure">{run.piece}</span>
+        </span>
+        <span className="font-semibold">
+          {leftS === null
+            ? run.verb
+            : due
+              ? run.phase === 'closed'
+                ? 'open now'
+                : 'cool enough'
+              : `${run.phase === 'closed' ? 'pressing' : 'cooling'} `}
+          {leftS !== null && !due && <span className="figure">{formatDuration(Math.ceil(leftS))}</span>}
+        </span>
+      </a>
+    </li>
+  );
+}
+
+function UndoToken() {
+  const act = useLastAct();
+  const [failed, setFailed] = useState<string | null>(null);
+  useEffect(() => setFailed(null), [act]);
+  const undo = () => void undoLast().catch((error: unknown) => setFailed(errorWords(error)));
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      const typing = event.target instanceof HTMLElement && event.target.matches('input, textarea, select');
+      if ((event.ctrlKey || event.metaKey) && event.key === 'z' && !typing) {
+        event.preventDefault();
+        undo();
+      }
+    };
+    document.addEventListener('keydown', onKey);
+    return () => document.removeEventListener('keydown', onKey);
+  });
+  if (!act) return null;
+  return (
+    <div className="ml-auto flex items-center gap-3 border-l border-line px-3" role="status">
+      <span className={failed ? 'text-brick' : 'text-soft'}>{failed ?? act.what}</span>
+      <button type="button" className="act" onClick={undo}>
+        Undo <span className="key">Ctrl Z</span>
+      </button>
+    </div>
+  );
+}

@@ -1,0 +1,33 @@
+/** What holds for every page: number keys for the sections, `/` for find, and page changes that wait for an absent server. */
+
+import type { TransitionBeforePreparationEvent } from 'astro:transitions/client';
+import { navigate } from 'astro:transitions/client';
+import { untilServerAnswers } from '../../ui/away';
+
+const inField = (target: EventTarget | null) =>
+  target instanceof HTMLElement && (target.isContentEditable || target.matches('input, textarea, select, [role="slider"]'));
+
+document.addEventListener('keydown', (event) => {
+  if (event.ctrlKey || event.metaKey || event.altKey || inField(event.target)) return;
+  if (document.querySelector('dialog[open]')) return;
+  if (event.key === '/') {
+    event.preventDefault();
+    document.querySelector<HTMLInputElement>('#find')?.focus();
+    return;
+  }
+  const section = document.querySelector<HTMLAnchorElement>(`nav[aria-label="Sections"] a[data-key="${event.key}"]`);
+  if (section && !document.querySelector('[data-keys="own"]')) {
+    event.preventDefault();
+    void navigate(section.href);
+  }
+});
+
+// a click must not end on the browser's own error page: hold the change until the server answers
+document.addEventListener('astro:before-preparation', (event) => {
+  const change = event as TransitionBeforePreparationEvent;
+  const load = change.loader;
+  change.loader = async () => {
+    await untilServerAnswers(change.signal);
+    if (!change.signal.aborted) await load();
+  };
+});
