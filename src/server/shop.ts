@@ -41,3 +41,10 @@ export function shop(): Shop {
   holder[HELD] = opened;
   return opened;
 }
+
+/** Closes the database; the next use opens it again. */
+export function closeShop(): void {
+  const holder = globalThis as Holder;
+  holder[HELD]?.sqlite.close();
+  delete holder[HELD];
+}

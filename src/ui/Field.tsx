@@ -10,11 +10,11 @@ interface FieldProps {
 function Frame({ id, label, problem, hint, children }: FieldProps & { id: string; children: ReactNode }) {
   return (
     <div>
-      <label htmlFor={id} className="label block">
+      <label htmlFor={id} className="label mb-1 block">
         {label}
       </label>
       {children}
-      <div className="min-h-5 text-sm" id={`${id}-note`}>
+      <div className="min-h-6 pt-0.5 text-sm" id={`${id}-note`}>
         {problem ? (
           <span role="alert" className="text-brick">
             {problem}

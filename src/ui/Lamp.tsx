@@ -39,7 +39,11 @@ export function Lamp({
     <span className={`inline-flex items-center gap-2 font-semibold whitespace-nowrap ${className}`} data-lamp={state}>
       <LampMark state={state} size={size} />
       {WORDS[state]}
-      {state === 'care' && cautions > 0 ? <span className="figure font-normal">· {cautions}</span> : null}
+      {state === 'care' && cautions > 0 ? (
+        <span className="font-normal">
+          · <span className="figure">{cautions}</span>
+        </span>
+      ) : null}
     </span>
   );
 }

@@ -56,7 +56,7 @@ export function QuantityField({ label, kind, value, unit, house, onChange, decim
   const message = note?.kind === 'bad' ? note.message : problem;
   return (
     <div>
-      <label htmlFor={id} className="label block">
+      <label htmlFor={id} className="label mb-1 block">
         {label}
       </label>
       <div className="relative">
@@ -74,7 +74,7 @@ export function QuantityField({ label, kind, value, unit, house, onChange, decim
         />
         <span className="pointer-events-none absolute inset-y-0 right-3 flex items-center label">{UNITS[unit].symbol}</span>
       </div>
-      <div id={`${id}-note`} className="min-h-5 text-sm">
+      <div id={`${id}-note`} className="min-h-6 pt-0.5 text-sm">
         {message ? (
           <span role="alert" className="text-brick">
             {message}

@@ -5,93 +5,113 @@ import { useWidth } from './useWidth';
 
 const LEFT = 62;
 /** A stage is never drawn narrower than its word, px. */
-const LEAST = 58;
+const LEAST = 94;
+/** A wait is drawn no longer than this, with a break in it, s. */
+const LONGEST_S = 40;
+const TRACK = { press: { y: 24, height: 16 }, hands: { y: 46, height: 16 }, clock: { y: 35, height: 16 } } as const;
+
+const drawnS = (stage: Stage) => Math.min(stage.timeS, LONGEST_S);
 
 /** Widths in proportion to time, with a floor so that every stage can be read. */
 function widths(stages: readonly Stage[], room: number): number[] {
-  const total = stages.reduce((sum, stage) => sum + Math.sqrt(stage.timeS), 0);
-  const spare = Math.max(0, room - LEAST * stages.length);
-  return stages.map((stage) => LEAST + (spare * Math.sqrt(stage.timeS)) / total);
+  const total = stages.reduce((sum, stage) => sum + drawnS(stage), 0);
+  const least = Math.min(LEAST, room / stages.length);
+  const spare = room - least * stages.length;
+  return stages.map((stage) => least + (spare * drawnS(stage)) / total);
 }
 
-/** Track of a stage: the press above, the hands below; a wait lies between, on nobody's track. */
-const TRACK = { press: 0, clock: 1, hands: 2 } as const;
+interface StageLineProps {
+  stages: readonly Stage[];
+  /** Index of the stage the run is at; none before and after. */
+  current?: number;
+  dark?: boolean;
+}
 
-export function StageLine({ stages, current = -1, dark = false }: { stages: readonly Stage[]; current?: number; dark?: boolean }) {
+export function StageLine({ stages, current = -1, dark = false }: StageLineProps) {
   const [ref, width] = useWidth<HTMLDivElement>();
   const each = widths(stages, Math.max(0, width - LEFT));
-  const ink = dark ? 'white' : 'var(--color-ink)';
   const soft = dark ? 'var(--color-night-soft)' : 'var(--color-soft)';
-  const line = dark ? 'var(--color-night-line)' : 'var(--color-line)';
-  let x = LEFT;
   return (
     <div ref={ref} className="w-full">
       {width > 0 && (
         <svg
           width={width}
-          height={84}
+          height={70}
           className="block"
           role="img"
           aria-label={`Stages: ${stages.map((s) => `${s.kind} ${formatDuration(s.timeS)}`).join(', ')}`}
         >
-          <text x="0" y="20" fontSize="14" fill={soft}>
+          <text x="0" y={TRACK.press.y + 13} fontSize="14" fill={soft}>
             press
           </text>
-          <text x="0" y="66" fontSize="14" fill={soft}>
+          <text x="0" y={TRACK.hands.y + 13} fontSize="14" fill={soft}>
             hands
           </text>
-          {stages.map((stage, i) => {
-            const left = x;
-            const w = each[i] ?? 0;
-            x += w;
-            const y = 4 + TRACK[stage.by] * 23;
-            const on = i === current;
-            const fill =
-              stage.by === 'press'
-                ? dark
-                  ? '#e9a227'
-                  : 'var(--color-ink)'
-                : stage.by === 'hands'
-                  ? dark
-                    ? '#8fa3ae'
-                    : '#8b989f'
-                  : 'transparent';
-            return (
-              <g key={i} opacity={current >= 0 && i < current ? 0.45 : 1}>
-                <line x1={left} x2={left} y1="2" y2="82" stroke={line} />
-                <rect
-                  x={left + 2}
-                  y={y}
-                  width={w - 4}
-                  height={stage.by === 'clock' ? 20 : 18}
-                  fill={fill}
-                  stroke={stage.by === 'clock' ? soft : on ? 'var(--color-amber)' : 'none'}
-                  strokeDasharray={stage.by === 'clock' ? '4 3' : undefined}
-                  strokeWidth={on ? 3 : 1}
-                />
-                <text
-                  x={left + 5}
-                  y={stage.by === 'press' ? 40 : stage.by === 'clock' ? 18 : 40}
-                  fontSize="13"
-                  fill={ink}
-                  fontWeight={on ? 700 : 400}
-                >
-                  {stage.kind}
-                </text>
-                <text
-                  x={left + 5}
-                  y={stage.by === 'press' ? 56 : stage.by === 'clock' ? 66 : 24}
-                  fontSize="13"
-                  fill={soft}
-                  className="figure"
-                >
-                  {formatDuration(stage.timeS)}
-                </text>
-              </g>
-            );
-          })}
+          {stages.map((stage, i) => (
+            <StageMark
+              key={stage.kind}
+              stage={stage}
+              x={LEFT + each.slice(0, i).reduce((sum, w) => sum + w, 0)}
+              width={each[i] ?? 0}
+              on={i === current}
+              past={i < current}
+              dark={dark}
+            />
+          ))}
         </svg>
       )}
     </div>
+  );
+}
+
+function StageMark({
+  stage,
+  x,
+  width,
+  on,
+  past,
+  dark,
+}: {
+  stage: Stage;
+  x: number;
+  width: number;
+  on: boolean;
+  past: boolean;
+  dark: boolean;
+}) {
+  const ink = dark ? 'white' : 'var(--color-ink)';
+  const soft = dark ? 'var(--color-night-soft)' : 'var(--color-soft)';
+  const { y, height } = TRACK[stage.by];
+  const busy = stage.by === 'press' ? (dark ? 'var(--color-amber)' : 'var(--color-ink)') : dark ? '#8fa3ae' : '#8b989f';
+  const middle = x + width / 2;
+  return (
+    <g opacity={past ? 0.45 : 1}>
+      <line x1={x} x2={x} y1="2" y2="68" stroke={dark ? 'var(--color-night-line)' : 'var(--color-line)'} />
+      <text x={x + 5} y="15" fontSize="13.5" fill={ink} fontWeight={on ? 700 : 400}>
+        {stage.kind}{' '}
+        {width >= LEAST && (
+          <tspan className="figure" fill={soft}>
+            {formatDuration(stage.timeS)}
+          </tspan>
+        )}
+      </text>
+      <rect
+        x={x + 2}
+        y={y}
+        width={width - 4}
+        height={height}
+        fill={stage.by === 'clock' ? 'none' : busy}
+        stroke={stage.by === 'clock' ? soft : 'none'}
+        strokeDasharray="4 3"
+      />
+      {stage.timeS > LONGEST_S && (
+        <path
+          d={`M${middle - 8} ${y - 3}l6 ${height + 6}h8l-6 ${-height - 6}z`}
+          fill={dark ? 'var(--color-night)' : 'var(--color-paper)'}
+          stroke={soft}
+        />
+      )}
+      {on && <rect x={x + 2} y="20" width={width - 4} height="46" fill="none" stroke="var(--color-amber)" strokeWidth="3" />}
+    </g>
   );
 }

@@ -8,7 +8,7 @@
  */
 import { useId, useRef } from 'react';
 import { marginsAt, smallestMargin, type Window } from '../core/card';
-import { formatForHouse, formatQuantity, type HouseUnits, snap } from '../core/units';
+import { formatFigure, formatForHouse, formatQuantity, type HouseUnits, snap, UNITS } from '../core/units';
 import { axisTicks, onAxis, rampColour } from './ramp';
 import { useWidth } from './useWidth';
 
@@ -71,7 +71,7 @@ function Drawing({
           </text>
         </g>
       )}
-      <Axis x={x} unit={w.settable.unit} width={width} />
+      <Axis x={x} unit={w.settable.unit} width={width} handleX={x(setC)} />
       <path
         d={`M${x(low) + 9} 32H${x(low)}V${BASE_Y + 6}M${x(high) - 9} 32H${x(high)}V${BASE_Y + 6}`}
         fill="none"
@@ -80,10 +80,8 @@ function Drawing({
       />
       <line x1={x(low)} x2={x(high)} y1="32" y2="32" stroke="var(--color-ink)" strokeWidth="1" />
       <text x={(x(low) + x(high)) / 2} y="20" fontSize="14" textAnchor="middle" fill="var(--color-ink)">
-        sheet{' '}
-        <tspan className="figure">
-          {formatQuantity(low, w.settable.unit)} to {formatQuantity(high, w.settable.unit)}
-        </tspan>
+        sheet <tspan className="figure">{formatFigure(low, w.settable.unit)}</tspan> to{' '}
+        <tspan className="figure">{formatFigure(high, w.settable.unit)}</tspan> {UNITS[w.settable.unit].symbol}
       </text>
       <Delivered x={x} low={band.low} mid={mid} high={band.high} />
       <Handle w={w} setC={setC} x={x} width={width} house={house} onMove={onMove} />
@@ -122,16 +120,21 @@ function Wall({
   );
 }
 
-function Axis({ x, unit, width }: { x: (t: number) => number; unit: 'C' | 'F'; width: number }) {
+/** A label this near to the handle is left out, px. */
+const CLEAR_OF_HANDLE = 27;
+
+function Axis({ x, unit, width, handleX }: { x: (t: number) => number; unit: 'C' | 'F'; width: number; handleX: number }) {
   return (
     <g>
       <line x1={PAD} x2={width - PAD} y1={BASE_Y} y2={BASE_Y} stroke="var(--color-ink)" />
       {axisTicks(unit).map((tick) => (
         <g key={tick.text}>
           <line x1={x(tick.tempC)} x2={x(tick.tempC)} y1={BASE_Y} y2={BASE_Y + 6} stroke="var(--color-ink)" />
-          <text x={x(tick.tempC)} y={BASE_Y + 20} fontSize="13" textAnchor="middle" fill="var(--color-soft)" className="figure">
-            {tick.text}
-          </text>
+          {Math.abs(x(tick.tempC) - handleX) > CLEAR_OF_HANDLE && (
+            <text x={x(tick.tempC)} y={BASE_Y + 20} fontSize="13" textAnchor="middle" fill="var(--color-soft)" className="figure">
+              {tick.text}
+            </text>
+          )}
         </g>
       ))}
     </g>
@@ -197,7 +200,6 @@ function Handle({
   const nudge = (steps: number) => onMove?.(clamp(setC + (steps * step * (unit === 'F' ? 5 : 9)) / 9));
   const keys: Record<string, number> = { ArrowRight: 1, ArrowUp: 1, ArrowLeft: -1, ArrowDown: -1, PageUp: 5, PageDown: -5 };
   const at = x(setC);
-  const text = `set ${formatQuantity(setC, unit)}`;
   const drag = (event: React.PointerEvent<SVGGElement>) => {
     if (!dragging.current) return;
     const left = event.currentTarget.ownerSVGElement?.getBoundingClientRect().left ?? 0;
@@ -237,8 +239,8 @@ function Handle({
         <path d={`M${at} ${BASE_Y + 2}L${x(setC + w.offsetK)} ${BASE_Y - 1}`} stroke="var(--color-teal)" strokeWidth="2" />
       )}
       <path d={`M${at} ${BASE_Y + 1}l11 26h-22z`} fill="var(--color-teal)" stroke="var(--color-paper)" strokeWidth="1.5" />
-      <text x={at} y={BASE_Y + 45} fontSize="15" fontWeight="700" textAnchor={anchor} fill="var(--color-teal)" className="figure">
-        {text}
+      <text x={at} y={BASE_Y + 45} fontSize="15" fontWeight="700" textAnchor={anchor} fill="var(--color-teal)">
+        set <tspan className="figure">{formatFigure(setC, unit)}</tspan> {UNITS[unit].symbol}
       </text>
     </g>
   );

@@ -206,7 +206,7 @@ describe('cover, mirror, second press', () => {
     expect(card.stages.map((s) => s.kind)).toEqual(['load', 'pre-press', 'place', 'press', 'wait', 'peel', 'finish', 'inspect']);
     const pressing = card.stages[3]?.stack;
     expect(pressing?.map((l) => l.role)).toEqual(['upper platen', 'cover', 'carrier', 'transfer', 'fabric', 'pad', 'lower platen']);
-    expect(pressing?.filter((l) => l.fresh).map((l) => l.role)).toEqual(['upper platen', 'cover']);
+    expect(pressing?.filter((l) => l.fresh).map((l) => l.role)).toEqual(['cover']);
     expect(resolve(input({ product: product('screen-printed') })).stages.map((s) => s.kind)).not.toContain('wait');
   });
   it('safety stands at the step where the harm is', () => {

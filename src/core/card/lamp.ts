@@ -6,8 +6,8 @@ import { CLEAR_MARGIN_K, marginsAt } from './window';
 const BREACH_WORDS = {
   'sheet low': 'The coolest spot under the art falls short of the sheet',
   'sheet high': 'The hottest spot runs over the sheet',
-  mark: 'The bare face beside the art may mark',
-  damage: 'The fabric may be harmed',
+  mark: 'The bare face beside the art goes past its mark limit',
+  damage: 'The fabric goes past what it bears',
   dye: 'Dye may bleed into the print',
 } as const;
 

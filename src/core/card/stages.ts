@@ -52,9 +52,12 @@ export const prePressOf = ({ house }: ResolveInput): number => PRE_PRESS_S[house
 
 type Seen = Omit<Layer, 'fresh'>;
 
-/** Marks what was not in the stage before. */
+/** Marks what was laid in since the stage before; the platens are part of the press. */
 const freshen = (stack: Seen[], before: Seen[]): Layer[] =>
-  stack.map((layer) => ({ ...layer, fresh: !before.some((b) => b.role === layer.role && b.name === layer.name) }));
+  stack.map((layer) => ({
+    ...layer,
+    fresh: !layer.role.endsWith('platen') && !before.some((b) => b.role === layer.role && b.name === layer.name),
+  }));
 
 function layersOf(input: ResolveInput) {
   const { product, fabric, house } = input;

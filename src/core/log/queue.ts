@@ -25,11 +25,11 @@ const RANK: Record<LampState, number> = { clear: 0, care: 1, hold: 2 };
 
 export const linesLeft = (lines: readonly LineProgress[]): LineProgress[] => lines.filter((line) => line.good < line.count);
 
-/** The lamp of an order: the worst of the lines still to press, with the cautions of all of them. */
+/** The lamp of an order: the worst of the lines still to press, and the most cautions any of them has. */
 export function orderLamp(lines: readonly LineProgress[]): { state: LampState; cautions: number } {
   const left = linesLeft(lines);
   const state = left.reduce<LampState>((worst, line) => (RANK[line.lamp] > RANK[worst] ? line.lamp : worst), 'clear');
-  return { state, cautions: left.reduce((sum, line) => sum + line.cautions, 0) };
+  return { state, cautions: Math.max(0, ...left.map((line) => line.cautions)) };
 }
 
 /** One next step: a run under way, else a Hold to settle, else the first line left, else the record. */

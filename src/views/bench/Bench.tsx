@@ -77,7 +77,7 @@ function QueueRow({ row, first, today }: { row: BenchRow; first: boolean; today:
   const left = row.pieces - row.good;
   const late = dueText(row.due, today).includes('late');
   return (
-    <li className="rule-top grid grid-cols-[7.5rem_1fr_11rem_8rem_13rem] items-center gap-x-5 py-4">
+    <li className="rule-top grid grid-cols-[7.5rem_1fr_14rem_8rem_12rem] items-center gap-x-5 py-4">
       <div className="leading-tight">
         <div className={`text-lg font-bold ${late ? 'text-brick' : ''}`}>{dueText(row.due, today)}</div>
         <div className="label">{isoDayText(row.due)}</div>

@@ -73,7 +73,7 @@ function CardOfOrder({ orderId, lineId }: { orderId: string; lineId: string | nu
           {errorWords(startFault ?? order.fault)}
         </p>
       ) : null}
-      <div className="grid grid-cols-[17rem_1fr]">
+      <div className="grid min-h-[calc(100vh-11.5rem)] grid-cols-[17rem_1fr]">
         <LineList
           state={data}
           current={line.id}

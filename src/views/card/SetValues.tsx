@@ -1,6 +1,6 @@
 /** The set values, which are the page: large, in the press's own terms; touching one unfolds its reasons. */
 import type { ReactNode } from 'react';
-import { type Card, type Field, type Lamp as LampValue, pressureWords } from '../../core/card';
+import { type Card, type Field, type Lamp as LampValue, marginsAt, pressureWords, smallestMargin } from '../../core/card';
 import { formatDuration, formatFigure, formatForHouse, formatQuantity, type HouseUnits, phraseText, UNITS } from '../../core/units';
 import { Lamp } from '../../ui/Lamp';
 
@@ -15,64 +15,93 @@ interface SetValuesProps {
 
 export function SetValues({ card, setC, house, lamp, open, onOpen }: SetValuesProps) {
   const { unit } = card.window.settable;
-  const other = unit === 'F' ? 'C' : 'F';
   const { pressure, timeS, peel, cover } = card.set;
-  const setting = pressure.setting;
-  const cares = lamp.findings.filter((finding) => finding.level === 'care').length;
-  const value = (field: Field, text: ReactNode, below: ReactNode, label: string) => (
+  const marginK = smallestMargin(marginsAt(card.window, setC));
+  const kelvin = formatForHouse('temperatureDifference', Math.abs(marginK), house, 0);
+  const value = { open, onOpen };
+  const [gauge, gaugeUnit] = gaugeWords(pressure.setting, house);
+  return (
+    <div className="flex flex-wrap items-start justify-between gap-x-6 gap-y-2">
+      {/* on Hold nobody should set these: they stand back */}
+      <div className={`flex flex-wrap gap-x-7 gap-y-2 ${lamp.state === 'hold' ? 'text-[#75818a]' : ''}`}>
+        <Value
+          {...value}
+          field="temperature"
+          name={`Temperature ${formatQuantity(setC, unit)}`}
+          figure={formatFigure(setC, unit)}
+          unit={UNITS[unit].symbol}
+        >
+          {formatQuantity(setC, unit === 'F' ? 'C' : 'F')} · surface {formatQuantity(setC + card.window.offsetK, unit)}
+        </Value>
+        <Value
+          {...value}
+          field="time"
+          name={`Time ${formatDuration(timeS)}`}
+          figure={formatDuration(timeS).replace(' s', '')}
+          unit={timeS < 60 ? 's' : ''}
+        >
+          under heat
+        </Value>
+        <Value
+          {...value}
+          field="pressure"
+          name={`Pressure ${phraseText(pressureWords(card.of.pressName, pressure), house)}`}
+          figure={gauge}
+          unit={gaugeUnit}
+        >
+          {pressure.band}
+          {pressure.setting.sure === 'measured' ? '' : `, ${pressure.setting.sure}`} ·{' '}
+          {formatForHouse('contactPressure', pressure.contactKPa, house)} of contact
+        </Value>
+        <Value {...value} field="peel" name={`Peel ${peel}`} word={peel} unit="peel">
+          {cover ? 'cover over the print' : 'no cover over the print'}
+        </Value>
+      </div>
+      <div>
+        <Lamp
+          state={lamp.state}
+          cautions={lamp.findings.filter((finding) => finding.level === 'care').length}
+          size={34}
+          className="pt-2 text-2xl"
+        />
+        <span className="label block pt-2">{marginK < 0 ? `past the nearest side by ${kelvin}` : `${kelvin} to spare`}</span>
+      </div>
+    </div>
+  );
+}
+
+/** The gauge's figure and what stands after it; a press without a gauge shows the word alone. */
+function gaugeWords(setting: Card['set']['pressure']['setting'], house: HouseUnits): [string | null, string] {
+  if (setting.gauge === 'dial') return [setting.reading.toFixed(1), 'dial'];
+  if (setting.gauge === 'air') return [formatFigure(setting.lineKPa, house.linePressure), `${UNITS[house.linePressure].symbol} line`];
+  return [null, 'by feel'];
+}
+
+interface ValueProps {
+  field: Field;
+  name: string;
+  figure?: string | null;
+  word?: string;
+  unit: string;
+  open: Field | null;
+  onOpen: (field: Field) => void;
+  children: ReactNode;
+}
+
+function Value({ field, name, figure, word, unit, open, onOpen, children }: ValueProps) {
+  return (
     <button
       type="button"
       onClick={() => onOpen(field)}
       aria-expanded={open === field}
-      aria-label={label}
-      className={`border-b-4 pr-4 pb-1 text-left ${open === field ? 'border-teal' : 'border-transparent hover:border-line'}`}
+      aria-label={`${name}, why`}
+      className={`border-b-4 pb-1 text-left ${open === field ? 'border-teal' : 'border-transparent hover:border-line'}`}
     >
-      <span className="figure block leading-none font-semibold whitespace-nowrap" style={{ fontSize: 58 }}>
-        {text}
+      <span className="block leading-none font-semibold whitespace-nowrap" style={{ fontSize: 58 }}>
+        {figure ? <span className="figure">{figure}</span> : word}
+        <span className="text-2xl font-normal"> {unit}</span>
       </span>
-      <span className="label block pt-1 whitespace-nowrap">{below}</span>
+      <span className="label block pt-1.5 whitespace-nowrap">{children}</span>
     </button>
-  );
-  const small = (text: string) => <span className="text-2xl font-normal"> {text}</span>;
-  const [figure, after] =
-    setting.gauge === 'dial'
-      ? [setting.reading.toFixed(1), 'dial']
-      : setting.gauge === 'air'
-        ? [formatFigure(setting.lineKPa, house.linePressure), `${UNITS[house.linePressure].symbol} line`]
-        : [pressure.band, ''];
-  return (
-    <div className="flex flex-wrap items-start justify-between gap-x-6 gap-y-2">
-      <div className="flex flex-wrap gap-x-6 gap-y-2">
-        {value(
-          'temperature',
-          <>
-            {formatFigure(setC, unit)}
-            {small(UNITS[unit].symbol)}
-          </>,
-          `${formatQuantity(setC, other)} · surface ${formatQuantity(setC + card.window.offsetK, unit)}`,
-          `Temperature ${formatQuantity(setC, unit)}, why`,
-        )}
-        {value(
-          'time',
-          <>
-            {timeS < 60 ? timeS : formatDuration(timeS)}
-            {timeS < 60 ? small('s') : null}
-          </>,
-          'under heat',
-          `Time ${formatDuration(timeS)}, why`,
-        )}
-        {value(
-          'pressure',
-          <>
-            {figure}
-            {after && small(after)}
-          </>,
-          `${pressure.band}${setting.sure === 'measured' ? '' : `, ${setting.sure}`} · ${formatForHouse('contactPressure', pressure.contactKPa, house)} of contact`,
-          `Pressure ${phraseText(pressureWords(card.of.pressName, pressure), house)}, why`,
-        )}
-        {value('peel', peel, cover ? 'cover over the print' : 'no cover over the print', `Peel ${peel}, why`)}
-      </div>
-      <Lamp state={lamp.state} cautions={cares} size={34} className="pt-2 text-2xl" />
-    </div>
   );
 }

@@ -127,7 +127,7 @@ export function LineEditor({ start, isNew, shelf, presses, house, fault, onSave,
             detail: `${one.colour}, ${shelf.fabrics.find((f) => f.id === one.fabricId)?.name ?? ''}`,
           }))}
         />
-        <p className="label min-h-5">{fabric ? describeComposition(fabric.composition) : ''}</p>
+        <p className="label min-h-6 pt-0.5">{fabric ? describeComposition(fabric.composition) : ''}</p>
       </div>
       <div className="col-span-2">
         <ChoiceField
@@ -149,7 +149,7 @@ export function LineEditor({ start, isNew, shelf, presses, house, fault, onSave,
           problem={faults.productId}
           items={shelf.products.map((one) => ({ id: one.id, name: one.name, detail: `${FAMILIES[one.familyId].name}, ${one.maker}` }))}
         />
-        <p className="label min-h-5">{product ? `${FAMILIES[product.familyId].name}, peel ${product.peel}` : ''}</p>
+        <p className="label min-h-6 pt-0.5">{product ? `${FAMILIES[product.familyId].name}, peel ${product.peel}` : ''}</p>
       </div>
       <div className="col-span-2">
         <ChoiceField

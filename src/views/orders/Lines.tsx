@@ -58,7 +58,7 @@ function LinesOf({ orderId, lineId }: { orderId: string; lineId: string | null }
           </a>
         )}
       </OrderHead>
-      <div className="grid min-h-[60vh] grid-cols-[17rem_1fr]">
+      <div className="grid min-h-[calc(100vh-11.5rem)] grid-cols-[17rem_1fr]">
         <LineList
           state={data}
           current={isNew ? null : (known?.id ?? null)}

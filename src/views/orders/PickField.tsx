@@ -31,7 +31,7 @@ export function PickField({
       isInvalid={Boolean(problem)}
       className="block"
     >
-      <Label className="label block">{label}</Label>
+      <Label className="label mb-1 block">{label}</Label>
       <div className="relative">
         <Input className="entry pr-12" autoFocus={autoFocus} />
         <Button className="absolute inset-y-0 right-0 w-12 text-soft" aria-label={`Show ${label.toLowerCase()}`}>

@@ -1,11 +1,12 @@
 /** What a press really delivers, drawn over what it shows: the line of its surface with its spread, against the true one. */
 import { deliveredBand, type Press } from '../../core/press';
-import { formatForHouse } from '../../core/units';
+import { formatForHouse, toInside } from '../../core/units';
 import { useUnits } from '../../ui/house';
 import { axisTicks, onAxis, rampColour } from '../../ui/ramp';
 import { useWidth } from '../../ui/useWidth';
 
-const SETTINGS_C = [120, 140, 160, 180, 200];
+/** Round settings to draw, °C, by the unit the house reads. */
+const SETTINGS_C = { C: [120, 140, 160, 180, 200], F: [250, 300, 350, 400].map((f) => toInside(f, 'F')) };
 const ROW = 26;
 const LEFT = 96;
 
@@ -13,7 +14,7 @@ export function DeliveredDrawing({ press }: { press: Press }) {
   const [ref, width] = useWidth<HTMLDivElement>();
   const house = useUnits();
   const x = (tempC: number) => LEFT + onAxis(tempC) * (width - LEFT - 16);
-  const rows = SETTINGS_C.filter((set) => set >= press.set.minC && set <= press.set.maxC);
+  const rows = SETTINGS_C[house.temperature].filter((set) => set >= press.set.minC && set <= press.set.maxC);
   const height = 36 + rows.length * ROW;
   const words = press.calibration
     ? `${press.name} runs ${formatForHouse('temperatureDifference', Math.abs(press.calibration.offsetK), house, 0)} ${press.calibration.offsetK < 0 ? 'under' : 'over'} what it shows, give or take ${formatForHouse('temperatureDifference', press.calibration.spreadK, house, 0)}`

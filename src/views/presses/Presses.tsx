@@ -1,6 +1,8 @@
 /** Presses: how each is set, what it was measured to deliver, how its pressure is read; and changing those facts. */
 import { useState } from 'react';
 import type { Reply } from '../../contract';
+import { pressOffset } from '../../core/press';
+import { formatForHouse } from '../../core/units';
 import { useUnits } from '../../ui/house';
 import { Island, Pending, useRoute } from '../../ui/query';
 import { DeliveredDrawing } from './DeliveredDrawing';
@@ -48,6 +50,7 @@ function PressPage() {
 }
 
 function PressItem({ row: { press }, on, onChoose }: { row: PressRow; on: boolean; onChoose: () => void }) {
+  const house = useUnits();
   return (
     <button
       type="button"
@@ -60,7 +63,9 @@ function PressItem({ row: { press }, on, onChoose }: { row: PressRow; on: boolea
         {press.kind}, set in {press.set.unit === 'F' ? '°F' : '°C'} by {press.set.step}
       </span>
       <span className={press.calibration ? 'label block' : 'block font-semibold text-brick'}>
-        {press.calibration ? `measured ${press.calibration.on}` : 'not measured: ±8 K assumed'}
+        {press.calibration
+          ? `measured ${press.calibration.on}`
+          : `not measured: ±${formatForHouse('temperatureDifference', pressOffset(press).spreadK, house, 0)} assumed`}
       </span>
     </button>
   );

@@ -86,9 +86,9 @@ export function RunScreen({ reply }: { reply: RunReply }) {
                 {cue.verb}
               </span>
               {cue.leftS !== null && (
-                <span className="figure block leading-none font-semibold" style={{ fontSize: 'clamp(64px, 9.5vw, 124px)' }}>
-                  {Math.ceil(cue.leftS)}
-                  <span className="text-4xl font-normal"> s</span>
+                <span className="flex items-baseline gap-3 leading-none font-semibold" style={{ fontSize: 'clamp(64px, 9.5vw, 124px)' }}>
+                  <span className="figure">{Math.ceil(cue.leftS)}</span>
+                  <span className="text-4xl font-normal">s</span>
                 </span>
               )}
             </span>

@@ -15,9 +15,9 @@ export function RunSetValues({ card }: { card: Card }) {
         ? `${formatFigure(setting.lineKPa, house.linePressure)} ${UNITS[house.linePressure].symbol} line`
         : 'by feel';
   const big = (text: string, after: string) => (
-    <span className="figure leading-none font-semibold whitespace-nowrap" style={{ fontSize: 96 }}>
-      {text}
-      <span className="text-3xl font-normal text-night-soft"> {after}</span>
+    <span className="flex items-baseline gap-2 leading-none font-semibold whitespace-nowrap" style={{ fontSize: 96 }}>
+      <span className="figure">{text}</span>
+      <span className="text-3xl font-normal text-night-soft">{after}</span>
     </span>
   );
   return (

@@ -1,7 +1,7 @@
 /** What the shelf knows of one transfer, fabric or blank. */
 import type { ReactNode } from 'react';
 import { type Blank, blendLimits, describeComposition, FAMILIES, type Fabric, FIBRES, nominalOf, type Product } from '../../core/materials';
-import { formatBeside, formatDuration, formatForHouse } from '../../core/units';
+import { formatBeside, formatDuration, formatFigure, formatForHouse, formatQuantity, houseUnit, type UnitId } from '../../core/units';
 import { useUnits } from '../../ui/house';
 
 function Facts({ name, under, facts }: { name: string; under: string; facts: [string, ReactNode][] }) {
@@ -30,6 +30,17 @@ function Temperature({ tempC }: { tempC: number }) {
   );
 }
 
+function TemperatureRange({ low, high }: { low: number; high: number }) {
+  const house = useUnits();
+  const { first, beside } = houseUnit('temperature', house);
+  const range = (unit: UnitId) => `${formatFigure(low, unit)} to ${formatQuantity(high, unit)}`;
+  return (
+    <span className="figure">
+      {range(first)} {beside && <span className="label">{range(beside)}</span>}
+    </span>
+  );
+}
+
 export function ProductDetail({ product }: { product: Product }) {
   const { press } = product;
   const mirror = product.mirroredBySupplier
@@ -42,12 +53,7 @@ export function ProductDetail({ product }: { product: Product }) {
       name={product.name}
       under={`${FAMILIES[product.familyId].name}, ${product.maker}`}
       facts={[
-        [
-          'At the surface',
-          <>
-            <Temperature tempC={press.tempC.min} /> to <Temperature tempC={press.tempC.max} />
-          </>,
-        ],
+        ['At the surface', <TemperatureRange key="range" low={press.tempC.min} high={press.tempC.max} />],
         [
           'Nominal',
           <>

@@ -5,7 +5,7 @@ import { useUnits } from '../../ui/house';
 import { Island, Pending, useRoute } from '../../ui/query';
 import { AxisHead, AxisRow } from './AxisRow';
 import { BlankDetail, FabricDetail, ProductDetail } from './Details';
-import { fabricMark, productMark } from './marks';
+import { byMark, byWindow, fabricMark, productMark } from './marks';
 
 export function Shelf() {
   return (
@@ -31,7 +31,7 @@ function ShelfPage() {
       ) : (
         <div className="grid grid-cols-[1fr_22rem] gap-8">
           <ShelfLists shelf={data} chosen={chosen} onChoose={setChosen} />
-          <Detail shelf={data} id={chosen ?? data.products[0]?.id ?? null} />
+          <Detail shelf={data} id={chosen ?? byWindow(data.products)[0]?.id ?? null} />
         </div>
       )}
     </div>
@@ -40,12 +40,12 @@ function ShelfPage() {
 
 function ShelfLists({ shelf, chosen, onChoose }: { shelf: ShelfReply; chosen: string | null; onChoose: (id: string) => void }) {
   const { unit } = useAxisUnit();
-  const on = chosen ?? shelf.products[0]?.id;
+  const on = chosen ?? byWindow(shelf.products)[0]?.id;
   return (
     <div>
       <AxisHead unit={unit} />
       <h2 className="rule-bottom pb-1">Transfers, by the window of their sheet</h2>
-      {shelf.products.map((product) => (
+      {byWindow(shelf.products).map((product) => (
         <AxisRow
           key={product.id}
           name={product.name}
@@ -57,7 +57,7 @@ function ShelfLists({ shelf, chosen, onChoose }: { shelf: ShelfReply; chosen: st
         />
       ))}
       <h2 className="rule-bottom pt-5 pb-1">Fabrics, by what their weakest fibre bears for 15 s</h2>
-      {shelf.fabrics.map((fabric) => (
+      {byMark(shelf.fabrics).map((fabric) => (
         <AxisRow
           key={fabric.id}
           name={fabric.name}

@@ -14,3 +14,10 @@ export function fabricMark(fabric: Fabric | undefined, blank?: Blank): Mark {
   const { mark, damage } = blendLimits(fabric.composition);
   return { kind: 'walls', markC: mark.limitC, damageC: damage.limitC, tested: false };
 }
+
+/** Coolest window first, so that the shelf reads along the axis. */
+export const byWindow = (products: readonly Product[]): Product[] => [...products].sort((a, b) => a.press.tempC.min - b.press.tempC.min);
+
+/** Most heat-shy first. */
+export const byMark = (fabrics: readonly Fabric[]): Fabric[] =>
+  [...fabrics].sort((a, b) => blendLimits(a.composition).mark.limitC - blendLimits(b.composition).mark.limitC);

@@ -45,7 +45,7 @@ function RailBar() {
   }, [data]);
   return (
     <aside
-      className="fixed inset-x-0 bottom-0 z-10 flex h-14 items-stretch gap-0 border-t-2 border-ink bg-sheet text-[0.95rem]"
+      className="fixed inset-x-0 bottom-0 z-10 flex h-14 items-stretch gap-0 border-t-2 border-ink bg-sheet text-[0.95rem] text-ink"
       aria-label="Rail"
     >
       {away ? (
@@ -71,14 +71,13 @@ function RailBar() {
   );
 }
 
-const STATE_WORDS = { free: 'free', 'in use': 'in use', closed: 'closed' } as const;
-
 function PressToken({ press }: { press: RailReply['presses'][number] }) {
   return (
     <li className="flex flex-col justify-center border-r border-line px-4 leading-tight whitespace-nowrap">
       <span>{press.name}</span>
-      <span className="figure text-soft">
-        {press.setC === null ? STATE_WORDS[press.state] : `${formatQuantity(press.setC, press.unit)} ${STATE_WORDS[press.state]}`}
+      <span className="text-soft">
+        {press.setC !== null && <span className="figure">{formatQuantity(press.setC, press.unit)} </span>}
+        {press.state}
       </span>
     </li>
   );
