@@ -1,5 +1,5 @@
 /** A field for a quantity: takes either system, shows both, asks when a bare figure only makes sense in the other unit. */
-import { useEffect, useId, useState } from 'react';
+import { useEffect, useId, useRef, useState } from 'react';
 import {
   formatBeside,
   formatFigure,
@@ -35,23 +35,38 @@ type Note =
 
 export function QuantityField({ label, kind, value, unit, house, onChange, decimals, problem, name, ...limits }: QuantityFieldProps) {
   const id = useId();
+  const input = useRef<HTMLInputElement>(null);
   const shown = value === null ? '' : formatFigure(value, unit, decimals).replace('−', '-');
   const [text, setText] = useState(shown);
   const [note, setNote] = useState<Note>(null);
-  useEffect(() => setText(shown), [shown]);
+  // what is being typed is never rewritten under the hand
+  useEffect(() => {
+    if (document.activeElement !== input.current) setText(shown);
+  }, [shown]);
 
+  /** A field that cannot be read keeps its form from being sent with an older value. */
+  const say = (next: Note) => {
+    setNote(next);
+    input.current?.setCustomValidity(next?.message ?? '');
+  };
   const take = (inside: number) => {
-    setNote(null);
+    say(null);
     setText(formatFigure(inside, unit, decimals).replace('−', '-'));
     onChange(inside);
   };
+  const type = (typed: string) => {
+    setText(typed);
+    const parsed = parseQuantity(kind, typed, { unit, ...limits });
+    input.current?.setCustomValidity('');
+    if (parsed.state === 'ok') onChange(parsed.value);
+  };
   const read = (typed: string) => {
-    if (typed.trim() === shown) return setNote(null);
+    if (typed.trim() === shown) return say(null);
     const parsed = parseQuantity(kind, typed, { unit, ...limits });
     if (parsed.state === 'ok') return take(parsed.value);
-    if (parsed.state === 'bad') return setNote({ kind: 'bad', message: parsed.message });
+    if (parsed.state === 'bad') return say({ kind: 'bad', message: parsed.message });
     const choice = (c: { value: number; unit: UnitId }) => ({ ...c, typed: formatQuantity(c.value, c.unit, decimals) });
-    setNote({ kind: 'ask', message: parsed.message, choices: [choice(parsed.instead), choice(parsed.typed)] });
+    say({ kind: 'ask', message: parsed.message, choices: [choice(parsed.instead), choice(parsed.typed)] });
   };
   const message = note?.kind === 'bad' ? note.message : problem;
   return (
@@ -61,6 +76,7 @@ export function QuantityField({ label, kind, value, unit, house, onChange, decim
       </label>
       <div className="relative">
         <input
+          ref={input}
           id={id}
           name={name}
           className="entry figure pr-20"
@@ -68,7 +84,7 @@ export function QuantityField({ label, kind, value, unit, house, onChange, decim
           value={text}
           aria-invalid={message ? true : undefined}
           aria-describedby={`${id}-note`}
-          onChange={(event) => setText(event.target.value)}
+          onChange={(event) => type(event.target.value)}
           onBlur={(event) => read(event.target.value)}
           onKeyDown={(event) => event.key === 'Enter' && read(event.currentTarget.value)}
         />
@@ -92,7 +108,7 @@ export function QuantityField({ label, kind, value, unit, house, onChange, decim
                 className="act act-quiet underline"
                 onClick={() =>
                   kind === 'temperature' && limits.max !== undefined && choice.value > limits.max
-                    ? setNote({ kind: 'bad', message: `${choice.typed} is over what this takes.` })
+                    ? say({ kind: 'bad', message: `${choice.typed} is over what this takes.` })
                     : take(choice.value)
                 }
               >

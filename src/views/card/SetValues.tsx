@@ -1,7 +1,7 @@
 /** The set values, which are the page: large, in the press's own terms; touching one unfolds its reasons. */
 import type { ReactNode } from 'react';
-import { type Card, type Field, type Lamp as LampValue, marginsAt, pressureWords, smallestMargin } from '../../core/card';
-import { formatDuration, formatFigure, formatForHouse, formatQuantity, type HouseUnits, phraseText, UNITS } from '../../core/units';
+import { type Card, type Field, type Lamp as LampValue, marginsAt, smallestMargin } from '../../core/card';
+import { formatDuration, formatFigure, formatForHouse, formatQuantity, type HouseUnits, UNITS } from '../../core/units';
 import { Lamp } from '../../ui/Lamp';
 
 interface SetValuesProps {
@@ -24,36 +24,18 @@ export function SetValues({ card, setC, house, lamp, open, onOpen }: SetValuesPr
     <div className="flex flex-wrap items-start justify-between gap-x-6 gap-y-2">
       {/* on Hold nobody should set these: they stand back */}
       <div className={`flex flex-wrap gap-x-7 gap-y-2 ${lamp.state === 'hold' ? 'text-[#75818a]' : ''}`}>
-        <Value
-          {...value}
-          field="temperature"
-          name={`Temperature ${formatQuantity(setC, unit)}`}
-          figure={formatFigure(setC, unit)}
-          unit={UNITS[unit].symbol}
-        >
+        <Value {...value} field="temperature" name="Temperature" figure={formatFigure(setC, unit)} unit={UNITS[unit].symbol}>
           {formatQuantity(setC, unit === 'F' ? 'C' : 'F')} · surface {formatQuantity(setC + card.window.offsetK, unit)}
         </Value>
-        <Value
-          {...value}
-          field="time"
-          name={`Time ${formatDuration(timeS)}`}
-          figure={formatDuration(timeS).replace(' s', '')}
-          unit={timeS < 60 ? 's' : ''}
-        >
+        <Value {...value} field="time" name="Time" figure={formatDuration(timeS).replace(' s', '')} unit={timeS < 60 ? 's' : ''}>
           under heat
         </Value>
-        <Value
-          {...value}
-          field="pressure"
-          name={`Pressure ${phraseText(pressureWords(card.of.pressName, pressure), house)}`}
-          figure={gauge}
-          unit={gaugeUnit}
-        >
+        <Value {...value} field="pressure" name="Pressure" figure={gauge} unit={gaugeUnit}>
           {pressure.band}
           {pressure.setting.sure === 'measured' ? '' : `, ${pressure.setting.sure}`} ·{' '}
           {formatForHouse('contactPressure', pressure.contactKPa, house)} of contact
         </Value>
-        <Value {...value} field="peel" name={`Peel ${peel}`} word={peel} unit="peel">
+        <Value {...value} field="peel" name="Peel" word={peel} unit="peel">
           {cover ? 'cover over the print' : 'no cover over the print'}
         </Value>
       </div>
@@ -94,9 +76,9 @@ function Value({ field, name, figure, word, unit, open, onOpen, children }: Valu
       type="button"
       onClick={() => onOpen(field)}
       aria-expanded={open === field}
-      aria-label={`${name}, why`}
       className={`border-b-4 pb-1 text-left ${open === field ? 'border-teal' : 'border-transparent hover:border-line'}`}
     >
+      <span className="sr-only">{name}: </span>
       <span className="block leading-none font-semibold whitespace-nowrap" style={{ fontSize: 58 }}>
         {figure ? <span className="figure">{figure}</span> : word}
         <span className="text-2xl font-normal"> {unit}</span>

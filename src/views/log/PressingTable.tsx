@@ -60,10 +60,13 @@ export function PressingTable({ pressings, withOrder }: { pressings: Logged[]; w
                   type="button"
                   className="act act-quiet"
                   aria-expanded={open === p.id}
-                  aria-label={`What was done with piece ${p.piece} of ${p.orderName}`}
                   onClick={() => setOpen(open === p.id ? null : p.id)}
                 >
                   {open === p.id ? 'Less' : 'More'}
+                  <span className="sr-only">
+                    {' '}
+                    about piece {p.piece} of {p.orderName}
+                  </span>
                 </button>
               </td>
             </tr>

@@ -99,13 +99,8 @@ function OrderList() {
               <span className="label block">{isoDayText(row.due)}</span>
             </span>
             <Lamp state={row.lamp} cautions={row.cautions} />
-            <button
-              type="button"
-              className="act act-quiet"
-              onClick={() => void remove(row.orderId, row.name)}
-              aria-label={`Take ${row.name} off the bench`}
-            >
-              Take off
+            <button type="button" className="act act-quiet" onClick={() => void remove(row.orderId, row.name)}>
+              Take off <span className="sr-only">{row.name}</span>
             </button>
           </li>
         ))}

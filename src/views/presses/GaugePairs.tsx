@@ -67,13 +67,8 @@ export function GaugePairs({ gauge, house, onChange, problem }: GaugePairsProps)
               onChange={(v) => v !== null && change(i, { contactKPa: v })}
               max={200}
             />
-            <button
-              type="button"
-              className="act act-quiet mt-5"
-              aria-label={`Remove pair ${i + 1}`}
-              onClick={() => setPairs(pairs.filter((_, k) => k !== i))}
-            >
-              Remove
+            <button type="button" className="act act-quiet mt-5" onClick={() => setPairs(pairs.filter((_, k) => k !== i))}>
+              Remove <span className="sr-only">pair {i + 1}</span>
             </button>
           </div>
         ))}

@@ -1,5 +1,5 @@
 /** The run on the screen: the cue, its clock, the set values, what comes next, and the keys. */
-import { useEffect, useRef, useState } from 'react';
+import { useLayoutEffect, useRef, useState } from 'react';
 import type { RunReply } from '../../contract';
 import { cueOf, standing } from '../../core/run';
 import { useServerNow } from '../../ui/clock';
@@ -74,13 +74,7 @@ export function RunScreen({ reply }: { reply: RunReply }) {
         />
       ) : (
         <>
-          <button
-            type="button"
-            onClick={act}
-            disabled={done}
-            className="block flex-1 border-0 bg-transparent py-2 text-left text-white"
-            aria-label={cue.act ? `${cue.verb}. Press when done` : cue.verb}
-          >
+          <button type="button" onClick={act} disabled={done} className="block flex-1 border-0 bg-transparent py-2 text-left text-white">
             <span className="flex flex-wrap items-end justify-between gap-x-8">
               <span className="block leading-none font-bold" style={{ fontSize: 'clamp(64px, 9.5vw, 124px)' }}>
                 {cue.verb}
@@ -131,7 +125,8 @@ type Acts = Record<'act' | 'early' | 'layBack' | 'spoil' | 'undo' | 'stop', () =
 
 /** Space and Enter advance; single letters do the rest. A held key is one press. */
 function useKeys(on: Acts, quiet: boolean): void {
-  useEffect(() => {
+  // before paint, so that no key is ever judged by the cue before the one that is seen
+  useLayoutEffect(() => {
     if (quiet) return undefined;
     const keys: Record<string, () => unknown> = { ' ': on.act, Enter: on.act, o: on.early, l: on.layBack, x: on.spoil, u: on.undo };
     const onKey = (event: KeyboardEvent) => {

@@ -4,8 +4,8 @@ import type { RunReply } from '../../contract';
 import { apply, type Counts, countsOf, type RunEvent, type RunPlan, type RunState, replay } from '../../core/run';
 import { heardServer, serverNow } from '../../ui/clock';
 import { newId } from '../../ui/newId';
-import { queries, refresh } from '../../ui/query';
-import { post, useWaiting } from './outbox';
+import { refresh } from '../../ui/query';
+import { heardEvents, post, useBox } from './outbox';
 
 /** What happens, without its id and instant. */
 export type Fact = RunEvent extends infer E ? (E extends RunEvent ? Omit<E, 'id' | 'at'> : never) : never;
@@ -25,11 +25,19 @@ export interface LiveRun {
 /** Applies events here at once; the outbox sees to the server. Another device's events come in with every fresh reply. */
 export function useRun(reply: RunReply): LiveRun {
   const runId = reply.run.id;
-  const waiting = useWaiting(runId);
+  const box = useBox(runId);
   const [refusal, setRefusal] = useState<string | null>(null);
-  useEffect(() => heardServer(reply.now), [reply]);
+  useEffect(() => {
+    heardServer(reply.now);
+    heardEvents(runId, reply.events);
+  }, [reply, runId]);
   const plan: RunPlan = { pieces: reply.run.pieces, stages: reply.card.stages };
-  const events = [...reply.events, ...waiting.filter((event) => !reply.events.some((known) => known.id === event.id))];
+  const confirmed = box.confirmed.length >= reply.events.length ? box.confirmed : reply.events;
+  const events = [...confirmed, ...box.waiting.filter((event) => !confirmed.some((known) => known.id === event.id))];
+  const refused = (words: string) => {
+    setRefusal(words);
+    void refresh('run');
+  };
   const happen = (fact: Fact) => {
     const event = { ...fact, id: newId(), at: serverNow() } as RunEvent;
     const applied = apply(plan, reply.run.startedAt, events, event);
@@ -38,17 +46,8 @@ export function useRun(reply: RunReply): LiveRun {
       return;
     }
     setRefusal(null);
-    post(runId, event, {
-      saved: (fresh) => {
-        queries.setQueryData(['run', { params: { id: runId } }], fresh);
-        void refresh('order', 'bench', 'pressings');
-      },
-      refused: (words) => {
-        setRefusal(words);
-        void refresh('run');
-      },
-    });
+    post(runId, event, refused, () => void refresh('order', 'bench', 'pressings'));
   };
   const state = replay(plan, reply.run.startedAt, events);
-  return { plan, state, counts: countsOf(plan, state), events, waiting: waiting.length, refusal, happen };
+  return { plan, state, counts: countsOf(plan, state), events, waiting: box.waiting.length, refusal, happen };
 }

@@ -1,0 +1,62 @@
+/** Every page, in its main states, under axe: nothing serious. */
+
+import type { Page } from '@playwright/test';
+import axe from 'axe-core';
+import { expect, test } from './shop';
+
+async function look(page: Page) {
+  await page.evaluate(axe.source);
+  const found = await page.evaluate(() => (window as unknown as { axe: typeof axe }).axe.run(document, { resultTypes: ['violations'] }));
+  return found.violations
+    .filter((v) => v.impact === 'serious' || v.impact === 'critical')
+    .map((v) => `${v.id}: ${v.nodes.map((n) => n.target.join(' ')).join(', ')}`);
+}
+
+const PAGES: [string, string, string][] = [
+  ['bench', '/', 'orders on the bench'],
+  ['orders', '/orders', 'New order'],
+  ['lines', '/orders/order-guide-tees?line=line-guide-m', 'This line'],
+  ['a new line', '/orders/order-guide-tees?line=new', 'A new line'],
+  ['card, Clear', '/orders/order-guide-tees/card', 'By hand, in this order'],
+  ['card, Care', '/orders/order-hoodies/card', 'By hand, in this order'],
+  ['card, Hold', '/orders/order-members/card', 'Ways out'],
+  ['nothing runs', '/orders/order-members/run', 'Nothing is being pressed'],
+  ['record', '/orders/order-guide-tees/record', 'Guide tees'],
+  ['presses', '/presses', 'Presses'],
+  ['shelf', '/shelf', 'Shelf'],
+  ['log', '/log', 'Log'],
+  ['house', '/house', 'House'],
+  ['no such page', '/attic', 'There is no such page'],
+];
+
+test('every page', async ({ page }) => {
+  test.setTimeout(120_000);
+  const found: Record<string, string[]> = {};
+  for (const [name, path, heading] of PAGES) {
+    await page.goto(path);
+    await expect(page.getByRole('heading', { name: heading }).first()).toBeVisible();
+    await page.locator('aside').getByText('Old clamshell').waitFor();
+    const violations = await look(page);
+    if (violations.length > 0) found[name] = violations;
+  }
+  expect(found).toEqual({});
+});
+
+test('run, from load to the spoiled choice, and reasons unfolded', async ({ page }) => {
+  await page.goto('/orders/order-guide-tees/card');
+  await page.getByRole('button', { name: /^Temperature/ }).click();
+  expect(await look(page)).toEqual([]);
+  await page.getByRole('button', { name: 'Start pressing' }).click();
+  await page.getByRole('button', { name: /^Load/ }).waitFor();
+  expect(await look(page)).toEqual([]);
+  await page.keyboard.press('Space');
+  await page.waitForTimeout(700);
+  await page.keyboard.press('Space');
+  await page.getByRole('button', { name: /^Pressing/ }).waitFor();
+  expect(await look(page)).toEqual([]);
+  await page.keyboard.press('o');
+  await page.getByRole('button', { name: /^Place/ }).waitFor();
+  await page.keyboard.press('x');
+  await expect(page.getByText('Spoiled, because')).toBeVisible();
+  expect(await look(page)).toEqual([]);
+});

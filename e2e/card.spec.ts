@@ -1,0 +1,63 @@
+/** The card under the hand: a Hold and its way out, the handle by key and by drag, undo on the rail. */
+import { expect, test } from './shop';
+
+test('a Hold is settled by its first way out, and undo brings it back', async ({ page }) => {
+  await page.goto('/');
+  await page.getByRole('listitem').filter({ hasText: 'Members’ evening tees' }).getByRole('link', { name: 'Find a way out' }).click();
+  const lamp = (state: string) =>
+    expect(page.getByRole('article', { name: 'Card' }).locator(`[data-lamp="${state}"]`).first()).toBeVisible();
+  await lamp('hold');
+  await expect(page.getByRole('button', { name: 'Start pressing' })).toHaveCount(0);
+  await expect(page.getByText(/goes past its mark limit/)).toBeVisible();
+  await page.getByRole('button', { name: 'Take it' }).first().click();
+  await lamp('clear');
+  await expect(page.getByRole('button', { name: 'Start pressing' })).toBeVisible();
+  await page.keyboard.press('Control+z');
+  await lamp('hold');
+});
+
+test('the handle moves by arrow key and by drag; the lamp follows; what is kept is judged by the server alike', async ({ page }) => {
+  await page.goto('/orders/order-crew-tees/card');
+  const handle = page.getByRole('slider', { name: 'Set value' });
+  const card = page.getByRole('article', { name: 'Card' });
+  const first = (await handle.getAttribute('aria-valuetext')) ?? '';
+  await handle.focus();
+  for (let i = 0; i < 12; i++) await page.keyboard.press('ArrowRight');
+  await expect(card.locator('[data-lamp]').first()).toHaveAttribute('data-lamp', 'hold');
+  await page.getByRole('button', { name: 'Put the handle back' }).click();
+  await expect(handle).toHaveAttribute('aria-valuetext', first);
+
+  const box = await handle.boundingBox();
+  if (!box) throw new Error('the handle is nowhere');
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(box.x + box.width / 2 + 22, box.y + box.height / 2, { steps: 8 });
+  await page.mouse.up();
+  await expect(handle).not.toHaveAttribute('aria-valuetext', first);
+  const dragged = (await handle.getAttribute('aria-valuetext')) ?? '';
+  const state = await card.locator('[data-lamp]').first().getAttribute('data-lamp');
+  await page.getByRole('button', { name: 'Keep this set value' }).click();
+  await expect(page.getByText('Set by hand.')).toBeVisible();
+  await expect(handle).toHaveAttribute('aria-valuetext', dragged);
+  await expect(card.locator('[data-lamp]').first()).toHaveAttribute('data-lamp', state ?? '');
+  await page.getByRole('button', { name: 'Let the card choose again' }).click();
+  await expect(handle).toHaveAttribute('aria-valuetext', first);
+});
+
+test('two people change one order: the second is told, and what they typed stays', async ({ page, request }) => {
+  await page.goto('/orders/order-hoodies?line=line-hoodie-l');
+  const pieces = page.getByLabel('Pieces');
+  await expect(pieces).toHaveValue('4');
+  const reply = await request.get('/api/v1/orders/order-hoodies');
+  const { order, version } = await reply.json();
+  await pieces.fill('6');
+  await request.put('/api/v1/orders/order-hoodies', {
+    data: { ...order, note: 'ring before coming' },
+    headers: { 'if-match': `"${version}"` },
+  });
+  // the page has not yet heard of it
+  await page.route('**/api/v1/orders/order-hoodies', (route) => (route.request().method() === 'GET' ? route.abort() : route.continue()));
+  await page.getByRole('button', { name: 'Save the line' }).click();
+  await expect(page.getByRole('alert')).toContainText('changed somewhere else');
+  await expect(pieces).toHaveValue('6');
+});

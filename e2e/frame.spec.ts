@@ -1,0 +1,57 @@
+/** The frame: one document for the whole visit, the rail that lives through it, and a server that goes away and comes back. */
+import { expect, test } from './shop';
+
+test('going from page to page keeps the document and the rail', async ({ page }) => {
+  await page.goto('/');
+  await page.getByText('Old clamshell').waitFor();
+  await page.evaluate(() => {
+    (window as unknown as { mark: string }).mark = 'same document';
+    document.querySelector('aside[aria-label="Rail"]')?.setAttribute('data-mark', 'same rail');
+  });
+  for (const [key, heading] of [
+    ['2', 'New order'],
+    ['3', 'Presses'],
+    ['4', 'Shelf'],
+    ['6', 'Log'],
+    ['7', 'House'],
+    ['1', 'on the bench'],
+  ] as const) {
+    await page.keyboard.press('Escape');
+    await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
+    await page.keyboard.press(key);
+    await expect(page.getByRole('heading', { name: heading }).first()).toBeVisible();
+  }
+  expect(await page.evaluate(() => (window as unknown as { mark?: string }).mark)).toBe('same document');
+  await expect(page.locator('aside[aria-label="Rail"]')).toHaveAttribute('data-mark', 'same rail');
+});
+
+test('with the server away a click holds the page and says so; it goes on by itself; a run keeps what was done meanwhile', async ({
+  page,
+  shop,
+}) => {
+  await page.goto('/orders/order-crew-tees/card');
+  await page.getByRole('button', { name: 'Start pressing' }).click();
+  await page.getByRole('button', { name: /^Load/ }).waitFor();
+  await shop.kill();
+  await page.keyboard.press('Space');
+  await expect(page.getByRole('button', { name: /^Close to pre-press/ })).toBeVisible();
+  await expect(page.getByText('The app’s server does not answer.')).toBeVisible();
+  await page.getByRole('link', { name: '6 Log' }).click();
+  await page.waitForTimeout(1500);
+  await expect(page.getByRole('button', { name: /^Close to pre-press/ })).toBeVisible();
+  await shop.start();
+  await expect(page.getByRole('heading', { name: 'Log' })).toBeVisible({ timeout: 15_000 });
+  await expect(page.getByText('The app’s server does not answer.')).toHaveCount(0);
+  const rail = await (await page.request.get('/api/v1/rail')).json();
+  expect(rail.runs).toMatchObject([{ orderId: 'order-crew-tees', verb: 'Close to pre-press' }]);
+  await page.getByRole('link', { name: /Dome crew tees, M piece 1/ }).click();
+  await page.getByRole('button', { name: 'Stop the run here' }).click();
+  await expect(page.getByRole('button', { name: /^Stopped/ })).toBeVisible();
+});
+
+test('an unknown page and an unknown order say so', async ({ page }) => {
+  await page.goto('/attic');
+  await expect(page.getByRole('heading', { name: 'There is no such page.' })).toBeVisible();
+  await page.goto('/orders/order-of-the-bath/card');
+  await expect(page.getByRole('alert')).toContainText('There is no order with the id “order-of-the-bath”');
+});

@@ -1,0 +1,101 @@
+/** A server of its own for each journey: the built app on a free port, with a fresh demo shop in a throwaway database. */
+import { type ChildProcess, spawn } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { createServer } from 'node:net';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { test as base, expect } from '@playwright/test';
+
+const START = "import('./scripts/serve.mjs').then((s) => s.serve())";
+
+function freePort(): Promise<number> {
+  return new Promise((done, fail) => {
+    const probe = createServer();
+    probe.once('error', fail);
+    probe.listen(0, '127.0.0.1', () => {
+      const address = probe.address();
+      probe.close(() => done(typeof address === 'object' && address ? address.port : 0));
+    });
+  });
+}
+
+/** A running shop that can be killed and started again on the same port and file. */
+export class Shop {
+  readonly folder = mkdtempSync(join(tmpdir(), 'beacon-journey-'));
+  readonly database = join(this.folder, 'shop.sqlite');
+  private child: ChildProcess | null = null;
+  private constructor(readonly port: number) {}
+
+  static async open(): Promise<Shop> {
+    const shop = new Shop(await freePort());
+    await shop.start();
+    return shop;
+  }
+
+  get address(): string {
+    return `http://127.0.0.1:${this.port}`;
+  }
+
+  async start(): Promise<void> {
+    const env = {
+      ...process.env,
+      PORT: String(this.port),
+      HOST: '127.0.0.1',
+      TIDY_BEACON_DB: this.database,
+      TIDY_BEACON_DEMO: join(process.cwd(), 'demo'),
+      TIDY_BEACON_LOG: 'error',
+    };
+    const child = spawn(process.execPath, ['-e', START], { env, stdio: ['ignore', 'pipe', 'pipe'] });
+    this.child = child;
+    await new Promise<void>((done, fail) => {
+      let said = '';
+      const hear = (chunk: Buffer) => {
+        said += chunk.toString();
+        if (said.includes('Tidy Beacon is at')) done();
+      };
+      child.stdout?.on('data', hear);
+      child.stderr?.on('data', hear);
+      child.once('exit', (code) => fail(new Error(`the server stopped with ${code}: ${said}`)));
+    });
+  }
+
+  /** Ends the server at once, as a power cut would. */
+  async kill(): Promise<void> {
+    const { child } = this;
+    this.child = null;
+    if (!child || child.exitCode !== null) return;
+    const gone = new Promise((done) => child.once('exit', done));
+    child.kill('SIGKILL');
+    await gone;
+  }
+
+  async close(): Promise<void> {
+    await this.kill();
+    rmSync(this.folder, { recursive: true, force: true });
+  }
+}
+
+/** `shop` is one server for the journey; the page starts at its address, and nothing the page logs as an error goes unseen. */
+export const test = base.extend<{ quiet: undefined; shop: Shop }>({
+  // biome-ignore lint/correctness/noEmptyPattern: the runner wants a pattern here
+  shop: async ({}, use) => {
+    const shop = await Shop.open();
+    await use(shop);
+    await shop.close();
+  },
+  baseURL: async ({ shop }, use) => use(shop.address),
+  quiet: [
+    async ({ page }, use, info) => {
+      const errors: string[] = [];
+      page.on('pageerror', (error) => errors.push(error.message));
+      page.on(
+        'console',
+        (message) => message.type() === 'error' && !/Failed to load resource|ERR_/.test(message.text()) && errors.push(message.text()),
+      );
+      await use(undefined);
+      if (!info.annotations.some((a) => a.type === 'errors expected')) expect(errors).toEqual([]);
+    },
+    { auto: true },
+  ],
+});
+export { expect };
