@@ -6,9 +6,18 @@ const PURE_PACKAGES = ['zod', 'csv-stringify'];
 
 const layer = (name, from, to) => ({ name, severity: 'error', from: { path: from }, to: { path: to } });
 const upward = CORE.slice(0, -1).map((folders, i) =>
-  layer(`core-${folders.join('-')}-looks-down`, `^src/core/(${folders.join('|')})/`, `^src/core/(${CORE.slice(i + 1).flat().join('|')})/`),
+  layer(
+    `core-${folders.join('-')}-looks-down`,
+    `^src/core/(${folders.join('|')})/`,
+    `^src/core/(${CORE.slice(i + 1)
+      .flat()
+      .join('|')})/`,
+  ),
 );
-const siblings = [layer('core-siblings-apart', '^src/core/heat/', '^src/core/placement/'), layer('core-siblings-apart-2', '^src/core/placement/', '^src/core/heat/')];
+const siblings = [
+  layer('core-siblings-apart', '^src/core/heat/', '^src/core/placement/'),
+  layer('core-siblings-apart-2', '^src/core/placement/', '^src/core/heat/'),
+];
 
 export default {
   forbidden: [
@@ -20,7 +29,11 @@ export default {
       name: 'core-only-pure-packages',
       severity: 'error',
       from: { path: '^src/core/', pathNot: '(\\.test\\.ts|/arbitrary\\.ts)$' },
-      to: { path: ['node_modules', '^node:', '^[a-z]'], pathNot: ['^src/', ...PURE_PACKAGES.map((name) => `node_modules/${name}/`)], dependencyTypesNot: ['local'] },
+      to: {
+        path: ['node_modules', '^node:', '^[a-z]'],
+        pathNot: ['^src/', ...PURE_PACKAGES.map((name) => `node_modules/${name}/`)],
+        dependencyTypesNot: ['local'],
+      },
     },
     {
       name: 'core-by-its-face',
@@ -35,10 +48,20 @@ export default {
       to: { path: '^src/core/[^/]+/', pathNot: '^src/core/[^/]+/index\\.ts$' },
     },
     layer('contract-looks-down', '^src/contract/', '^src/(server|pages|views|ui|workers)/'),
-    layer('server-shows-nothing-to-views', '^src/server/', '^src/(pages|views|ui|workers)/'),
+    {
+      name: 'server-shows-nothing-to-views',
+      severity: 'error',
+      from: { path: '^src/server/', pathNot: '\\.test\\.ts$' },
+      to: { path: '^src/(pages|views|ui|workers)/' },
+    },
     layer('views-by-the-contract', '^src/(views|ui)/', '^src/(server|pages)/'),
     layer('ui-below-views', '^src/ui/', '^src/views/'),
-    { name: 'pages-show-views', severity: 'error', from: { path: '^src/pages/', pathNot: '^src/pages/api/' }, to: { path: '^src/(server|core)/' } },
+    {
+      name: 'pages-show-views',
+      severity: 'error',
+      from: { path: '^src/pages/', pathNot: '^src/pages/api/' },
+      to: { path: '^src/(server|core)/' },
+    },
     layer('endpoints-show-nothing', '^src/pages/api/', '^src/(views|ui|workers)/'),
   ],
   options: {

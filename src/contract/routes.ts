@@ -90,7 +90,7 @@ export const ROUTES = {
 };
 
 /** The same table by name, without each route's own types. */
-export const TABLE: Record<RouteName, RouteSchemas> = ROUTES;
+export const TABLE: Record<RouteName, RouteSchemas> = { ...ROUTES };
 
 export type Params<N extends RouteName> = z.output<(typeof ROUTES)[N]['params']>;
 export type Query<N extends RouteName> = z.output<(typeof ROUTES)[N]['query']>;

@@ -19,7 +19,7 @@ export const ProblemSchema = z.object({
 });
 export type Problem = z.infer<typeof ProblemSchema>;
 
-export const LineStateSchema = z.object({
+const LineStateSchema = z.object({
   lineId: z.string(),
   count: z.number(),
   good: z.number(),

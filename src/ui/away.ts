@@ -23,7 +23,7 @@ export function useAway(): boolean {
 }
 
 /** Asks the server once; notes and returns whether it answered. */
-export async function serverAnswers(): Promise<boolean> {
+async function serverAnswers(): Promise<boolean> {
   try {
     await fetch(`${API}/health`, { cache: 'no-store' });
     setAway(false);

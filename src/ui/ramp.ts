@@ -1,7 +1,7 @@
 /** The one temperature axis and the one colour ramp of the app. */
 
 /** Both ends of the axis, °C. */
-export const AXIS = { lowC: 90, highC: 225 } as const;
+const AXIS = { lowC: 90, highC: 225 } as const;
 
 /** Position on the axis, 0 to 1, kept inside it. */
 export const onAxis = (tempC: number): number => Math.min(1, Math.max(0, (tempC - AXIS.lowC) / (AXIS.highC - AXIS.lowC)));

@@ -14,7 +14,7 @@ const composition: fc.Arbitrary<Composition> = fc
     }),
   );
 
-export const fabrics: fc.Arbitrary<Fabric> = fc.record({
+const fabrics: fc.Arbitrary<Fabric> = fc.record({
   id: fc.constant('cloth'),
   name: fc.constant('cloth'),
   composition,
@@ -90,7 +90,7 @@ export const presses: fc.Arbitrary<Press> = fc.record({
   lowerHeated: fc.boolean(),
 });
 
-export const houses: fc.Arbitrary<House> = fc.record({
+const houses: fc.Arbitrary<House> = fc.record({
   units: fc.constant(STARTING_HOUSE.units),
   rules: fc.record({
     coverWhenAllowed: fc.constantFrom('always', 'never'),

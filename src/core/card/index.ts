@@ -12,9 +12,7 @@ export {
   CardSchema,
   type Field,
   type Finding,
-  FindingSchema,
   type Lamp,
-  LampSchema,
   type LampState,
   type Layer,
   type Margin,
@@ -25,6 +23,5 @@ export {
   WayOutSchema,
   type Window,
 } from './schema';
-export { mirrorWords, pressureWords } from './steps';
 export { type Shelf, takeWayOut, waysOut } from './waysOut';
-export { CLEAR_MARGIN_K, marginsAt, smallestMargin } from './window';
+export { marginsAt, smallestMargin } from './window';

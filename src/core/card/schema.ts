@@ -12,7 +12,7 @@ const Temp = z.number();
 export const FIELDS = ['temperature', 'time', 'pressure', 'peel', 'cover', 'base', 'mirror', 'pre-press', 'finish', 'art'] as const;
 export type Field = (typeof FIELDS)[number];
 
-export const SOURCES = ['sheet', 'fabric', 'blank', 'press', 'house', 'physics', 'operator'] as const;
+const SOURCES = ['sheet', 'fabric', 'blank', 'press', 'house', 'physics', 'operator'] as const;
 
 export const ReasonSchema = z.object({ field: z.enum(FIELDS), source: z.enum(SOURCES), says: PhraseSchema });
 export type Reason = z.infer<typeof ReasonSchema>;
@@ -63,7 +63,7 @@ export const LayerSchema = z.object({
 });
 export type Layer = z.infer<typeof LayerSchema>;
 
-export const STAGE_KINDS = ['load', 'pre-press', 'place', 'press', 'wait', 'peel', 'finish', 'inspect'] as const;
+const STAGE_KINDS = ['load', 'pre-press', 'place', 'press', 'wait', 'peel', 'finish', 'inspect'] as const;
 export const StageSchema = z.object({
   kind: z.enum(STAGE_KINDS),
   /** Who is busy: the press, the clock, or the hands. */
@@ -127,7 +127,7 @@ export const CardSchema = z.object({
 export type Card = z.infer<typeof CardSchema>;
 
 /** Which facts a way out changes. */
-export const ChangeSchema = z.object({
+const ChangeSchema = z.object({
   productId: z.string().optional(),
   pressId: z.string().optional(),
   timeS: z.number().optional(),

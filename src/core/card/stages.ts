@@ -11,7 +11,7 @@ import type { Closing } from './window';
 const HANDS_S = { load: 15, place: 25, peel: 4, inspect: 6 } as const;
 
 /** From opening the press to the peel, s: a garment with its carrier in still air. */
-export const PEEL_WAIT_S = { hot: 0, warm: 30, cold: 150 } as const;
+const PEEL_WAIT_S = { hot: 0, warm: 30, cold: 150 } as const;
 
 /** A second press by house rule, where the sheet names no time of its own, s. */
 const SECOND_PRESS_S = 5;

@@ -39,7 +39,7 @@ export function pressureWords(pressName: string, pressure: Card['set']['pressure
   }
 }
 
-export function mirrorWords(mirror: Card['set']['mirror']): Phrase {
+function mirrorWords(mirror: Card['set']['mirror']): Phrase {
   switch (mirror) {
     case 'mirrored':
       return phrase`An R on the sheet must read backwards: the transfer is laid face down.`;

@@ -105,7 +105,7 @@ export const smallestMargin = (margins: readonly Margin[]): number =>
  * The smallest margin rises with slope 1 to one peak and falls with slope −1, so the best settable value is one of
  * the two grid values next to the peak, kept inside what the press can be set to.
  */
-export function bestSetting(window: Pick<Window, 'bounds' | 'offsetK' | 'spreadK'>, press: Press): number {
+function bestSetting(window: Pick<Window, 'bounds' | 'offsetK' | 'spreadK'>, press: Press): number {
   const { unit, step } = press.set;
   const held = window.bounds.filter((b) => b.breach === 'hold');
   const floor = Math.max(...held.filter((b) => b.keep === 'above').map((b) => b.surfaceC));

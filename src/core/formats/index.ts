@@ -1,3 +1,3 @@
 /** Documents in and out. */
 export { type LoggedPressing, pressingsCsv } from './pressingCsv';
-export { readCard, UnknownCardVersion } from './readCard';
+export { readCard } from './readCard';

@@ -2,7 +2,7 @@
 import { CARD_SCHEMA_VERSION, type Card, CardSchema } from '../card';
 
 /** A stored card is of a version this app cannot read. */
-export class UnknownCardVersion extends Error {
+class UnknownCardVersion extends Error {
   override name = 'UnknownCardVersion';
 }
 

@@ -2,7 +2,7 @@
 import { z } from 'zod';
 import { Id, Name, Words } from './fields';
 
-export const BLANK_KINDS = ['tee', 'hoodie'] as const;
+const BLANK_KINDS = ['tee', 'hoodie'] as const;
 
 export const BlankSchema = z.object({
   id: Id,

@@ -1,5 +1,5 @@
 /** Materials: fibres, fabrics, blanks, transfer families and products. */
-export { BLANK_KINDS, type Blank, BlankSchema, POSITIONS, type Position } from './blank';
+export { type Blank, BlankSchema, POSITIONS, type Position } from './blank';
 export {
   blendLimits,
   type Composition,

@@ -2,7 +2,7 @@
 import { z } from 'zod';
 import { Id, Name, Words } from '../materials';
 
-export const PRESS_KINDS = ['clamshell', 'swing-away', 'draw', 'cap'] as const;
+const PRESS_KINDS = ['clamshell', 'swing-away', 'draw', 'cap'] as const;
 
 const PressureGauge = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('none') }),

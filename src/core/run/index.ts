@@ -12,5 +12,4 @@ export {
   type RunState,
   replay,
   standing,
-  startRun,
 } from './machine';

@@ -61,7 +61,7 @@ export interface Counts {
 
 export type Applied = { state: 'ok'; run: RunState } | { state: 'refused'; message: string };
 
-export const startRun = (at: number): RunState => ({
+const startRun = (at: number): RunState => ({
   phase: 'ready',
   piece: 1,
   stage: 0,

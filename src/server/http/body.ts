@@ -2,7 +2,7 @@
 import { Refusal } from './problem';
 
 /** 1 MiB: an order of 200 lines is under 100 kB. */
-export const BODY_LIMIT = 1024 * 1024;
+const BODY_LIMIT = 1024 * 1024;
 
 const tooLarge = () =>
   new Refusal(413, 'Too large', `The body is over ${BODY_LIMIT / 1024} KiB. Send less at once.`, [{ field: 'body', message: 'too large' }]);

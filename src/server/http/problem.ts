@@ -39,7 +39,7 @@ function plain(issue: z.core.$ZodIssue): string {
 }
 
 /** Every schema issue as a field and its message. */
-export function fieldErrors(error: z.ZodError): { field: string; message: string }[] {
+function fieldErrors(error: z.ZodError): { field: string; message: string }[] {
   return error.issues.map((issue) => ({ field: issue.path.join('.') || 'body', message: plain(issue) }));
 }
 

@@ -14,7 +14,7 @@ export interface LineWithCard extends LineProgress {
 }
 
 /** How far each line of an order is, with its card as it would be now. */
-export function lineStates(db: Db, facts: Facts, order: Order): LineWithCard[] {
+function lineStates(db: Db, facts: Facts, order: Order): LineWithCard[] {
   const done = progress(db, order.id);
   const open = listOpenRuns(db);
   return order.lines.map((line) => {

@@ -23,7 +23,7 @@ export const readFacts = (db: Db): Facts => ({
 });
 
 /** @throws {Refusal} 404 naming what the line refers to that is not there */
-export function inputOf(facts: Facts, line: Line): ResolveInput {
+function inputOf(facts: Facts, line: Line): ResolveInput {
   const pick = <T extends { id: string }>(all: T[], id: string, what: string): T => {
     const found = all.find((one) => one.id === id);
     if (!found) throw notFound(what, id);
@@ -58,8 +58,19 @@ export function freezeCard(db: Db, card: Card): string {
   return hash;
 }
 
+/** Frozen cards read before, by hash; a frozen card never changes. */
+const known = new Map<string, Card>();
+const MOST_KNOWN = 200;
+
 /** @throws {Refusal} 404 unknown hash */
 export function frozenCard(db: Db, hash: string): Card {
+  const card = known.get(hash) ?? readFrozen(db, hash);
+  if (known.size >= MOST_KNOWN) known.clear();
+  known.set(hash, card);
+  return card;
+}
+
+function readFrozen(db: Db, hash: string): Card {
   const row = db.select().from(cards).where(eq(cards.hash, hash)).get();
   if (!row) throw notFound('card', hash);
   return readCard(row.schemaVersion, row.doc);

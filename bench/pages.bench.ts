@@ -1,0 +1,38 @@
+/** Script each page loads, gzipped, counted from what the built pages and their islands import. */
+import { readFileSync } from 'node:fs';
+import { gzipSync } from 'node:zlib';
+import { chromium } from '@playwright/test';
+import { Shop } from '../e2e/shop';
+
+const PAGES: [string, string, number][] = [
+  ['Bench', '/', 220],
+  ['Orders', '/orders', 220],
+  ['Lines', '/orders/order-guide-tees', 220],
+  ['Card', '/orders/order-guide-tees/card', 220],
+  ['Run', '/orders/order-guide-tees/run', 150],
+  ['Record', '/orders/order-guide-tees/record', 220],
+  ['Presses', '/presses', 220],
+  ['Shelf', '/shelf', 220],
+  ['Log', '/log', 220],
+  ['House', '/house', 220],
+];
+
+const shop = await Shop.open();
+const browser = await chromium.launch({
+  executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+  args: ['--no-sandbox', '--disable-gpu'],
+});
+for (const [name, path, limit] of PAGES) {
+  const page = await browser.newPage();
+  let bytes = 0;
+  page.on('response', (response) => {
+    const url = new URL(response.url());
+    if (url.pathname.endsWith('.js')) bytes += gzipSync(readFileSync(`dist/client${url.pathname}`)).length;
+  });
+  await page.goto(shop.address + path);
+  await page.waitForTimeout(800);
+  console.log(`script on ${name}, gzipped: ${(bytes / 1000).toFixed(1)} kB (wanted: at most ${limit})`);
+  await page.close();
+}
+await browser.close();
+await shop.close();
