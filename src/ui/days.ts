@@ -29,3 +29,8 @@ export function instantText(ms: number): string {
   const at = new Date(ms);
   return `${dayText(at)} ${String(at.getHours()).padStart(2, '0')}:${String(at.getMinutes()).padStart(2, '0')}`;
 }
+
+/** `24 min`, and from two hours on `3 h`: an estimate, not a promise. */
+export function workText(minutes: number): string {
+  return minutes < 120 ? `${Math.ceil(minutes)} min` : `${Math.round(minutes / 60)} h`;
+}

@@ -8,15 +8,18 @@ export function formatFigure(inside: number, unit: UnitId, decimals: number = UN
   return text.startsWith('-') && Number(unsigned) !== 0 ? `−${unsigned}` : unsigned;
 }
 
-/** Figure and unit, e.g. `302 °F`. */
+/** Holds a figure and its unit together on one line. */
+const NO_BREAK = '\u00a0';
+
+/** Figure and unit, e.g. `302 °F`, never parted by a line break. */
 export function formatQuantity(inside: number, unit: UnitId, decimals?: number): string {
-  return `${formatFigure(inside, unit, decimals)} ${UNITS[unit].symbol}`;
+  return `${formatFigure(inside, unit, decimals)}${NO_BREAK}${UNITS[unit].symbol}`;
 }
 
 /** A duration as a clock would show it: `9 s`, `1:30`. Rounded to whole seconds. */
 export function formatDuration(seconds: number): string {
   const whole = Math.round(seconds);
-  if (whole < 60) return `${whole} s`;
+  if (whole < 60) return `${whole}${NO_BREAK}s`;
   return `${Math.floor(whole / 60)}:${String(whole % 60).padStart(2, '0')}`;
 }
 

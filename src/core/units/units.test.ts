@@ -55,7 +55,7 @@ describe('typing a quantity', () => {
     ['temperature', 'hot', 'is not a temperature'],
     ['temperature', '', 'Type a temperature'],
     ['temperature', '150 psi', 'is not a unit'],
-    ['temperature', '900c', 'Too high: 260 °C'],
+    ['temperature', '900c', 'Too high: 260\u00a0°C'],
     ['length', '-4mm', 'less than zero'],
     ['length', '1/0 in', 'is not a length'],
     ['length', '1,000mm', 'comma'],
@@ -110,14 +110,14 @@ describe('showing a quantity', () => {
   });
 
   it('shows time as a clock and the house’s own units first', () => {
-    expect([formatDuration(9), formatDuration(59.6), formatDuration(90)]).toEqual(['9 s', '1:00', '1:30']);
-    expect(formatForHouse('temperature', 150, INCH)).toBe('302 °F');
-    expect(formatForHouse('temperatureDifference', 5, INCH, 0)).toBe('9 °F');
-    expect(formatForHouse('linePressure', 275.79, INCH)).toBe('40 psi');
+    expect([formatDuration(9), formatDuration(59.6), formatDuration(90)]).toEqual(['9\u00a0s', '1:00', '1:30']);
+    expect(formatForHouse('temperature', 150, INCH)).toBe('302\u00a0°F');
+    expect(formatForHouse('temperatureDifference', 5, INCH, 0)).toBe('9\u00a0°F');
+    expect(formatForHouse('linePressure', 275.79, INCH)).toBe('40\u00a0psi');
   });
 
   it('snaps to the step a press is set in', () => {
-    expect(formatQuantity(snap(150.4, 'F', 5), 'F')).toBe('305 °F');
+    expect(formatQuantity(snap(150.4, 'F', 5), 'F')).toBe('305\u00a0°F');
     expect(snap(150.4, 'C', 1)).toBe(150);
   });
 });

@@ -1,7 +1,7 @@
 /** The bench: today's orders as a queue, each with its lamp and its one next step. */
 import { useEffect, useRef } from 'react';
 import type { BenchRow } from '../../contract';
-import { dayText, dueText, isoDayText } from '../../ui/days';
+import { dayText, dueText, isoDayText, workText } from '../../ui/days';
 import { Lamp } from '../../ui/Lamp';
 import { Island, Pending, useRoute } from '../../ui/query';
 
@@ -90,7 +90,7 @@ function QueueRow({ row, first, today }: { row: BenchRow; first: boolean; today:
         <div className="label truncate">{row.customer}</div>
       </div>
       <Progress row={row} left={left} />
-      <Lamp state={row.lamp} cautions={row.cautions} />
+      {row.pieces > 0 ? <Lamp state={row.lamp} cautions={row.cautions} /> : <span className="label">no card yet</span>}
       <a data-next className={`act ${first ? 'act-main' : ''}`} href={hrefOf(row)}>
         {row.next.verb}
       </a>
@@ -104,7 +104,7 @@ function Progress({ row, left }: { row: BenchRow; left: number }) {
     <div className="leading-tight">
       <div>
         <span className="figure">{left}</span> to press
-        {row.minutesLeft >= 1 && left > 0 ? <span className="text-soft">, about {Math.ceil(row.minutesLeft)} min</span> : null}
+        {row.minutesLeft >= 1 && left > 0 ? <span className="text-soft">, about {workText(row.minutesLeft)}</span> : null}
       </div>
       <svg width="100%" height="8" className="my-1" aria-hidden="true">
         <rect width="100%" height="8" fill="none" stroke="var(--color-ink)" />

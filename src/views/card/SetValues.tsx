@@ -27,7 +27,7 @@ export function SetValues({ card, setC, house, lamp, open, onOpen }: SetValuesPr
         <Value {...value} field="temperature" name="Temperature" figure={formatFigure(setC, unit)} unit={UNITS[unit].symbol}>
           {formatQuantity(setC, unit === 'F' ? 'C' : 'F')} · surface {formatQuantity(setC + card.window.offsetK, unit)}
         </Value>
-        <Value {...value} field="time" name="Time" figure={formatDuration(timeS).replace(' s', '')} unit={timeS < 60 ? 's' : ''}>
+        <Value {...value} field="time" name="Time" figure={timeS < 60 ? String(timeS) : formatDuration(timeS)} unit={timeS < 60 ? 's' : ''}>
           under heat
         </Value>
         <Value {...value} field="pressure" name="Pressure" figure={gauge} unit={gaugeUnit}>
@@ -39,14 +39,14 @@ export function SetValues({ card, setC, house, lamp, open, onOpen }: SetValuesPr
           {cover ? 'cover over the print' : 'no cover over the print'}
         </Value>
       </div>
-      <div>
+      <div className="flex flex-wrap items-baseline gap-x-4 min-[1200px]:block">
         <Lamp
           state={lamp.state}
           cautions={lamp.findings.filter((finding) => finding.level === 'care').length}
           size={34}
           className="pt-2 text-2xl"
         />
-        <span className="label block pt-2">{marginK < 0 ? `past the nearest side by ${kelvin}` : `${kelvin} to spare`}</span>
+        <span className="label block pt-1">{marginK < 0 ? `past the nearest side by ${kelvin}` : `${kelvin} to spare`}</span>
       </div>
     </div>
   );

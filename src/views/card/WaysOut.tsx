@@ -19,7 +19,7 @@ export function WaysOut({ ways, onTake }: { ways: Way[]; onTake: (way: Way) => v
       )}
       <ol>
         {ways.map((way, i) => (
-          <li key={i} className="rule-bottom grid grid-cols-[1fr_7rem_12rem_8rem] items-center gap-4 py-2">
+          <li key={i} className="rule-bottom grid grid-cols-[1fr_6rem_12.5rem_7rem] items-center gap-4 py-2">
             <span className={i === 0 ? 'font-semibold' : ''}>
               <Says words={way.says} />
             </span>

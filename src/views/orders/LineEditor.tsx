@@ -108,7 +108,7 @@ export function LineEditor({ start, isNew, shelf, presses, house, fault, onSave,
   return (
     <form
       onSubmit={(event) => void submit(event)}
-      className="grid max-w-[860px] grid-cols-6 gap-x-5 gap-y-1 px-6 py-4"
+      className="grid max-w-[860px] content-start grid-cols-6 gap-x-5 gap-y-1 px-6 py-4"
       aria-label={isNew ? 'New line' : 'Line'}
     >
       <h2 className="col-span-6 pb-2 text-lg">{isNew ? 'A new line: pieces alike, with one print alike' : 'This line'}</h2>

@@ -53,7 +53,7 @@ function LinesOf({ orderId, lineId }: { orderId: string; lineId: string | null }
     <>
       <OrderHead state={data} station="lines" lineId={known?.id ?? null}>
         {firstLine && (
-          <a className={`act ${isNew ? '' : 'act-main'}`} href={`/orders/${orderId}/card?line=${known?.id ?? firstLine.id}`}>
+          <a className="act" href={`/orders/${orderId}/card?line=${known?.id ?? firstLine.id}`}>
             Open the card
           </a>
         )}

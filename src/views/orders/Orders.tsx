@@ -98,7 +98,7 @@ function OrderList() {
               {dueText(row.due, today)}
               <span className="label block">{isoDayText(row.due)}</span>
             </span>
-            <Lamp state={row.lamp} cautions={row.cautions} />
+            {row.pieces > 0 ? <Lamp state={row.lamp} cautions={row.cautions} /> : <span className="label">no card yet</span>}
             <button type="button" className="act act-quiet" onClick={() => void remove(row.orderId, row.name)}>
               Take off <span className="sr-only">{row.name}</span>
             </button>

@@ -4,8 +4,9 @@ import { SPOIL_REASONS, type SpoilReason } from '../../core/run';
 
 export function SpoilChoice({ onChoose, onCancel }: { onChoose: (reason: SpoilReason, note: string) => void; onCancel: () => void }) {
   const [note, setNote] = useState('');
-  const first = useRef<HTMLButtonElement>(null);
-  useEffect(() => first.current?.focus(), []);
+  const heading = useRef<HTMLHeadingElement>(null);
+  // on the heading, so that a Space by habit chooses nothing
+  useEffect(() => heading.current?.focus(), []);
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       if (event.key === 'Escape') onCancel();
@@ -20,12 +21,13 @@ export function SpoilChoice({ onChoose, onCancel }: { onChoose: (reason: SpoilRe
   });
   return (
     <section className="flex-1 py-4" aria-label="Why is it spoiled?">
-      <h1 className="pb-4 text-5xl">Spoiled, because …</h1>
+      <h1 ref={heading} tabIndex={-1} className="pb-4 text-5xl outline-none">
+        Spoiled, because …
+      </h1>
       <ol className="grid max-w-5xl grid-cols-2 gap-3">
         {SPOIL_REASONS.map((reason, i) => (
           <li key={reason}>
             <button
-              ref={i === 0 ? first : undefined}
               type="button"
               data-own
               className="act min-h-16 w-full justify-start border-night-line text-xl text-white"

@@ -22,7 +22,7 @@ export function AxisHead({ unit }: { unit: 'C' | 'F' }) {
                 x={onAxis(tick.tempC) * width}
                 y="15"
                 fontSize="13"
-                textAnchor="middle"
+                textAnchor={onAxis(tick.tempC) * width < 18 ? 'start' : 'middle'}
                 fill="var(--color-soft)"
                 className="figure"
               >

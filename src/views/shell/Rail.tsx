@@ -45,7 +45,7 @@ function RailBar() {
   }, [data]);
   return (
     <aside
-      className="fixed inset-x-0 bottom-0 z-10 flex h-14 items-stretch gap-0 border-t-2 border-ink bg-sheet text-[0.95rem] text-ink"
+      className="rail fixed inset-x-0 bottom-0 z-10 flex h-14 items-stretch gap-0 border-t-2 border-ink bg-sheet text-[0.95rem] text-ink"
       aria-label="Rail"
     >
       {away ? (
