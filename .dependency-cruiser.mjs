@@ -28,7 +28,7 @@ export default {
     {
       name: 'core-only-pure-packages',
       severity: 'error',
-      from: { path: '^src/core/', pathNot: '(\\.test\\.ts|/arbitrary\\.ts)$' },
+      from: { path: '^src/core/', pathNot: '\\.test\\.ts$' },
       to: {
         path: ['node_modules', '^node:', '^[a-z]'],
         pathNot: ['^src/', ...PURE_PACKAGES.map((name) => `node_modules/${name}/`)],

@@ -1,7 +1,7 @@
 /** How long a card takes to work out, over random shops, with and without its ways out. Run by `npm run bench`. */
 import fc from 'fast-check';
 import { resolve, waysOut } from '../src/core/card';
-import { inputs, presses, products } from '../src/core/card/arbitrary';
+import { inputs, presses, products } from '../test/shops';
 
 const median = (times: number[]) => [...times].sort((a, b) => a - b)[Math.floor(times.length / 2)] ?? 0;
 

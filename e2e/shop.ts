@@ -24,10 +24,14 @@ export class Shop {
   readonly folder = mkdtempSync(join(tmpdir(), 'beacon-journey-'));
   readonly database = join(this.folder, 'shop.sqlite');
   private child: ChildProcess | null = null;
-  private constructor(readonly port: number) {}
+  private constructor(
+    readonly port: number,
+    private readonly demo: boolean,
+  ) {}
 
-  static async open(): Promise<Shop> {
-    const shop = new Shop(await freePort());
+  /** @param demo filled with the demo shop; else a new shop of one's own */
+  static async open({ demo } = { demo: true }): Promise<Shop> {
+    const shop = new Shop(await freePort(), demo);
     await shop.start();
     return shop;
   }
@@ -42,7 +46,7 @@ export class Shop {
       PORT: String(this.port),
       HOST: '127.0.0.1',
       TIDY_BEACON_DB: this.database,
-      TIDY_BEACON_DEMO: join(process.cwd(), 'demo'),
+      TIDY_BEACON_DEMO: this.demo ? join(process.cwd(), 'demo') : '',
       TIDY_BEACON_LOG: 'error',
     };
     const child = spawn(process.execPath, ['-e', START], { env, stdio: ['ignore', 'pipe', 'pipe'] });

@@ -3,7 +3,7 @@ import { join } from 'node:path';
 import { DatabaseError, openShop, type Shop } from './db';
 import { log } from './http/log';
 import { loadDemoShop } from './stores/demoShop';
-import { beginHouse } from './stores/house';
+import { beginShop } from './stores/newShop';
 
 const HELD = Symbol.for('tidy-beacon.shop');
 type Holder = { [HELD]?: Shop };
@@ -29,10 +29,12 @@ export function shop(): Shop {
   if (opened.fresh) {
     const demo = process.env.TIDY_BEACON_DEMO;
     try {
-      opened.sqlite.transaction(() => (demo ? loadDemoShop(opened.db, demo, new Date()) : beginHouse(opened.db)))();
+      opened.sqlite.transaction(() =>
+        demo ? loadDemoShop(opened.db, demo, new Date()) : beginShop(opened.db, new Date().toISOString().slice(0, 10)),
+      )();
     } catch (error) {
       opened.sqlite.close();
-      throw new DatabaseError(`The demo shop could not be loaded: ${error instanceof Error ? error.message : String(error)}`, {
+      throw new DatabaseError(`The new shop could not be filled: ${error instanceof Error ? error.message : String(error)}`, {
         cause: error,
       });
     }

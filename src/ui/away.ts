@@ -23,7 +23,7 @@ export function useAway(): boolean {
 }
 
 /** Asks the server once; notes and returns whether it answered. */
-async function serverAnswers(): Promise<boolean> {
+export async function serverAnswers(): Promise<boolean> {
   try {
     await fetch(`${API}/health`, { cache: 'no-store' });
     setAway(false);

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { inputs, presses, products } from '../../../test/shops';
 import { blendLimits, FIBRE_IDS, FIBRES } from '../materials';
-import { inputs, presses, products } from './arbitrary';
 import { CardSchema, type LampState, lampAt, marginsAt, resolve, smallestMargin, waysOut } from './index';
 import type { ResolveInput } from './input';
 import { takeWayOut } from './waysOut';

@@ -1,5 +1,7 @@
 /** Materials: fibres, fabrics, blanks, transfer families and products. */
+
 export { type Blank, BlankSchema, POSITIONS, type Position } from './blank';
+export { BUILT_IN_BLANKS, BUILT_IN_FABRICS, builtInProducts } from './builtIn';
 export {
   blendLimits,
   type Composition,

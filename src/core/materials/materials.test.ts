@@ -1,5 +1,19 @@
 import { describe, expect, it } from 'vitest';
-import { blendLimits, CompositionSchema, describeComposition, limitForTime, Name, nominalOf, rangeOf } from './index';
+import {
+  BlankSchema,
+  BUILT_IN_BLANKS,
+  BUILT_IN_FABRICS,
+  blendLimits,
+  builtInProducts,
+  CompositionSchema,
+  describeComposition,
+  FabricSchema,
+  limitForTime,
+  Name,
+  nominalOf,
+  ProductSchema,
+  rangeOf,
+} from './index';
 
 const faults = (result: { error?: { issues: { message: string }[] } | undefined }) =>
   result.error?.issues.map((i) => i.message).join(' ') ?? '';
@@ -67,5 +81,15 @@ describe('shelf fields', () => {
     expect(faults(Name.safeParse('<img src=x onerror=alert(1)>'))).toMatch(/cannot hold </);
     expect(faults(Name.safeParse('   '))).toMatch(/Give it a name/);
     expect(Name.parse('  Æther & Sons “night” 50/50 ')).toBe('Æther & Sons “night” 50/50');
+  });
+});
+
+describe('what a new shop begins with', () => {
+  it('is valid by its own schemas, and every blank has its fabric', () => {
+    const products = builtInProducts('2026-01-01');
+    for (const fabric of BUILT_IN_FABRICS) expect(FabricSchema.parse(fabric)).toEqual(fabric);
+    for (const product of products) expect(ProductSchema.parse(product)).toEqual(product);
+    for (const blank of BUILT_IN_BLANKS) expect(BUILT_IN_FABRICS.map((f) => f.id)).toContain(BlankSchema.parse(blank).fabricId);
+    expect(products.map((p) => p.familyId)).toEqual(['cut-film', 'stretch-film', 'screen-printed']);
   });
 });

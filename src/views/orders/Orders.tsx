@@ -66,9 +66,11 @@ function NewOrder({ initialName }: { initialName: string }) {
 }
 
 function OrderList() {
+  const [fault, setFault] = useState<unknown>(null);
   const { data, error } = useRoute('bench', {});
   if (!data) return <Pending error={error} what="the orders" />;
   const today = new Date(data.today);
+  const takeOff = (orderId: string, name: string) => void remove(orderId, name).then(() => setFault(null), setFault);
   const remove = async (orderId: string, name: string) => {
     const { order, version } = await call('order', { params: { id: orderId } });
     await call('removeOrder', { params: { id: orderId } });
@@ -86,6 +88,11 @@ function OrderList() {
       <h2 id="on-the-bench" className="pb-3 text-lg">
         On the bench
       </h2>
+      {fault ? (
+        <p role="alert" className="border-l-4 border-brick pl-3 text-brick">
+          {errorWords(fault)}
+        </p>
+      ) : null}
       {data.orders.length === 0 && <p className="rule-top py-4">None yet. The order you start on the left will stand here.</p>}
       <ul>
         {data.orders.map((row) => (
@@ -99,7 +106,7 @@ function OrderList() {
               <span className="label block">{isoDayText(row.due)}</span>
             </span>
             {row.pieces > 0 ? <Lamp state={row.lamp} cautions={row.cautions} /> : <span className="label">no card yet</span>}
-            <button type="button" className="act act-quiet" onClick={() => void remove(row.orderId, row.name)}>
+            <button type="button" className="act act-quiet" onClick={() => takeOff(row.orderId, row.name)}>
               Take off <span className="sr-only">{row.name}</span>
             </button>
           </li>

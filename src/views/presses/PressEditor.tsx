@@ -2,7 +2,7 @@
 import { useState } from 'react';
 import { call, ProblemError } from '../../contract';
 import type { Press } from '../../core/press';
-import { type HouseUnits, toInside } from '../../core/units';
+import { type HouseUnits, houseUnit, toInside } from '../../core/units';
 import { didUndoably } from '../../ui/acts';
 import { isoDay } from '../../ui/days';
 import { ChoiceField, TextField } from '../../ui/Field';
@@ -10,9 +10,24 @@ import { QuantityField } from '../../ui/QuantityField';
 import { errorWords, refresh } from '../../ui/query';
 import { GaugePairs } from './GaugePairs';
 
+const KINDS = [
+  { value: 'clamshell', text: 'clamshell: hinges' },
+  { value: 'swing-away', text: 'swing-away' },
+  { value: 'draw', text: 'draw' },
+  { value: 'cap', text: 'cap press' },
+] as const;
+
 const again = () => refresh('presses', 'orderCards', 'order', 'bench', 'rail');
 
-export function PressEditor({ press, version, house }: { press: Press; version: number; house: HouseUnits }) {
+interface PressEditorProps {
+  press: Press;
+  /** Version last seen; null: a press that is not saved yet. */
+  version: number | null;
+  house: HouseUnits;
+  onSaved: (id: string) => void;
+}
+
+export function PressEditor({ press, version, house, onSaved }: PressEditorProps) {
   const [draft, setDraft] = useState(press);
   const [fault, setFault] = useState<unknown>(null);
   const fields = fault instanceof ProblemError ? fault.fields : {};
@@ -21,13 +36,16 @@ export function PressEditor({ press, version, house }: { press: Press; version: 
   const patch = (change: Partial<Press>) => setDraft((now) => ({ ...now, ...change }));
   const measure = (change: Partial<NonNullable<Press['calibration']>>) =>
     calibration && patch({ calibration: { ...calibration, ...change } });
-  const dirty = JSON.stringify(draft) !== JSON.stringify(press);
+  const dirty = version === null || JSON.stringify(draft) !== JSON.stringify(press);
+  const length = houseUnit('length', house).first;
   const save = async (event: { preventDefault: () => void }) => {
     event.preventDefault();
     try {
-      const saved = await call('putPress', { params: { id: press.id }, body: draft, ifMatch: version });
+      const saved = await call('putPress', { params: { id: press.id }, body: draft, ...(version === null ? {} : { ifMatch: version }) });
       setFault(null);
       await again();
+      onSaved(press.id);
+      if (version === null) return;
       didUndoably({
         what: `${press.name} changed`,
         undo: async () => {
@@ -95,6 +113,44 @@ export function PressEditor({ press, version, house }: { press: Press; version: 
           problem={fields['set.maxC']}
         />
       </div>
+      <div className="col-span-2">
+        <ChoiceField label="Kind" value={draft.kind} options={KINDS} onChange={(kind) => patch({ kind })} />
+      </div>
+      <div className="col-span-2">
+        <QuantityField
+          label="Platen width"
+          kind="length"
+          unit={length}
+          house={house}
+          value={draft.platen.widthMm}
+          onChange={(v) => v !== null && patch({ platen: { ...draft.platen, widthMm: v } })}
+          min={50}
+          max={2000}
+          problem={fields['platen.widthMm']}
+        />
+      </div>
+      <div className="col-span-2">
+        <QuantityField
+          label="Platen depth"
+          kind="length"
+          unit={length}
+          house={house}
+          value={draft.platen.heightMm}
+          onChange={(v) => v !== null && patch({ platen: { ...draft.platen, heightMm: v } })}
+          min={50}
+          max={2000}
+          problem={fields['platen.heightMm']}
+        />
+      </div>
+      <label className="col-span-2 flex min-h-12 items-center gap-3 pt-2">
+        <input
+          type="checkbox"
+          className="size-6"
+          checked={draft.lowerHeated}
+          onChange={(event) => patch({ lowerHeated: event.target.checked })}
+        />
+        Lower platen is heated
+      </label>
       <fieldset className="col-span-6 rule-top mt-2 grid grid-cols-6 gap-x-5 pt-3">
         <legend className="sr-only">Measurement</legend>
         <label className="col-span-6 flex min-h-12 items-center gap-3">
@@ -175,7 +231,7 @@ export function PressEditor({ press, version, house }: { press: Press; version: 
         <button type="submit" className="act act-main" disabled={!dirty}>
           Save the press
         </button>
-        {dirty && (
+        {dirty && version !== null && (
           <button type="button" className="act act-quiet" onClick={() => setDraft(press)}>
             Put back what was saved
           </button>

@@ -1,11 +1,13 @@
 /** Presses: how each is set, what it was measured to deliver, how its pressure is read; and changing those facts. */
 import { useState } from 'react';
 import type { Reply } from '../../contract';
-import { pressOffset } from '../../core/press';
+import { type Press, pressOffset } from '../../core/press';
 import { formatForHouse } from '../../core/units';
 import { useUnits } from '../../ui/house';
+import { newId } from '../../ui/newId';
 import { Island, Pending, useRoute } from '../../ui/query';
 import { DeliveredDrawing } from './DeliveredDrawing';
+import { newPress } from './newPress';
 import { PressEditor } from './PressEditor';
 
 type PressRow = Reply<'presses'>['presses'][number];
@@ -21,9 +23,15 @@ export function Presses() {
 function PressPage() {
   const { data, error } = useRoute('presses', {});
   const [chosen, setChosen] = useState<string | null>(null);
+  const [fresh, setFresh] = useState<Press | null>(null);
   const house = useUnits();
   if (!data) return <Pending error={error} what="the presses" />;
   const row = data.presses.find((one) => one.press.id === chosen) ?? data.presses[0];
+  const shown = fresh ?? row?.press;
+  const choose = (id: string) => {
+    setFresh(null);
+    setChosen(id);
+  };
   return (
     <div className="mx-auto grid max-w-[1240px] grid-cols-[20rem_1fr] gap-8 px-5 pt-5">
       <section aria-labelledby="presses">
@@ -31,18 +39,25 @@ function PressPage() {
           Presses
         </h1>
         {data.presses.map((one) => (
-          <PressItem key={one.press.id} row={one} on={one.press.id === row?.press.id} onChoose={() => setChosen(one.press.id)} />
+          <PressItem key={one.press.id} row={one} on={one.press.id === shown?.id} onChoose={() => choose(one.press.id)} />
         ))}
         {data.presses.length === 0 && (
-          <p className="rule-top py-4">
-            No press yet. The first press comes in with the demo shop or through the API (PUT /api/v1/presses/…).
-          </p>
+          <p className="rule-top py-4">No press yet. Add the one you have: cards are worked out for a press, not for presses in general.</p>
         )}
+        <button type="button" className="act mt-3" onClick={() => setFresh(newPress(newId(), house))}>
+          Add a press
+        </button>
       </section>
-      {row && (
-        <section aria-label={row.press.name} className="min-w-0">
-          <DeliveredDrawing press={row.press} />
-          <PressEditor key={`${row.press.id} ${row.version}`} press={row.press} version={row.version} house={house} />
+      {shown && (
+        <section aria-label={shown.name} className="min-w-0">
+          <DeliveredDrawing press={shown} />
+          <PressEditor
+            key={`${shown.id} ${fresh ? 0 : row?.version}`}
+            press={shown}
+            version={fresh ? null : (row?.version ?? null)}
+            house={house}
+            onSaved={choose}
+          />
         </section>
       )}
     </div>

@@ -24,6 +24,9 @@ const pumping = new Set<string>();
 
 const boxOf = (runId: string): Box => boxes.get(runId) ?? EMPTY;
 
+/** What is known of a run's events now, outside a view. */
+export const peek = boxOf;
+
 function set(runId: string, box: Box): void {
   boxes.set(runId, box);
   for (const listener of listeners) listener();

@@ -3,7 +3,7 @@ import { useEffect, useState } from 'react';
 import { API, type Rail as RailReply } from '../../contract';
 import { formatDuration, formatQuantity } from '../../core/units';
 import { undoLast, useLastAct } from '../../ui/acts';
-import { useAway } from '../../ui/away';
+import { serverAnswers, setAway, useAway } from '../../ui/away';
 import { heardServer, useServerNow } from '../../ui/clock';
 import { errorWords, Island, queries, refresh, useRoute } from '../../ui/query';
 
@@ -25,7 +25,11 @@ function useChangeStream(): void {
       if (document.hidden) return;
       stream = new EventSource(`${API}/rail/stream`);
       stream.addEventListener('change', () => void refresh('rail', 'bench', 'run'));
-      stream.addEventListener('open', () => void queries.invalidateQueries({ queryKey: ['rail'] }));
+      stream.addEventListener('open', () => {
+        setAway(false);
+        void queries.invalidateQueries();
+      });
+      stream.addEventListener('error', () => void serverAnswers());
     };
     listen();
     document.addEventListener('visibilitychange', listen);

@@ -1,9 +1,8 @@
 /** Random shops for property tests: fabrics, products, presses and houses over their whole valid range. */
 import fc from 'fast-check';
-import { type Blank, type Composition, type Fabric, FIBRE_IDS, type Product } from '../materials';
-import type { Press } from '../press';
-import { type House, STARTING_HOUSE } from './house';
-import type { ResolveInput } from './input';
+import { type House, type ResolveInput, STARTING_HOUSE } from '../src/core/card';
+import { type Blank, type Composition, type Fabric, FIBRE_IDS, type Product } from '../src/core/materials';
+import type { Press } from '../src/core/press';
 
 const composition: fc.Arbitrary<Composition> = fc
   .uniqueArray(fc.constantFrom(...FIBRE_IDS), { minLength: 1, maxLength: 4 })

@@ -1,0 +1,60 @@
+/** A shop of one's own from nothing: what stands there, and the way to the first card. And a start that cannot be. */
+import { spawnSync } from 'node:child_process';
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { test as base, expect, Shop } from './shop';
+
+const test = base.extend({
+  // biome-ignore lint/correctness/noEmptyPattern: the runner wants a pattern here
+  shop: async ({}, use) => {
+    const shop = await Shop.open({ demo: false });
+    await use(shop);
+    await shop.close();
+  },
+});
+
+test('an empty shop says what to do first; a press is added; a first card says Care because nothing is measured', async ({ page }) => {
+  await page.goto('/');
+  await expect(page.getByRole('heading', { name: 'Nothing on the bench.' })).toBeVisible();
+  await page.keyboard.press('6');
+  await expect(page.getByText('No pressing yet.')).toBeVisible();
+  await page.keyboard.press('3');
+  await expect(page.getByText('No press yet.')).toBeVisible();
+  await page.getByRole('button', { name: 'Add a press' }).click();
+  await page.getByLabel('Name').fill('The draw press');
+  await page.getByLabel('Kind').selectOption('draw');
+  await page.getByRole('button', { name: 'Save the press' }).click();
+  await expect(page.getByRole('button', { name: /^The draw press draw, set in °C by 1 not measured: ±8 K assumed/ })).toBeVisible();
+
+  await page.getByRole('link', { name: '2 Orders' }).click();
+  await page.getByLabel('What it is for').fill('First tees');
+  await page.keyboard.press('Enter');
+  await page.getByLabel('Pieces').fill('3');
+  await page.getByRole('combobox', { name: 'Blank' }).fill('three');
+  await page.getByRole('option', { name: /three-fibre tee/ }).click();
+  await page.getByLabel('Size').selectOption('L');
+  await page.getByRole('combobox', { name: 'Transfer' }).fill('stretch');
+  await page.getByRole('option', { name: /stretch film/ }).click();
+  await page.getByLabel('Art', { exact: true }).fill('star');
+  await page.getByLabel('Art width').fill('200');
+  await page.getByLabel('Art height').fill('20cm');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('article', { name: 'Card' }).locator('[data-lamp="care"]').first()).toBeVisible();
+  await expect(page.getByText('The draw press was never measured')).toBeVisible();
+});
+
+test('a file that is no database ends the start with words and code 1', () => {
+  const folder = mkdtempSync(join(tmpdir(), 'beacon-start-'));
+  const file = join(folder, 'holiday.sqlite');
+  writeFileSync(file, 'not a database, but long enough to be read as the header of one '.repeat(30));
+  const env = { ...process.env, PORT: '4391', TIDY_BEACON_DB: file, TIDY_BEACON_LOG: 'silent' };
+  const { status, stderr } = spawnSync(process.execPath, ['-e', "import('./scripts/serve.mjs').then((s) => s.serve())"], {
+    env,
+    encoding: 'utf8',
+    timeout: 30_000,
+  });
+  rmSync(folder, { recursive: true, force: true });
+  expect(status).toBe(1);
+  expect(stderr).toContain('is not a Tidy Beacon database. Set TIDY_BEACON_DB to the right file');
+});

@@ -1,0 +1,165 @@
+/** The demo shop and the stores over it, on a database in memory. */
+import { join } from 'node:path';
+import { beforeAll, describe, expect, it } from 'vitest';
+import { CardSchema } from '../../core/card';
+import { openShop, type Shop } from '../db';
+import { bench, orderReply } from './bench';
+import { cardsOfOrder, freezeCard, frozenCard, readFacts } from './cards';
+import { loadDemoShop } from './demoShop';
+import { readHouse } from './house';
+import { beginShop } from './newShop';
+import { findOrder, putOrder, removeOrder } from './orders';
+import { searchLog } from './pressings';
+import { readRail } from './rail';
+import { openRun, startRun, takeEvent } from './runs';
+import { listPresses, putPress, readShelf } from './shelf';
+
+const TODAY = new Date(2026, 10, 25, 9);
+let shop: Shop;
+
+function fresh(fill: (shop: Shop) => void): Shop {
+  const opened = openShop(':memory:', 'drizzle');
+  fill(opened);
+  return opened;
+}
+
+beforeAll(() => {
+  shop = fresh(({ db }) => loadDemoShop(db, join(process.cwd(), 'demo'), TODAY));
+});
+
+describe('the demo shop', () => {
+  it('has three presses, four orders on the bench, one of them on Hold and one Care, and twenty pressings', () => {
+    expect(listPresses(shop.db)).toHaveLength(3);
+    const rows = bench(shop.db);
+    expect(rows.map((row) => [row.name, row.lamp])).toEqual([
+      ['Guide tees, open night', 'clear'],
+      ['Members’ evening tees', 'hold'],
+      ['Crew hoodies', 'care'],
+      ['Dome crew tees', 'clear'],
+    ]);
+    expect(rows.map((row) => row.due)).toEqual(['2026-11-27', '2026-11-28', '2026-11-30', '2026-12-01']);
+    const log = searchLog(shop.db, { limit: 100 });
+    expect(log.total).toBe(20);
+    expect(log.pressings.filter((p) => p.outcome === 'spoiled')).toHaveLength(3);
+    expect(log.pressings.filter((p) => p.laidBack > 0)).toHaveLength(2);
+  });
+  it('is the same every time it is loaded on the same day', () => {
+    const again = fresh(({ db }) => loadDemoShop(db, join(process.cwd(), 'demo'), TODAY));
+    expect(searchLog(again.db, { limit: 100 })).toEqual(searchLog(shop.db, { limit: 100 }));
+    expect(bench(again.db)).toEqual(bench(shop.db));
+  });
+  it('an order on Hold has ways out, and each takes it off Hold', () => {
+    const facts = readFacts(shop.db);
+    const [held] = cardsOfOrder(facts, findOrder(shop.db, 'order-members').doc);
+    expect(held?.card.lamp.state).toBe('hold');
+    expect(held?.waysOut.length).toBeGreaterThan(0);
+    expect(held?.waysOut.map((way) => way.lamp)).not.toContain('hold');
+  });
+});
+
+describe('the bench', () => {
+  it('says what each order needs next, and counts what is left', () => {
+    const [guide, members] = bench(shop.db);
+    expect(guide).toMatchObject({
+      pieces: 20,
+      good: 5,
+      spoiled: 1,
+      what: '12 guide tee M, 8 guide tee L',
+      next: { station: 'card', lineId: 'line-guide-m', verb: 'Open the card' },
+    });
+    expect(guide?.minutesLeft).toBeGreaterThan(15);
+    expect(members?.next).toMatchObject({ verb: 'Find a way out' });
+  });
+  it('an order taken off is gone from it, and back when it is put again', () => {
+    const copy = fresh(({ db }) => loadDemoShop(db, join(process.cwd(), 'demo'), TODAY));
+    const { doc, version } = findOrder(copy.db, 'order-hoodies');
+    removeOrder(copy.db, 'order-hoodies', 1);
+    expect(bench(copy.db).map((row) => row.orderId)).not.toContain('order-hoodies');
+    expect(putOrder(copy.db, doc, version).version).toBe(version);
+    expect(bench(copy.db).map((row) => row.orderId)).toContain('order-hoodies');
+    expect(() => removeOrder(copy.db, 'order-moon', 1)).toThrow(/no order with the id/);
+  });
+});
+
+describe('the log', () => {
+  it('every word must be found, whatever the case and order', () => {
+    const found = (q: string) => searchLog(shop.db, { q, limit: 100 }).total;
+    expect(found('WREN guide')).toBe(6);
+    expect(found('guide wren')).toBe(6);
+    expect(found('laid back')).toBe(2);
+    expect(found('feldspar spoiled')).toBe(1);
+    expect(found('pulled thread')).toBe(1);
+    expect(found("'; DROP TABLE pressings; --")).toBe(0);
+    expect(found('%')).toBe(0);
+  });
+  it('comes in pages, newest first, without gap or repeat', () => {
+    const ids: string[] = [];
+    let before: number | undefined;
+    for (let page = 0; page < 10; page++) {
+      const { pressings, more } = searchLog(shop.db, { limit: 7, before });
+      ids.push(...pressings.map((p) => p.id));
+      before = pressings.at(-1)?.endedAt;
+      if (!more) break;
+    }
+    expect(new Set(ids).size).toBe(20);
+    expect(ids).toEqual(searchLog(shop.db, { limit: 100 }).pressings.map((p) => p.id));
+  });
+  it('a pressing says what was carded and what was done', () => {
+    const [last] = searchLog(shop.db, { orderId: 'order-guide-tees', limit: 1 }).pressings;
+    expect(last).toMatchObject({ setC: 135, timeS: 9, pressedS: 9.4, peel: 'warm', pressureBand: 'medium', operator: 'MB', roomC: 21 });
+    expect(last?.closings.map((closing) => closing.stage)).toEqual(['pre-press', 'press']);
+  });
+});
+
+describe('frozen cards', () => {
+  it('the same card is stored once, whatever the order of its keys', () => {
+    const { card } = openRun(shop.db, 'run-guide-m');
+    const turned = Object.fromEntries(Object.entries(card).reverse()) as typeof card;
+    expect(freezeCard(shop.db, turned)).toBe(freezeCard(shop.db, card));
+    expect(CardSchema.parse(frozenCard(shop.db, freezeCard(shop.db, card)))).toEqual(card);
+  });
+  it('a card from a newer app is refused, not guessed at', () => {
+    const copy = fresh(({ db }) => beginShop(db, '2026-01-01'));
+    copy.sqlite.prepare("INSERT INTO cards (hash, schema_version, doc) VALUES ('later', 99, '{}')").run();
+    expect(() => frozenCard(copy.db, 'later')).toThrow(/version 99/);
+  });
+});
+
+describe('the rail', () => {
+  it('shows a press in use, closed, and free again', () => {
+    const copy = fresh(({ db }) => loadDemoShop(db, join(process.cwd(), 'demo'), TODAY));
+    const now = TODAY.getTime();
+    const swing = () => readRail(copy.db, now).presses.find((p) => p.id === 'press-swing');
+    expect(swing()).toMatchObject({ state: 'free', setC: null });
+    startRun(copy.db, 'run-x', { orderId: 'order-crew-tees', lineId: 'line-crew-m', operator: '' }, now);
+    expect(swing()).toMatchObject({ state: 'in use' });
+    const id = (n: number) => `30000000-0000-4000-8000-00000000000${n}`;
+    takeEvent(copy.db, 'run-x', { id: id(1), at: now, kind: 'next' }, now);
+    takeEvent(copy.db, 'run-x', { id: id(2), at: now, kind: 'closed' }, now);
+    expect(swing()).toMatchObject({ state: 'closed' });
+    expect(readRail(copy.db, now).runs).toMatchObject([
+      { label: 'Dome crew tees, M', verb: 'Pressing', dueAt: now + 5000, piece: 1, pieces: 10 },
+    ]);
+    takeEvent(copy.db, 'run-x', { id: id(3), at: now + 5000, kind: 'opened' }, now + 5000);
+    takeEvent(copy.db, 'run-x', { id: id(4), at: now + 6000, kind: 'stopped' }, now + 6000);
+    expect(swing()).toMatchObject({ state: 'free', setC: null });
+    expect(orderReply(copy.db, findOrder(copy.db, 'order-crew-tees')).lines).toMatchObject([{ openRunId: null, good: 0 }]);
+    takeEvent(copy.db, 'run-x', { id: id(5), at: now + 7000, kind: 'undone', of: id(4) }, now + 7000);
+    expect(swing()).toMatchObject({ state: 'in use' });
+  });
+});
+
+describe('a new shop', () => {
+  it('begins with the built-in shelf, starting rules and no press; a press can be added once and then wants its version', () => {
+    const own = fresh(({ db }) => beginShop(db, '2026-01-01'));
+    expect(readShelf(own.db).products).toHaveLength(3);
+    expect(readHouse(own.db)).toMatchObject({ version: 1, doc: { rules: { prePress: 'short' } } });
+    expect(bench(own.db)).toEqual([]);
+    const [press] = listPresses(shop.db);
+    if (!press) throw new Error('the demo has a press');
+    expect(putPress(own.db, press.doc, null).version).toBe(1);
+    expect(() => putPress(own.db, { ...press.doc, name: 'Other' }, null)).toThrow(/If-Match/);
+    expect(putPress(own.db, { ...press.doc, name: 'Other' }, 1).version).toBe(2);
+    expect(() => putPress(own.db, { ...press.doc, id: 'press-ghost' }, 4)).toThrow(/no press/);
+  });
+});

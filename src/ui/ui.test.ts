@@ -1,0 +1,94 @@
+import { afterEach, describe, expect, it, vi } from 'vitest';
+import { didUndoably, undoLast } from './acts';
+import { dayText, dueText, isoDay, isoDayText, workText } from './days';
+import { newId } from './newId';
+import { axisTicks, onAxis, rampColour } from './ramp';
+
+describe('days as the shop says them', () => {
+  const today = new Date(2026, 10, 25, 18, 30);
+  it.each([
+    ['2026-11-25', 'today'],
+    ['2026-11-26', 'tomorrow'],
+    ['2026-11-30', 'in 5 days'],
+    ['2026-11-24', '1 day late'],
+    ['2026-11-20', '5 days late'],
+    ['2027-01-01', 'in 37 days'],
+  ])('%s is %s', (iso, words) => expect(dueText(iso, today)).toBe(words));
+  it('does not slip a day over the clock change', () => {
+    expect(dueText('2026-03-30', new Date(2026, 2, 28, 23, 59))).toBe('in 2 days');
+  });
+  it('writes days and work', () => {
+    expect([dayText(today), isoDayText('2026-12-01'), isoDay(today)]).toEqual(['Wed 25 Nov', 'Tue 1 Dec', '2026-11-25']);
+    expect([workText(0.2), workText(23.5), workText(119), workText(2867)]).toEqual(['1 min', '24 min', '119 min', '48 h']);
+  });
+});
+
+describe('ids', () => {
+  it('are version 4 UUIDs and do not repeat', () => {
+    const ids = Array.from({ length: 500 }, newId);
+    for (const id of ids) expect(id).toMatch(/^[0-9a-f]{8}-[0-9a-f]{4}-4[0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}$/);
+    expect(new Set(ids).size).toBe(500);
+  });
+});
+
+describe('the one temperature axis', () => {
+  it('keeps everything inside itself and grows with temperature', () => {
+    expect([onAxis(20), onAxis(90), onAxis(157.5), onAxis(225), onAxis(400)]).toEqual([0, 0, 0.5, 1, 1]);
+  });
+  it('has round ticks in either unit, all on the axis', () => {
+    for (const unit of ['C', 'F'] as const) {
+      for (const tick of axisTicks(unit)) {
+        const shown = unit === 'F' ? tick.tempC * 1.8 + 32 : tick.tempC;
+        expect(Math.round(shown)).toBe(Number(tick.text));
+        expect(tick.tempC >= 90 && tick.tempC <= 225).toBe(true);
+      }
+    }
+  });
+  it('has a colour for every temperature, the same outside its ends', () => {
+    expect(rampColour(90)).toBe('rgb(122 146 158)');
+    expect(rampColour(160)).toBe('rgb(226 138 52)');
+    expect(rampColour(-40)).toBe(rampColour(90));
+    expect(rampColour(900)).toBe(rampColour(225));
+  });
+});
+
+describe('the last undoable act', () => {
+  it('is undone once; the next takes its place; a failed undo stays to be tried again', async () => {
+    const undone: string[] = [];
+    const act = (what: string) => ({ what, undo: async () => void undone.push(what) });
+    didUndoably(act('line removed'));
+    didUndoably(act('press changed'));
+    await undoLast();
+    await undoLast();
+    expect(undone).toEqual(['press changed']);
+    const failing = { what: 'house changed', undo: vi.fn(async () => Promise.reject(new Error('changed meanwhile'))) };
+    didUndoably(failing);
+    await expect(undoLast()).rejects.toThrow('changed meanwhile');
+    await expect(undoLast()).rejects.toThrow('changed meanwhile');
+    expect(failing.undo).toHaveBeenCalledTimes(2);
+  });
+});
+
+describe('the server’s clock as reckoned here', () => {
+  afterEach(() => vi.useRealTimers());
+  it('takes the least delayed reply, runs on by itself, and ignores the wall clock', async () => {
+    vi.useFakeTimers({ toFake: ['performance', 'Date'] });
+    const { heardServer, serverNow } = await import('./clock');
+    const server = () => 1_000_000_000 + performance.now();
+    heardServer(server() - 300);
+    expect(serverNow()).toBeCloseTo(server() - 300, -1);
+    heardServer(server() - 20);
+    heardServer(server() - 400);
+    expect(Math.abs(serverNow() - (server() - 20))).toBeLessThanOrEqual(1);
+    vi.advanceTimersByTime(90_000);
+    vi.setSystemTime(0);
+    expect(Math.abs(serverNow() - (server() - 20))).toBeLessThanOrEqual(1);
+  });
+  it('follows a server whose own clock was set back', async () => {
+    vi.useFakeTimers({ toFake: ['performance', 'Date'] });
+    const { heardServer, serverNow } = await import('./clock');
+    heardServer(2_000_000_000 + performance.now());
+    heardServer(2_000_000_000 - 3_600_000 + performance.now());
+    expect(Math.abs(serverNow() - (2_000_000_000 - 3_600_000 + performance.now()))).toBeLessThanOrEqual(1);
+  });
+});
