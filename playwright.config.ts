@@ -6,7 +6,9 @@ export default defineConfig({
   outputDir: 'test-results/journeys',
   workers: 2,
   retries: 0,
-  timeout: 60_000,
+  // generous, because speed is not what journeys measure
+  timeout: 120_000,
+  expect: { timeout: 20_000 },
   reporter: [['list'], ['json']],
   use: {
     viewport: { width: 1280, height: 800 },

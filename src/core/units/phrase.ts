@@ -58,7 +58,9 @@ export function phraseText(words: Phrase, house: HouseUnits): string {
       if (typeof part === 'string') return part;
       if (part.q === 'duration') return formatDuration(part.v);
       if (part.u) return formatQuantity(part.v, part.u, part.d);
-      return formatForHouse(part.q, part.v, house, part.d);
+      // in words a length is told to a tenth of an inch; fields keep their hundredths
+      const decimals = part.d ?? (part.q === 'length' && house.length === 'in' ? 1 : undefined);
+      return formatForHouse(part.q, part.v, house, decimals);
     })
     .join('');
 }

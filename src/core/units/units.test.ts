@@ -1,13 +1,24 @@
 import fc from 'fast-check';
-import { describe, expect, it } from 'vitest';
 import {
+  contact,
   formatDuration,
   formatFigure,
   formatForHouse,
   formatQuantity,
+  type HouseUnits,
+  line,
+  mm,
   type Parsed,
+  type Phrase,
+  PhraseSchema,
   parseQuantity,
+  phrase,
+  phraseText,
+  seconds,
+  setTemp,
   snap,
+  temp,
+  tempDiff,
   toInside,
   toShown,
   UNITS,
@@ -119,5 +130,21 @@ describe('showing a quantity', () => {
   it('snaps to the step a press is set in', () => {
     expect(formatQuantity(snap(150.4, 'F', 5), 'F')).toBe('305\u00a0°F');
     expect(snap(150.4, 'C', 1)).toBe(150);
+  });
+});
+
+describe('sentences with quantities', () => {
+  const says = phrase`Hold ${temp(150)}, ${tempDiff(5)} either way, for ${seconds(9)}, ${mm(50)} below; set ${setTemp(150, 'C')}.`;
+  const plain = (words: Phrase, house: HouseUnits) => phraseText(words, house).replaceAll('\u00a0', ' ');
+  it('read in the house’s units, but a press in its own', () => {
+    expect(plain(says, INCH)).toBe('Hold 302 °F, 9 °F either way, for 9 s, 2.0 in below; set 150 °C.');
+    expect(plain(says, { temperature: 'C', length: 'mm', linePressure: 'bar' })).toBe(
+      'Hold 150 °C, 5 K either way, for 9 s, 50 mm below; set 150 °C.',
+    );
+  });
+  it('stand inside one another, and survive being stored', () => {
+    const outer = phrase`First: ${says} Then ${contact(20)} of contact, ${line(300)} in the line.`;
+    expect(PhraseSchema.parse(JSON.parse(JSON.stringify(outer)))).toEqual(outer);
+    expect(plain(outer, INCH)).toMatch(/^First: Hold 302 °F.* Then 2.9 psi of contact, 44 psi in the line\.$/);
   });
 });
