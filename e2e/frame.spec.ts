@@ -42,8 +42,8 @@ test('with the server away a click holds the page and says so; it goes on by its
   await shop.start();
   await expect(page.getByRole('heading', { name: 'Log' })).toBeVisible({ timeout: 15_000 });
   await expect(page.getByText('The app’s server does not answer.')).toHaveCount(0);
-  const rail = await (await page.request.get('/api/v1/rail')).json();
-  expect(rail.runs).toMatchObject([{ orderId: 'order-crew-tees', verb: 'Close to pre-press' }]);
+  const runs = async () => (await (await page.request.get('/api/v1/rail')).json()).runs;
+  await expect.poll(runs).toMatchObject([{ orderId: 'order-crew-tees', verb: 'Close to pre-press' }]);
   await page.getByRole('link', { name: /Dome crew tees, M piece 1/ }).click();
   await page.getByRole('button', { name: 'Stop the run here' }).click();
   await expect(page.getByRole('button', { name: /^Stopped/ })).toBeVisible();
