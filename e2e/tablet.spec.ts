@@ -33,6 +33,12 @@ test('a piece pressed by touch alone is seen on another browser’s rail, and un
   await page.getByRole('button', { name: /^Undo last step/ }).click();
   await cue(/^Close to pre-press/).waitFor();
 
+  // keys on the rail are the rail's own, not the run's
+  await page.getByRole('link', { name: /Crew hoodies, L piece 1/ }).focus();
+  await page.keyboard.press('Space');
+  await page.waitForTimeout(300);
+  await expect(cue(/^Close to pre-press/)).toBeVisible();
+
   // the other device goes on with the same run
   await other.getByRole('link', { name: /Crew hoodies, L piece 1/ }).click();
   await other.getByRole('button', { name: /^Close to pre-press/ }).waitFor();

@@ -4,13 +4,13 @@ import type { Page } from '@playwright/test';
 import { parse } from 'csv-parse/sync';
 import { expect, test } from './shop';
 
-/** Tab until something is focused that matches, as hands without a mouse do. */
-async function tabTo(page: Page, role: Parameters<Page['getByRole']>[0], name: string | RegExp) {
+/** Tab, or Shift and Tab, until something is focused that matches, as hands without a mouse do. */
+async function tabTo(page: Page, role: Parameters<Page['getByRole']>[0], name: string | RegExp, key = 'Tab') {
   const wanted = page.getByRole(role, { name }).first();
   await wanted.waitFor();
   for (let i = 0; i < 60; i++) {
     if (await wanted.evaluate((element) => element === document.activeElement)) return;
-    await page.keyboard.press('Tab');
+    await page.keyboard.press(key);
   }
   throw new Error(`Tab never came to ${role} ${name}`);
 }
@@ -92,9 +92,7 @@ test('twelve three-fibre tees with stretch film on the swing-away, by keyboard o
   await expect(why).toContainText('Wren Stretch, sheet of 2026-02-10: 270 °F to 298 °F');
   await expect(why).toContainText(/viscose.*may shine or yellow/);
   await expect(why).toContainText('Swing-away measured on 2026-03-02: surface 9 °F hotter');
-  await page.keyboard.press('Shift+Tab');
-  await page.evaluate(() => document.querySelector<HTMLElement>('#middle')?.focus());
-  await tabTo(page, 'button', 'Start pressing');
+  await tabTo(page, 'button', 'Start pressing', 'Shift+Tab');
   await page.keyboard.press('Enter');
 
   await toPeel(page, true);

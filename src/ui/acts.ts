@@ -18,6 +18,9 @@ function set(act: UndoableAct | null): void {
 /** Puts an act on the rail; it stays until undone or until the next one takes its place. */
 export const didUndoably = (act: UndoableAct): void => set(act);
 
+/** Takes the act off the rail: something was begun on top of it, so that undoing it would pull the ground away. */
+export const forgetAct = (): void => set(null);
+
 /** Undoes the act on the rail. When that fails the act stays and the error is thrown on. */
 export async function undoLast(): Promise<void> {
   const act = last;

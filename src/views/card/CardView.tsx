@@ -4,6 +4,7 @@ import { call, type LineCard } from '../../contract';
 import type { Card, Field, Line } from '../../core/card';
 import { lampAt, takeWayOut } from '../../core/card';
 import type { HouseUnits } from '../../core/units';
+import { forgetAct } from '../../ui/acts';
 import { useUnits } from '../../ui/house';
 import { newId } from '../../ui/newId';
 import { errorWords, Island, Pending, refresh, useRoute } from '../../ui/query';
@@ -52,6 +53,7 @@ function CardOfOrder({ orderId, lineId }: { orderId: string; lineId: string | nu
     const id = progress?.openRunId ?? newId();
     try {
       if (!progress?.openRunId) await call('putRun', { params: { id }, body: { orderId, lineId: line.id, operator: '' } });
+      forgetAct();
       await refresh('order', 'rail');
       goTo(`/orders/${orderId}/run?line=${line.id}&run=${id}`);
     } catch (error) {

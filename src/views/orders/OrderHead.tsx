@@ -48,7 +48,7 @@ export function OrderHead({
             <a
               href={`/orders/${order.id}${path}${lineId && id !== 'record' ? `?line=${lineId}` : ''}`}
               aria-current={id === station ? 'step' : undefined}
-              className={`flex min-h-11 items-center px-3 no-underline ${id === station ? 'bg-ink font-bold text-white' : 'text-ink hover:underline'}`}
+              className={`flex min-h-12 items-center px-3 no-underline ${id === station ? 'bg-ink font-bold text-white' : 'text-ink hover:underline'}`}
             >
               {text}
             </a>

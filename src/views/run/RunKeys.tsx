@@ -12,7 +12,7 @@ interface RunKeysProps {
 export function RunKeys({ cue, done, canUndo, orderId, on }: RunKeysProps) {
   const look = 'act border-night-line text-white';
   const key = (text: string, letter: string, does: () => unknown, can: boolean, extra = '') => (
-    <button type="button" data-own className={`${look} ${can ? '' : 'opacity-40'} ${extra}`} disabled={!can} onClick={() => void does()}>
+    <button type="button" className={`${look} ${can ? '' : 'opacity-40'} ${extra}`} disabled={!can} onClick={() => void does()}>
       {text} <span className="key">{letter}</span>
     </button>
   );
@@ -31,7 +31,7 @@ export function RunKeys({ cue, done, canUndo, orderId, on }: RunKeysProps) {
       {key('Lay back, press again', 'L', on.layBack, cue.canLayBack)}
       {key(cue.early === 'next' ? 'Cool enough already' : 'Open early', 'O', on.early, cue.early !== null)}
       {key('Undo last step', 'U', on.undo, canUndo)}
-      <button type="button" data-own className={`${look} border-transparent`} onClick={() => void on.stop()}>
+      <button type="button" className={`${look} border-transparent`} onClick={() => void on.stop()}>
         Stop the run here
       </button>
       {key('Spoiled …', 'X', on.spoil, cue.canSpoil, 'ml-auto border-[#e58a78] text-[#ffb4a5]')}

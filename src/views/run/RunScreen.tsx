@@ -74,7 +74,13 @@ export function RunScreen({ reply }: { reply: RunReply }) {
         />
       ) : (
         <>
-          <button type="button" onClick={act} disabled={done} className="block flex-1 border-0 bg-transparent py-2 text-left text-white">
+          <button
+            type="button"
+            data-cue
+            onClick={act}
+            disabled={done}
+            className="block flex-1 border-0 bg-transparent py-2 text-left text-white"
+          >
             <span className="flex flex-wrap items-end justify-between gap-x-8">
               <span className="block leading-none font-bold" style={{ fontSize: 'clamp(64px, 9.5vw, 124px)' }}>
                 {cue.verb}
@@ -132,8 +138,16 @@ function useKeys(on: Acts, quiet: boolean): void {
     const onKey = (event: KeyboardEvent) => {
       const key = event.key.length === 1 ? event.key.toLowerCase() : event.key;
       const target = event.target as HTMLElement;
-      const other = target.closest('a, button[data-own], header');
-      if (event.ctrlKey || event.metaKey || event.altKey || !keys[key] || (other && (key === ' ' || key === 'Enter'))) return;
+      const other = target.closest('a, button:not([data-cue]), aside');
+      if (
+        event.ctrlKey ||
+        event.metaKey ||
+        event.altKey ||
+        target.matches('input, textarea') ||
+        !keys[key] ||
+        (other && (key === ' ' || key === 'Enter'))
+      )
+        return;
       event.preventDefault();
       if (!event.repeat) keys[key]();
     };

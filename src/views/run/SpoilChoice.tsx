@@ -29,7 +29,6 @@ export function SpoilChoice({ onChoose, onCancel }: { onChoose: (reason: SpoilRe
           <li key={reason}>
             <button
               type="button"
-              data-own
               className="act min-h-16 w-full justify-start border-night-line text-xl text-white"
               onClick={() => onChoose(reason, note)}
             >
@@ -47,7 +46,7 @@ export function SpoilChoice({ onChoose, onCancel }: { onChoose: (reason: SpoilRe
           onChange={(event) => setNote(event.target.value)}
         />
       </label>
-      <button type="button" data-own className="act mt-5 border-night-line text-white" onClick={onCancel}>
+      <button type="button" className="act mt-5 border-night-line text-white" onClick={onCancel}>
         Not spoiled, go back <span className="key">Esc</span>
       </button>
     </section>
