@@ -7,8 +7,8 @@ export default defineConfig({
   workers: 2,
   retries: 0,
   // generous, because speed is not what journeys measure
-  timeout: 120_000,
-  expect: { timeout: 20_000 },
+  timeout: 300_000,
+  expect: { timeout: 45_000 },
   reporter: [['list'], ['json']],
   use: {
     viewport: { width: 1280, height: 800 },

@@ -2,6 +2,7 @@
 
 import type { Page } from '@playwright/test';
 import axe from 'axe-core';
+import { advance, cue, endClock } from './hands';
 import { expect, test } from './shop';
 
 async function look(page: Page) {
@@ -30,7 +31,6 @@ const PAGES: [string, string, string][] = [
 ];
 
 test('every page', async ({ page }) => {
-  test.setTimeout(120_000);
   const found: Record<string, string[]> = {};
   for (const [name, path, heading] of PAGES) {
     await page.goto(path);
@@ -49,13 +49,11 @@ test('run, from load to the spoiled choice, and reasons unfolded', async ({ page
   await page.getByRole('button', { name: 'Start pressing' }).click();
   await page.getByRole('button', { name: /^Load/ }).waitFor();
   expect(await look(page)).toEqual([]);
-  await page.keyboard.press('Space');
-  await page.waitForTimeout(700);
-  await page.keyboard.press('Space');
-  await page.getByRole('button', { name: /^Pressing/ }).waitFor();
+  await advance(page, /^Load/);
+  await advance(page, /^Close to pre-press/);
+  await cue(page, /^(Pressing|Open now)/);
   expect(await look(page)).toEqual([]);
-  await page.keyboard.press('o');
-  await page.getByRole('button', { name: /^Place/ }).waitFor();
+  await endClock(page, /^Place/);
   await page.keyboard.press('x');
   await expect(page.getByText('Spoiled, because')).toBeVisible();
   expect(await look(page)).toEqual([]);

@@ -5,7 +5,6 @@ import { expect, test } from './shop';
 const TO_INSPECT = ['next', 'closed', 'opened', 'next', 'closed', 'opened', 'next', 'peeled'] as const;
 
 test('kill -9 straight after each acknowledged pressing loses none of them', async ({ shop, request }) => {
-  test.setTimeout(120_000);
   const started = await request.put('/api/v1/runs/run-power-cut', {
     data: { orderId: 'order-guide-tees', lineId: 'line-guide-l', operator: 'KC' },
   });

@@ -2,6 +2,7 @@
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
 import { parse } from 'csv-parse/sync';
+import { advance, cue, endClock } from './hands';
 import { expect, test } from './shop';
 
 /** Tab, or Shift and Tab, until something is focused that matches, as hands without a mouse do. */
@@ -22,45 +23,24 @@ async function pick(page: Page, name: string, letters: string) {
   await page.keyboard.press('Enter');
 }
 
-/** Advances by Space, once the hand is no slip of the last press. */
-async function space(page: Page) {
-  await page.waitForTimeout(650);
-  await page.keyboard.press('Space');
-}
-
-const cue = (page: Page, words: string) =>
-  expect(page.getByRole('button', { name: new RegExp(`^${words}`) })).toBeVisible({ timeout: 15_000 });
-
 /** From load to the peel; the pre-press and the wait are ended early, the press itself too unless it is to be waited for. */
 async function toPeel(page: Page, waitForPress: boolean) {
-  await cue(page, 'Load');
-  await space(page);
-  await cue(page, 'Close to pre-press');
-  await space(page);
-  await cue(page, 'Pressing');
-  await page.keyboard.press('o');
-  await cue(page, 'Place');
-  await space(page);
+  await advance(page, /^Load/);
+  await advance(page, /^Close to pre-press/);
+  await endClock(page, /^Place/);
+  await advance(page, /^Place/);
   await pressAgain(page, waitForPress);
 }
 
 async function pressAgain(page: Page, waitForPress: boolean) {
-  await cue(page, 'Close');
-  await space(page);
-  await cue(page, 'Pressing');
-  if (waitForPress) {
-    await space(page);
-    await expect(page.getByText('Press O to end it early')).toBeVisible();
-    await cue(page, 'Open now');
-    await space(page);
-  } else await page.keyboard.press('o');
-  await cue(page, 'Cooling');
-  await page.keyboard.press('o');
-  await cue(page, 'Peel');
+  await advance(page, /^Close/);
+  if (waitForPress) await cue(page, /^Open now/);
+  await endClock(page, /^Cooling|^Cool enough/);
+  await endClock(page, /^Peel/);
 }
 
 test('twelve three-fibre tees with stretch film on the swing-away, by keyboard only', async ({ page }) => {
-  test.setTimeout(150_000);
+  test.setTimeout(600_000);
   await page.goto('/');
   await expect(page.getByRole('heading', { name: /orders on the bench/ })).toBeVisible();
   await page.keyboard.press('2');
@@ -96,21 +76,20 @@ test('twelve three-fibre tees with stretch film on the swing-away, by keyboard o
   await page.keyboard.press('Enter');
 
   await toPeel(page, true);
-  await space(page);
-  await cue(page, 'Look it over');
-  await space(page);
+  await advance(page, /^Peel/);
+  await advance(page, /^Look it over/);
 
   await toPeel(page, false);
   await page.keyboard.press('l');
   await pressAgain(page, false);
-  await space(page);
-  await space(page);
+  await advance(page, /^Peel/);
+  await advance(page, /^Look it over/);
 
   await toPeel(page, false);
   await page.keyboard.press('x');
   await expect(page.getByText('Spoiled, because')).toBeVisible();
   await page.keyboard.press('3');
-  await cue(page, 'Load');
+  await cue(page, /^Load/);
   const counts = page.getByRole('status').filter({ hasText: 'left' });
   await expect(counts).toHaveText(/2 good.*1 again.*1 spoiled.*9 left/);
 
