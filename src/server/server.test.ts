@@ -162,6 +162,8 @@ describe('a run over the wire', () => {
     expect(pressings).toMatchObject([
       { id: spoiled.id, withdrawn: true, amendments: [{ field: 'standing', from: 'counts', to: 'withdrawn' }] },
     ]);
+    expect(() => shop().sqlite.prepare("UPDATE amendments SET to_value = 'counts'").run()).toThrow(/written once/);
+    expect(() => shop().sqlite.prepare('DELETE FROM amendments').run()).toThrow(/never deleted/);
     expect((await send(orderRoute.GET, '/orders/order-new', { id: 'order-new' })).body.lines).toMatchObject([{ spoiled: 0, good: 0 }]);
   });
   it('refuses what cannot have happened, an event from the future, and a line that is already being pressed', async () => {
