@@ -1,4 +1,5 @@
-/** What an experienced operator would expect, case by case, in the trade's words. Built-in fabrics and families, a true press. */
+/** What an experienced operator would expect, case by case, in the trade's words. Built-in fabrics and families, a true press.
+ * One table on purpose, long as it is: a rule is judged beside its neighbours. */
 import { describe, expect, it } from 'vitest';
 import { BUILT_IN_BLANKS, BUILT_IN_FABRICS, builtInProducts, type Fabric, type Product } from '../materials';
 import type { Press } from '../press';

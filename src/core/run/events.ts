@@ -32,6 +32,8 @@ export const RunEventSchema = z.discriminatedUnion('kind', [
   z.object({ ...base, kind: z.literal('stopped') }),
 ]);
 export type RunEvent = z.infer<typeof RunEventSchema>;
+/** What happened, without its id and instant. */
+export type RunFact = RunEvent extends infer E ? (E extends RunEvent ? Omit<E, 'id' | 'at'> : never) : never;
 export type RunEventKind = RunEvent['kind'];
 
 /** A run as it was started: whose line, how many pieces, and the frozen card by its hash. */

@@ -1,6 +1,15 @@
 /** The run: pressing the pieces of a line, one event at a time. */
 export { type Cue, cueOf } from './cue';
-export { type Run, type RunEvent, type RunEventKind, RunEventSchema, RunSchema, SPOIL_REASONS, type SpoilReason } from './events';
+export {
+  type Run,
+  type RunEvent,
+  type RunEventKind,
+  RunEventSchema,
+  type RunFact,
+  RunSchema,
+  SPOIL_REASONS,
+  type SpoilReason,
+} from './events';
 export {
   type Applied,
   apply,

@@ -6,7 +6,7 @@ import { z } from 'zod';
 import { HouseSchema, OrderSchema } from '../../core/card';
 import { BlankSchema, FabricSchema, ProductSchema } from '../../core/materials';
 import { PressSchema } from '../../core/press';
-import { type RunEvent, type RunState, SPOIL_REASONS } from '../../core/run';
+import { type RunEvent, type RunFact, type RunState, SPOIL_REASONS } from '../../core/run';
 import { blanks, fabrics, house, presses, products } from '../db/schema';
 import { putOrder, removeOrder } from './orders';
 import { startRun, stateOf, takeEvent } from './runs';
@@ -65,13 +65,11 @@ const idFrom = (words: string): string => {
 };
 
 type DemoPiece = z.output<typeof DemoRun>['pieces'][number];
-type Fact = RunEvent extends infer E ? (E extends RunEvent ? Omit<E, 'id' | 'at'> : never) : never;
-
 /** Plays a past run to its end, or stops it after the pieces it names. */
 function playRun(db: Db, plan: z.output<typeof DemoRun>, today: Date): void {
   let at = new Date(today.getFullYear(), today.getMonth(), today.getDate() - plan.daysAgo, plan.hour).getTime();
   let opened = startRun(db, plan.id, plan, at);
-  const send = (fact: Fact, seconds: number) => {
+  const send = (fact: RunFact, seconds: number) => {
     at += Math.round(seconds * 1000);
     opened = takeEvent(db, plan.id, { ...fact, id: idFrom(`${plan.id} ${opened.events.length}`), at } as RunEvent, at);
   };
@@ -90,7 +88,7 @@ function playRun(db: Db, plan: z.output<typeof DemoRun>, today: Date): void {
 }
 
 /** What the hands did next, on the way to the verdict the demo gives this piece. */
-function nextFact(kind: string, by: string, state: RunState, piece: DemoPiece): Fact {
+function nextFact(kind: string, by: string, state: RunState, piece: DemoPiece): RunFact {
   if (by === 'press') return { kind: state.phase === 'closed' ? 'opened' : 'closed' };
   if (kind === 'peel') return { kind: state.laidBack < piece.laidBack ? 'laid back' : 'peeled' };
   if (kind !== 'inspect') return { kind: 'next' };

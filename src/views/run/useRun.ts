@@ -1,14 +1,11 @@
 /** A run in this page: its events, those still on their way to the server, and the state they add up to. */
 import { useEffect, useState } from 'react';
 import type { RunReply } from '../../contract';
-import { apply, type Counts, countsOf, type RunEvent, type RunPlan, type RunState, replay } from '../../core/run';
+import { apply, type Counts, countsOf, type RunEvent, type RunFact, type RunPlan, type RunState, replay } from '../../core/run';
 import { heardServer, serverNow } from '../../ui/clock';
 import { newId } from '../../ui/newId';
 import { refresh } from '../../ui/query';
 import { heardEvents, post, useBox } from './outbox';
-
-/** What happens, without its id and instant. */
-export type Fact = RunEvent extends infer E ? (E extends RunEvent ? Omit<E, 'id' | 'at'> : never) : never;
 
 export interface LiveRun {
   plan: RunPlan;
@@ -19,7 +16,7 @@ export interface LiveRun {
   waiting: number;
   /** Why the last event was refused, in words. */
   refusal: string | null;
-  happen: (fact: Fact) => void;
+  happen: (fact: RunFact) => void;
 }
 
 /** Applies events here at once; the outbox sees to the server. Another device's events come in with every fresh reply. */
@@ -38,7 +35,7 @@ export function useRun(reply: RunReply): LiveRun {
     setRefusal(words);
     void refresh('run');
   };
-  const happen = (fact: Fact) => {
+  const happen = (fact: RunFact) => {
     const event = { ...fact, id: newId(), at: serverNow() } as RunEvent;
     const applied = apply(plan, reply.run.startedAt, events, event);
     if (applied.state === 'refused') {

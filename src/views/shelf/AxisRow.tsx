@@ -1,5 +1,5 @@
 /** One thing of the shelf on the app's temperature axis, and the axis itself above them all. */
-import { formatQuantity } from '../../core/units';
+import { formatFigure, formatQuantity } from '../../core/units';
 import { axisTicks, onAxis, rampColour } from '../../ui/ramp';
 import { useWidth } from '../../ui/useWidth';
 import type { Mark } from './marks';
@@ -13,7 +13,7 @@ export function AxisHead({ unit }: { unit: 'C' | 'F' }) {
     <div className={NAME_WIDTH}>
       <span className="label">{unit === 'F' ? '°F' : '°C'}</span>
       <div ref={ref}>
-        <svg width={width} height={22} className="block" aria-hidden="true">
+        <svg width={width} height={22} className="block overflow-visible" aria-hidden="true">
           {axisTicks(unit)
             .filter((_, i) => unit === 'C' || i % 2 === 0)
             .map((tick) => (
@@ -22,7 +22,7 @@ export function AxisHead({ unit }: { unit: 'C' | 'F' }) {
                 x={onAxis(tick.tempC) * width}
                 y="15"
                 fontSize="13"
-                textAnchor={onAxis(tick.tempC) * width < 18 ? 'start' : 'middle'}
+                textAnchor="middle"
                 fill="var(--color-soft)"
                 className="figure"
               >
@@ -92,10 +92,10 @@ function WindowMark({ x, lowC, highC, unit }: { x: (t: number) => number; lowC: 
         strokeWidth="2.5"
       />
       <text x={x(lowC) - 6} y={y + 5} fontSize="13" textAnchor="end" fill="var(--color-ink)" className="figure">
-        {formatQuantity(lowC, unit).split(' ')[0]}
+        {formatFigure(lowC, unit)}
       </text>
       <text x={x(highC) + 6} y={y + 5} fontSize="13" fill="var(--color-ink)" className="figure">
-        {formatQuantity(highC, unit).split(' ')[0]}
+        {formatFigure(highC, unit)}
       </text>
     </g>
   );
