@@ -15,7 +15,10 @@ test('what cannot be is named by its field; nothing else is said of our insides'
   const body = documentedBody();
   const post = (data: unknown) => request.post('/api/v1/compute/card', { data: data as object });
   const fabric = (composition: object[]) => ({ ...body, fabric: { ...body.fabric, composition } });
+  const [product] = body.products;
+  const withStage = (change: object) => ({ ...body, products: [{ ...product, stages: [{ ...product.stages[0], ...change }] }] });
   const cases: [string, unknown, string, RegExp][] = [
+    ['a product without stages', { ...body, products: [{ ...product, stages: [] }] }, 'products.0.stages', /needs a press stage/],
     [
       'not 100 %',
       fabric([
@@ -28,16 +31,11 @@ test('what cannot be is named by its field; nothing else is said of our insides'
     ['an unknown fibre', fabric([{ fibre: 'moonlight', percent: 100 }]), 'fabric.composition.0.fibre', /cotton/],
     [
       'minimum over maximum',
-      { ...body, product: { ...body.product, press: { ...body.product.press, tempC: { min: 170, max: 150 } } } },
-      'product.press.tempC.min',
+      withStage({ tempC: { min: 170, max: 150 } }),
+      'products.0.stages.0.tempC.min',
       /minimum 170 °C is over the maximum 150 °C/,
     ],
-    [
-      'a negative time',
-      { ...body, product: { ...body.product, press: { ...body.product.press, timeS: { min: -4, max: 9 } } } },
-      'product.press.timeS.min',
-      /Below 1 s/,
-    ],
+    ['a negative time', withStage({ timeS: { min: -4, max: 9 } }), 'products.0.stages.0.timeS.min', /Below 1 s/],
     ['a platen at 2,000 °C', { ...body, press: { ...body.press, set: { ...body.press.set, maxC: 2000 } } }, 'press.set.maxC', /260/],
     ['markup in a name', { ...body, blank: { ...body.blank, name: '<img onerror=x>' } }, 'blank.name', /cannot hold/],
     ['no art', { ...body, print: undefined }, 'print', /missing/],

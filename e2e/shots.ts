@@ -1,5 +1,8 @@
 /** One current picture of each main view, from the demo shop, into docs/screenshots. Run by `npm run shots`. */
-import { mkdirSync } from 'node:fs';
+import { spawnSync } from 'node:child_process';
+import { mkdirSync, mkdtempSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import { chromium, type Page } from '@playwright/test';
 import { Shop } from './shop';
 
@@ -22,12 +25,29 @@ const SHOTS: Shot[] = [
     before: (page) => page.getByRole('button', { name: /^Temperature/ }).click(),
   },
   { name: 'card-hold', path: '/orders/order-members/card' },
-  { name: 'shelf', path: '/shelf' },
+  { name: 'card-two-sheet', path: '/orders/order-nebula/card' },
+  { name: 'card-layers', path: '/orders/order-vests/card', before: toStack },
+  { name: 'card-glass', path: '/orders/order-hard/card?line=line-coasters', before: toStack },
+  { name: 'shelf', path: '/shelf?on=product-curlew' },
+  { name: 'product-editor', path: '/shelf/products/product-dunlin' },
+  { name: 'which-transfer', path: '/shelf/which?blank=blank-guide-tee' },
   { name: 'presses', path: '/presses', before: (page) => page.getByRole('button', { name: /^Swing-away/ }).click() },
   { name: 'log', path: '/log' },
+  {
+    name: 'log-detail',
+    path: '/log?q=first+nebula+good',
+    before: (page) => page.getByRole('row').filter({ hasText: 'First nebula' }).getByRole('link').first().click(),
+  },
   { name: 'house', path: '/house' },
   { name: 'run-pressing', path: '/orders/order-guide-tees/card?line=line-guide-m', before: toPressing },
 ];
+
+/** Down to what lies under the press and what the hands do. */
+async function toStack(page: Page) {
+  await page
+    .getByRole('heading', { name: 'Under the press' })
+    .evaluate((heading) => window.scrollTo(0, heading.getBoundingClientRect().top + window.scrollY - 20));
+}
 
 /** Starts the run and goes on to the press stage, some seconds in. */
 async function toPressing(page: Page) {
@@ -64,4 +84,14 @@ for (const { name, path, before } of SHOTS) {
   await page.close();
 }
 await browser.close();
+await paper();
 await shop.close();
+
+/** The card on paper, drawn by poppler where it is installed. */
+async function paper() {
+  const reply = await fetch(`${shop.address}/api/v1/orders/order-nebula/card.pdf?line=line-nebula-m&print=a&paper=A4`);
+  const file = join(mkdtempSync(join(tmpdir(), 'beacon-paper-')), 'card.pdf');
+  writeFileSync(file, new Uint8Array(await reply.arrayBuffer()));
+  const drawn = spawnSync('pdftoppm', ['-r', '90', '-png', '-singlefile', file, `${FOLDER}/card-paper`]);
+  console.log(drawn.status === 0 ? `${FOLDER}/card-paper.png` : 'card-paper.png left as it was: pdftoppm (poppler-utils) is not installed');
+}

@@ -54,8 +54,6 @@ test('twelve three-fibre tees with stretch film on the swing-away, by keyboard o
   await tabTo(page, 'combobox', 'Size');
   await page.keyboard.type('M');
   await pick(page, 'Transfer', 'wren');
-  await tabTo(page, 'combobox', 'Press');
-  await page.keyboard.type('Swing');
   await tabTo(page, 'textbox', 'Art');
   await page.keyboard.type('comet');
   await tabTo(page, 'textbox', 'Art width');

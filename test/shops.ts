@@ -1,7 +1,23 @@
-/** Random shops for property tests: fabrics, products, presses and houses over their whole valid range. */
+/** Random shops for property tests: fabrics, blanks, products of every family, layers, presses and houses over their whole valid range. */
 import fc from 'fast-check';
-import { type House, type ResolveInput, STARTING_HOUSE } from '../src/core/card';
-import { type Blank, type Composition, type Fabric, FIBRE_IDS, type Product } from '../src/core/materials';
+import { type House, type Print, type PrintLayer, type ResolveInput, STARTING_HOUSE } from '../src/core/card';
+import {
+  type Aid,
+  BLANK_KINDS,
+  type Blank,
+  BUILT_IN_AIDS,
+  BUILT_IN_BLANKS,
+  BUILT_IN_FABRICS,
+  builtInProducts,
+  COATINGS,
+  type Composition,
+  FAMILY_IDS,
+  type Fabric,
+  FIBRE_IDS,
+  isHard,
+  type Product,
+  usualPosition,
+} from '../src/core/materials';
 import type { Press } from '../src/core/press';
 
 const composition: fc.Arbitrary<Composition> = fc
@@ -13,56 +29,78 @@ const composition: fc.Arbitrary<Composition> = fc
     }),
   );
 
-const fabrics: fc.Arbitrary<Fabric> = fc.record({
+const cloths: fc.Arbitrary<Fabric> = fc.record({
   id: fc.constant('cloth'),
   name: fc.constant('cloth'),
+  substrate: fc.constant('cloth' as const),
   composition,
   construction: fc.constantFrom('knit', 'woven'),
-  texture: fc.constantFrom('smooth', 'ribbed', 'fleece', 'canvas'),
+  texture: fc.constantFrom('smooth', 'ribbed', 'slubby', 'fleece', 'canvas'),
   massGsm: fc.integer({ min: 60, max: 500 }),
   thicknessMm: fc.double({ min: 0.08, max: 3, noNaN: true }),
   stretchPercent: fc.constantFrom(0, 10, 60),
-  coating: fc.constantFrom('none', 'none', 'none', 'silicone', 'unknown'),
+  coating: fc.constantFrom('none', 'none', 'none', 'none', ...COATINGS),
   dyeRisk: fc.constantFrom('none', 'none', 'dyed-polyester', 'sublimation-dyed'),
+  clear: fc.constant(false),
   thermal: fc.record({
     k: fc.double({ min: 0.04, max: 0.2, noNaN: true }),
     rho: fc.integer({ min: 150, max: 1200 }),
     c: fc.integer({ min: 1000, max: 1800 }),
   }),
 });
+const fabrics = fc.oneof({ weight: 5, arbitrary: cloths }, { weight: 2, arbitrary: fc.constantFrom(...BUILT_IN_FABRICS) });
 
 const range = (low: number, high: number, widest: number) =>
   fc.tuple(fc.integer({ min: low, max: high }), fc.integer({ min: 0, max: widest })).map(([min, width]) => ({ min, max: min + width }));
 
-export const products: fc.Arbitrary<Product> = fc.record({
-  id: fc.constantFrom('wren', 'flint', 'plover', 'schist'),
-  name: fc.constant('a film'),
-  maker: fc.constant('a maker'),
-  familyId: fc.constantFrom('cut-film', 'stretch-film', 'screen-printed'),
-  press: fc.record({
+/** Films of the three families an order is most often of, over the whole range of sheets. */
+const films: fc.Arbitrary<Product> = fc
+  .record({
+    id: fc.constantFrom('wren', 'flint', 'plover', 'schist'),
+    familyId: fc.constantFrom('cut-film' as const, 'stretch-film' as const, 'screen-printed' as const),
     tempC: range(95, 185, 25),
     timeS: range(3, 20, 15),
-    pressure: fc.record({ asStated: fc.constant('medium'), band: fc.constantFrom('light', 'medium', 'firm') }),
-  }),
-  peel: fc.constantFrom('hot', 'warm', 'cold'),
-  cover: fc.constantFrom('required', 'allowed', 'avoid'),
-  base: fc.constantFrom('any', 'firm'),
-  faceDown: fc.boolean(),
-  mirroredBySupplier: fc.boolean(),
-  stretches: fc.boolean(),
-  forCoated: fc.boolean(),
-  fibresAllowed: fc.constant([]),
-  filmMm: fc.constant(0.09),
-  carrier: fc.constantFrom('film', 'paper'),
-  pricePerSheetMinor: fc.integer({ min: 0, max: 900 }),
-  source: fc.constant({ sheet: 'sheet', on: '2026-01-01' }),
-  care: fc.constant(''),
-});
+    band: fc.constantFrom('light' as const, 'medium' as const, 'firm' as const),
+    peel: fc.constantFrom('hot' as const, 'warm' as const, 'cold' as const),
+    cover: fc.constantFrom('required' as const, 'allowed' as const, 'avoid' as const),
+    base: fc.constantFrom('any' as const, 'firm' as const),
+    facing: fc.constantFrom('face down' as const, 'face up' as const),
+    stretches: fc.boolean(),
+    price: fc.integer({ min: 0, max: 900 }),
+    alternative: fc.option(range(95, 140, 20), { nil: null, freq: 4 }),
+  })
+  .map(({ tempC, timeS, band, peel, cover, price, alternative, familyId, ...rest }) => {
+    const general = builtInProducts('2026-01-01').find((product) => product.familyId === familyId) as Product;
+    return {
+      ...general,
+      ...rest,
+      stages: [
+        {
+          kind: 'press' as const,
+          tempC,
+          timeS,
+          pressure: { asStated: band, band },
+          cover,
+          coverKind: 'ptfe' as const,
+          peel,
+          timer: 1 as const,
+        },
+      ],
+      alternatives: alternative ? [{ name: 'low heat', changes: [{ stage: 'press' as const, tempC: alternative }] }] : [],
+      pricePerSheetMinor: price,
+    };
+  });
+
+/** The general product of any family. */
+const general: fc.Arbitrary<Product> = fc
+  .constantFrom(...FAMILY_IDS)
+  .map((id) => builtInProducts('2026-01-01').find((product) => product.familyId === id) as Product);
+export const products: fc.Arbitrary<Product> = fc.oneof({ weight: 3, arbitrary: films }, { weight: 2, arbitrary: general });
 
 export const presses: fc.Arbitrary<Press> = fc.record({
   id: fc.constantFrom('one', 'two', 'three'),
   name: fc.constant('a press'),
-  kind: fc.constantFrom('clamshell', 'swing-away'),
+  kind: fc.constantFrom('clamshell', 'swing-away', 'swing-away', 'draw', 'cap', 'iron'),
   set: fc.record({
     unit: fc.constantFrom('C', 'F'),
     step: fc.constantFrom(1, 2, 5),
@@ -86,7 +124,21 @@ export const presses: fc.Arbitrary<Press> = fc.record({
     ],
   }),
   platen: fc.constant({ widthMm: 400, heightMm: 500 }),
-  lowerHeated: fc.boolean(),
+  swapPlatens: fc.constantFrom([], [{ id: 'small', name: 'small platen', widthMm: 150, heightMm: 150 }]),
+  lower: fc.option(
+    fc.record({
+      minC: fc.constant(60),
+      maxC: fc.constant(210),
+      offsetK: fc.integer({ min: -6, max: 6 }),
+      spreadK: fc.integer({ min: 0, max: 5 }),
+    }),
+    {
+      nil: null,
+      freq: 2,
+    },
+  ),
+  timers: fc.constantFrom(1, 2),
+  opensItself: fc.boolean(),
 });
 
 const houses: fc.Arbitrary<House> = fc.record({
@@ -94,37 +146,163 @@ const houses: fc.Arbitrary<House> = fc.record({
   rules: fc.record({
     coverWhenAllowed: fc.constantFrom('always', 'never'),
     secondPress: fc.constantFrom('always', 'when an edge looks proud'),
-    prePress: fc.constantFrom('short', 'long'),
-    loading: fc.constantFrom('threaded', 'flat'),
+    obstruction: fc.constantFrom('pillow', 'raise', 'hang off'),
+    loading: fc.constantFrom('threaded', 'flat', 'turned'),
+    prePress: fc.constantFrom('short', 'long', 'computed'),
+    centre: fc.constantFrom('crease', 'ruler', 'eye'),
+    drop: fc.constantFrom('fingers', 'ruler', 'tall art'),
+    unmeasured: fc.constantFrom('widen', 'bump'),
+    layers: fc.constantFrom('tack', 'full'),
+    batch: fc.constantFrom('piece', 'step'),
+    felt: fc.constantFrom('protect', 'leave out'),
+    insideMark: fc.constantFrom('care', 'accept'),
   }),
+  figures: fc.constant(STARTING_HOUSE.figures),
+  operators: fc.constant([]),
   room: fc.record({ tempC: fc.integer({ min: 5, max: 35 }), humidityPercent: fc.integer({ min: 10, max: 90 }) }),
 });
 
-const blanks: fc.Arbitrary<Blank> = fc.record({
-  id: fc.constant('tee'),
-  name: fc.constant('tee'),
-  kind: fc.constant('tee' as const),
-  fabricId: fc.constant('cloth'),
-  colour: fc.constant('grey'),
-  shade: fc.constantFrom('light', 'dark'),
-  sizes: fc.constant(['M']),
-});
+const cloth = BUILT_IN_BLANKS[0] as Blank;
+const blanks: fc.Arbitrary<Blank> = fc
+  .record({
+    kind: fc.constantFrom(...BLANK_KINDS, 'tee' as const, 'tee' as const, 'tee' as const, 'tee' as const),
+    shade: fc.constantFrom('light' as const, 'dark' as const),
+    lined: fc.boolean(),
+    thicknessMm: fc.option(fc.constantFrom(1, 4, 8, 15), { nil: undefined, freq: 2 }),
+    thicknessSpreadMm: fc.constantFrom(0, 0, 0.1, 0.5),
+    lookedAt: fc.constantFrom('the printed side' as const, 'the printed side' as const, 'through the blank' as const),
+    duty: fc.constantFrom('laundered' as const, 'handled' as const, 'looked at' as const),
+    zip: fc.constantFrom(0, 0, 0, 4, 9),
+  })
+  .map(({ zip, thicknessMm, ...rest }) => ({
+    ...cloth,
+    ...rest,
+    ...(thicknessMm !== undefined && { thicknessMm }),
+    obstructions: zip > 0 ? [{ kind: 'zip' as const, heightMm: zip, at: [usualPosition(rest.kind)] }] : [],
+    sizes: ['M'],
+  }));
 
-const choices = fc.record({ timeS: fc.integer({ min: 3, max: 20 }), cover: fc.boolean() }, { requiredKeys: [] });
+const choices = fc.record(
+  {
+    timeS: fc.integer({ min: 3, max: 20 }),
+    cover: fc.boolean(),
+    heat: fc.constant('split' as const),
+    base: fc.constantFrom('pillow' as const, 'firm pad' as const),
+  },
+  { requiredKeys: [] },
+);
 
-export const inputs: fc.Arbitrary<ResolveInput> = fc.record({
-  print: fc.record({
-    position: fc.constant('full front' as const),
-    artName: fc.constant('star'),
+const aids: fc.Arbitrary<readonly Aid[]> = fc.constantFrom(
+  BUILT_IN_AIDS,
+  BUILT_IN_AIDS,
+  BUILT_IN_AIDS.map((aid) => ({ ...aid, wear: 'spent' as const })),
+  [],
+);
+
+interface Parts {
+  widthMm: number;
+  choices: { timeS?: number; cover?: boolean; heat?: 'split'; base?: 'pillow' | 'firm pad' };
+  blank: Blank;
+  fabric: Fabric;
+  product: Product;
+  under: readonly Product[];
+  press: Press;
+  house: House;
+  aids: readonly Aid[];
+  perClosing: number;
+  flags: Pick<Print, 'embossed' | 'looseParts' | 'smallType' | 'crossesSeam'>;
+}
+
+function inputFrom({ widthMm, choices: chosen, under, perClosing, flags, ...rest }: Parts): ResolveInput {
+  const lower = under.map((product, i) => ({ ...product, id: `${product.id}-${i}` }));
+  const layers: PrintLayer[] = lower.map((product, i) => ({ key: `u${i}`, productId: product.id, over: i === 0 ? [] : [`u${i - 1}`] }));
+  return {
+    ...rest,
+    under: lower,
+    print: {
+      key: 'a',
+      position: usualPosition(rest.blank.kind),
+      artName: 'star',
+      artKind: rest.product.artKinds[0] ?? 'one colour',
+      widthMm,
+      heightMm: Math.min(300, widthMm),
+      layers: [...layers, { key: 'top', productId: rest.product.id, over: layers.map((layer) => layer.key) }],
+      ...flags,
+      pressId: rest.press.id,
+      choices: chosen,
+    },
+    item: { size: 'M', roster: [], perClosing, together: [], before: [] },
+  };
+}
+
+const PLAIN = { embossed: false, looseParts: false, smallType: false, crossesSeam: false };
+
+/** Whatever may be typed in, sensible or not. */
+const wild: fc.Arbitrary<ResolveInput> = fc
+  .record({
     widthMm: fc.constantFrom(90, 250, 390),
-    heightMm: fc.constant(300),
-    productId: fc.constant('wren'),
-    choices: fc.oneof({ weight: 3, arbitrary: fc.constant({}) }, choices),
-  }),
-  item: fc.constant({ size: 'M' }),
-  blank: blanks,
-  fabric: fabrics,
-  product: products,
-  press: presses,
-  house: houses,
+    choices: fc.oneof({ weight: 2, arbitrary: fc.constant({}) }, choices),
+    blank: blanks,
+    fabric: fabrics,
+    product: products,
+    under: fc.oneof(
+      { weight: 3, arbitrary: fc.constant([]) },
+      { weight: 1, arbitrary: fc.array(products, { minLength: 1, maxLength: 2 }) },
+    ),
+    press: presses,
+    house: houses,
+    aids,
+    perClosing: fc.constantFrom(1, 1, 4),
+    flags: fc.record({ embossed: fc.boolean(), looseParts: fc.boolean(), smallType: fc.boolean(), crossesSeam: fc.boolean() }),
+  })
+  .map(inputFrom);
+
+/** A product that is made for the material, on a blank and a press that suit them: what most orders are. */
+const likely: fc.Arbitrary<ResolveInput> = fabrics.chain((fabric) => {
+  const hard = isHard(fabric);
+  const made = builtInProducts('2026-01-01').filter((product) => product.substrates.includes(fabric.substrate));
+  const suited = fabric.substrate === 'cloth' ? fc.oneof(films, fc.constantFrom(...made)) : fc.constantFrom(...made);
+  return fc
+    .record({
+      product: suited,
+      blank: blanks,
+      press: presses,
+      house: houses,
+      under: fc.oneof({ weight: 9, arbitrary: fc.constant([]) }, { weight: 1, arbitrary: fc.array(films, { minLength: 1, maxLength: 1 }) }),
+      choices: fc.oneof({ weight: 5, arbitrary: fc.constant({}) }, fc.record({ heat: fc.constant('split' as const) })),
+    })
+    .map(({ product, blank, press, house, under, choices: chosen }) =>
+      inputFrom({
+        widthMm: 90,
+        choices: press.lower ? chosen : {},
+        product,
+        under,
+        fabric,
+        house,
+        press: {
+          ...press,
+          kind: 'swing-away',
+          calibration: press.calibration && { ...press.calibration, spreadK: press.calibration.spreadK / 4 },
+        },
+        blank: {
+          ...blank,
+          kind: hard ? 'panel' : 'tee',
+          obstructions: [],
+          lined: false,
+          lookedAt: 'the printed side',
+          shade: product.shades === 'any' ? blank.shade : product.shades,
+          duty: product.duties[0] ?? 'handled',
+        },
+        aids: BUILT_IN_AIDS,
+        perClosing: 1,
+        flags: PLAIN,
+      }),
+    );
 });
+
+/** One print of one line of a shop. */
+export const inputs: fc.Arbitrary<ResolveInput> = fc.oneof({ weight: 3, arbitrary: likely }, { weight: 2, arbitrary: wild });
+/** One print on cloth, without anything that settles the set value otherwise. */
+export const plainCloth: fc.Arbitrary<ResolveInput> = likely.filter(
+  (input) => input.fabric.substrate === 'cloth' && input.under.length === 0 && !input.print.choices.heat,
+);

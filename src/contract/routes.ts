@@ -1,11 +1,12 @@
 /** The schemas of every route: what is parsed on the way in and checked on the way out. OpenAPI is made from this table. */
 import { z } from 'zod';
-import { HouseSchema, OrderSchema } from '../core/card';
-import { Id } from '../core/materials';
+import { HouseSchema, OrderSchema, RosterEntrySchema } from '../core/card';
+import { AidSchema, BlankSchema, FabricSchema, Id, ProductSchema } from '../core/materials';
 import { PressSchema } from '../core/press';
 import { RunEventSchema } from '../core/run';
 import type { RouteName } from './paths';
 import {
+  AgainReplySchema,
   BenchRowSchema,
   ComputeCardReplySchema,
   ComputeCardSchema,
@@ -14,11 +15,16 @@ import {
   LogQuerySchema,
   LogReplySchema,
   OrderReplySchema,
+  PressingReplySchema,
   PressReplySchema,
   RailSchema,
   RunReplySchema,
+  SHELF_KINDS,
   ShelfSchema,
   StartRunSchema,
+  SuitedSchema,
+  thingReply,
+  WishSchema,
 } from './schemas';
 
 const none = z.object({});
@@ -69,7 +75,36 @@ export const ROUTES = {
     params: byId,
     reply: z.object({ cards: z.array(LineCardSchema) }),
   }),
-  shelf: route('Fabrics, blanks and transfer products', { reply: ShelfSchema }),
+  shelf: route('Fabrics, blanks, transfer products, covers and pads', { reply: ShelfSchema }),
+  putFabric: route('Add a fabric, or change it when If-Match names the version last seen', {
+    params: byId,
+    body: FabricSchema,
+    reply: thingReply(FabricSchema),
+  }),
+  putBlank: route('Add a blank, or change it when If-Match names the version last seen', {
+    params: byId,
+    body: BlankSchema,
+    reply: thingReply(BlankSchema),
+  }),
+  putProduct: route('Add a transfer, or change it when If-Match names the version last seen; a newer sheet keeps the older one', {
+    params: byId,
+    body: ProductSchema,
+    reply: thingReply(ProductSchema),
+  }),
+  putAid: route('Add a cover sheet, pad or pillow, or change it when If-Match names the version last seen', {
+    params: byId,
+    body: AidSchema,
+    reply: thingReply(AidSchema),
+  }),
+  removeThing: route('Take off the shelf what nothing names: the undo of having added it', {
+    // the kind stands in the address of each endpoint itself
+    params: byId.extend({ kind: z.enum(SHELF_KINDS).optional() }),
+    reply: z.object({ removed: z.string() }),
+  }),
+  whichTransfer: route('Every transfer of the shelf and every family, ranked for a blank, an art and a count', {
+    body: WishSchema,
+    reply: z.object({ ranked: z.array(SuitedSchema) }),
+  }),
   presses: route('Every press', { reply: z.object({ presses: z.array(PressReplySchema) }) }),
   putPress: route('Change a press when If-Match names the version last seen', { params: byId, body: PressSchema, reply: PressReplySchema }),
   house: route('House rules, units and room', { reply: HouseReplySchema }),
@@ -82,7 +117,19 @@ export const ROUTES = {
     reply: RunReplySchema,
   }),
   pressings: route('Pressings, newest first', { query: LogQuerySchema, reply: LogReplySchema }),
+  pressing: route('One pressing with the card as it was', { params: z.object({ id: z.uuid() }), reply: PressingReplySchema }),
+  again: route('A new order with the same card as a past pressing, and what has changed since', {
+    params: z.object({ id: z.uuid() }),
+    reply: AgainReplySchema,
+  }),
+  logNames: route('Names the log may be narrowed by', {
+    reply: z.object({ fabrics: z.array(z.string()), products: z.array(z.string()), presses: z.array(z.string()) }),
+  }),
   rail: route('What every press does now, and every running clock', { reply: RailSchema }),
+  readRoster: route('Read a roster for so many pieces; stores nothing', {
+    body: z.object({ text: z.string().max(200_000), pieces: z.number().int().min(1).max(1000) }),
+    reply: z.object({ roster: z.array(RosterEntrySchema), faults: z.array(z.object({ line: z.number(), message: z.string() })) }),
+  }),
   computeCard: route('Work out a card from everything in the body; stores nothing', {
     body: ComputeCardSchema,
     reply: ComputeCardReplySchema,

@@ -1,10 +1,11 @@
 /** What goes over the wire beside the core's own types. */
 import { z } from 'zod';
-import { CardSchema, HouseSchema, LineSchema, OrderSchema, PrintSchema, WayOutSchema } from '../core/card';
+import { CardSchema, HouseSchema, Initials, LineSchema, OrderSchema, PrintSchema, RosterEntrySchema, WayOutSchema } from '../core/card';
 import { AmendmentSchema, PressingSchema, STATIONS } from '../core/log';
-import { BlankSchema, FabricSchema, Id, ProductSchema } from '../core/materials';
+import { AidSchema, ART_KINDS, BlankSchema, DUTIES, FabricSchema, Id, ProductSchema } from '../core/materials';
 import { PressSchema } from '../core/press';
 import { RunEventSchema, RunSchema } from '../core/run';
+import { PhraseSchema } from '../core/units';
 
 const Version = z.number().int().min(1);
 const LampState = z.enum(['clear', 'care', 'hold']);
@@ -19,15 +20,15 @@ export const ProblemSchema = z.object({
 });
 export type Problem = z.infer<typeof ProblemSchema>;
 
-const LineStateSchema = z.object({
-  lineId: z.string(),
-  count: z.number(),
+const PrintStateSchema = z.object({
+  printKey: z.string(),
   good: z.number(),
   spoiled: z.number(),
   lamp: LampState,
   cautions: z.number(),
   openRunId: z.string().nullable(),
 });
+const LineStateSchema = z.object({ lineId: z.string(), count: z.number(), prints: z.array(PrintStateSchema) });
 
 export const BenchRowSchema = z.object({
   orderId: z.string(),
@@ -41,16 +42,58 @@ export const BenchRowSchema = z.object({
   cautions: z.number(),
   minutesLeft: z.number(),
   what: z.string(),
-  next: z.object({ station: z.enum(STATIONS), lineId: z.string().nullable(), verb: z.string() }),
+  next: z.object({ station: z.enum(STATIONS), lineId: z.string().nullable(), printKey: z.string().nullable(), verb: z.string() }),
 });
 export type BenchRow = z.infer<typeof BenchRowSchema>;
 
 export const OrderReplySchema = z.object({ order: OrderSchema, version: Version, lines: z.array(LineStateSchema) });
-export const LineCardSchema = z.object({ lineId: z.string(), card: CardSchema, waysOut: z.array(WayOutSchema) });
+export const LineCardSchema = z.object({ lineId: z.string(), printKey: z.string(), card: CardSchema, waysOut: z.array(WayOutSchema) });
 export type LineCard = z.infer<typeof LineCardSchema>;
 
-export const ShelfSchema = z.object({ fabrics: z.array(FabricSchema), blanks: z.array(BlankSchema), products: z.array(ProductSchema) });
+export const SHELF_KINDS = ['fabrics', 'blanks', 'products', 'aids'] as const;
+export type ShelfKind = (typeof SHELF_KINDS)[number];
+
+export const ShelfSchema = z.object({
+  fabrics: z.array(FabricSchema),
+  blanks: z.array(BlankSchema),
+  products: z.array(ProductSchema),
+  aids: z.array(AidSchema),
+  /** The version of each thing, by its id. */
+  versions: z.record(z.string(), Version),
+});
 export type ShelfReply = z.infer<typeof ShelfSchema>;
+
+/** A thing of the shelf as it stands after a change. */
+export const thingReply = <T extends z.ZodType>(schema: T) => z.object({ doc: schema, version: Version });
+
+export const WishSchema = z.object({
+  blankId: Id,
+  shade: z.enum(['light', 'dark']),
+  size: z.string().max(20),
+  artKind: z.enum(ART_KINDS),
+  widthMm: z.number().positive('The art needs a width.').max(2000),
+  heightMm: z.number().positive('The art needs a height.').max(2000),
+  count: z.number().int('Pieces come whole.').min(1, 'At least one piece.').max(1000),
+  duty: z.enum(DUTIES),
+});
+export const SuitedSchema = z.object({
+  productId: z.string(),
+  name: z.string(),
+  familyName: z.string(),
+  onShelf: z.boolean(),
+  pressId: z.string(),
+  pressName: z.string(),
+  lamp: LampState,
+  cautions: z.number(),
+  suitsArt: z.boolean(),
+  reasons: z.array(PhraseSchema),
+  setC: z.number(),
+  unit: z.enum(['C', 'F']),
+  timeS: z.number(),
+  smallestMarginK: z.number(),
+  minutes: z.number(),
+  costMinor: z.number(),
+});
 
 export const PressReplySchema = z.object({ press: PressSchema, version: Version });
 export const HouseReplySchema = z.object({ house: HouseSchema, version: Version });
@@ -63,7 +106,13 @@ export const RunReplySchema = z.object({
   now: z.number(),
 });
 export type RunReply = z.infer<typeof RunReplySchema>;
-export const StartRunSchema = z.object({ orderId: Id, lineId: Id, operator: z.string().trim().max(8, 'Initials, at most 8 letters.') });
+export const StartRunSchema = z.object({
+  orderId: Id,
+  lineId: Id,
+  /** Which print of the line; absent: its first. */
+  printKey: z.string().max(36).optional(),
+  operator: Initials,
+});
 
 export const LoggedPressingSchema = PressingSchema.extend({ withdrawn: z.boolean(), amendments: z.array(AmendmentSchema) });
 export type Logged = z.infer<typeof LoggedPressingSchema>;
@@ -71,11 +120,34 @@ export const LogQuerySchema = z.object({
   q: z.string().max(100).optional(),
   orderId: z.string().max(64).optional(),
   outcome: z.enum(['good', 'spoiled']).optional(),
+  fabric: z.string().max(80).optional(),
+  product: z.string().max(80).optional(),
+  press: z.string().max(80).optional(),
+  /** Days, both within. */
+  from: z.iso.date().optional(),
+  to: z.iso.date().optional(),
   /** Only pressings that ended before this instant, ms: the next page. */
   before: z.coerce.number().optional(),
   limit: z.coerce.number().int().min(1).max(500).default(100),
 });
 export const LogReplySchema = z.object({ pressings: z.array(LoggedPressingSchema), total: z.number(), more: z.boolean() });
+
+/** A pressing with the card it was pressed by; null where none came with it. */
+export const PressingReplySchema = z.object({ pressing: LoggedPressingSchema, card: CardSchema.nullable() });
+
+/** A new order that repeats a past pressing, and what has changed since. */
+export const AgainReplySchema = z.object({ order: OrderSchema, changes: z.array(PhraseSchema), missing: z.array(z.string()) });
+
+/** What an import would do, or has done. */
+export const ImportReplySchema = z.object({
+  changes: z.array(
+    z.object({ kind: z.string(), id: z.string(), name: z.string(), what: z.enum(['added', 'changed']), fields: z.array(z.string()) }),
+  ),
+  same: z.number(),
+  faults: z.array(z.object({ line: z.number(), field: z.string(), message: z.string() })),
+  applied: z.boolean(),
+});
+export type ImportReply = z.infer<typeof ImportReplySchema>;
 
 export const RailSchema = z.object({
   /** The server's clock, ms. */
@@ -108,16 +180,21 @@ export type Rail = z.infer<typeof RailSchema>;
 
 /** Everything a card depends on, in the body: nothing is looked up. */
 export const ComputeCardSchema = z.object({
-  print: PrintSchema.omit({ productId: true, choices: true }).extend({ choices: PrintSchema.shape.choices.default({}) }),
+  print: PrintSchema,
   size: LineSchema.shape.size,
-  blank: BlankSchema.omit({ fabricId: true }),
+  roster: z.array(RosterEntrySchema).max(1000).default([]),
+  perClosing: LineSchema.shape.perClosing.default(1),
+  blank: BlankSchema,
   fabric: FabricSchema,
-  product: ProductSchema,
+  /** Every transfer the print's layers name. */
+  products: z.array(ProductSchema).min(1).max(8),
   press: PressSchema,
   house: HouseSchema,
+  aids: z.array(AidSchema).max(200).default([]),
   /** What ways out may draw on; empty when absent. */
   shelf: z
     .object({ products: z.array(ProductSchema).max(500), presses: z.array(PressSchema).max(50) })
     .default({ products: [], presses: [] }),
 });
+export type ComputeCard = z.output<typeof ComputeCardSchema>;
 export const ComputeCardReplySchema = z.object({ card: CardSchema, waysOut: z.array(WayOutSchema) });

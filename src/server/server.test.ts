@@ -1,10 +1,9 @@
 /** Stores and endpoints on a real database file. */
-import { mkdtempSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
-import { tmpdir } from 'node:os';
+import { rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import type { APIContext, APIRoute } from 'astro';
 import Sqlite from 'better-sqlite3';
-import { afterEach, beforeEach, describe, expect, it } from 'vitest';
+import { describe, expect, it } from 'vitest';
+import { BASE, ownShop, put, send } from '../../test/api';
 import type { Order } from '../core/card';
 import * as healthRoute from '../pages/api/v1/health';
 import * as houseRoute from '../pages/api/v1/house';
@@ -18,35 +17,7 @@ import { closeShop, shop } from './shop';
 import { searchLog } from './stores/pressings';
 import { listPresses } from './stores/shelf';
 
-let folder = '';
-const path = () => join(folder, 'shop.sqlite');
-
-beforeEach(() => {
-  folder = mkdtempSync(join(tmpdir(), 'beacon-'));
-  process.env.TIDY_BEACON_DB = path();
-  process.env.TIDY_BEACON_DEMO = join(process.cwd(), 'demo');
-});
-afterEach(() => {
-  closeShop();
-  rmSync(folder, { recursive: true, force: true });
-});
-
-const BASE = 'http://127.0.0.1:4321/api/v1';
-
-/** Calls an endpoint as the server would, and reads its reply. */
-async function send(route: APIRoute, address: string, params: Record<string, string> = {}, init: RequestInit = {}) {
-  const url = new URL(BASE + address);
-  const request = new Request(url, init.body ? { ...init, headers: { 'content-type': 'application/json', ...init.headers } } : init);
-  const response = (await route({ request, params, url } as unknown as APIContext)) as Response;
-  return {
-    status: response.status,
-    etag: response.headers.get('etag'),
-    type: response.headers.get('content-type'),
-    body: await response.json(),
-  };
-}
-const put = (route: APIRoute, address: string, params: Record<string, string>, body: unknown, ifMatch?: string) =>
-  send(route, address, params, { method: 'PUT', body: JSON.stringify(body), ...(ifMatch ? { headers: { 'if-match': ifMatch } } : {}) });
+const { folder, path } = ownShop();
 
 const order = (change: Partial<Order> = {}): Order => ({
   id: 'order-new',
@@ -57,14 +28,22 @@ const order = (change: Partial<Order> = {}): Order => ({
   lines: [],
   ...change,
 });
-const line = {
-  id: 'line-new',
-  blankId: 'blank-guide-tee',
-  size: 'M',
-  count: 2,
+const print = {
+  key: 'a',
+  position: 'full front' as const,
+  artName: 'owl',
+  artKind: 'one colour' as const,
+  widthMm: 200,
+  heightMm: 200,
+  layers: [{ key: 'a', productId: 'product-wren', over: [] as string[] }],
+  embossed: false,
+  looseParts: false,
+  smallType: false,
+  crossesSeam: false,
   pressId: 'press-swing',
-  print: { position: 'full front' as const, artName: 'owl', widthMm: 200, heightMm: 200, productId: 'product-wren', choices: {} },
+  choices: {},
 };
+const line = { id: 'line-new', blankId: 'blank-guide-tee', size: 'M', count: 2, prints: [print], roster: [], perClosing: 1 };
 const putOrder = (doc: unknown, ifMatch?: string) => put(orderRoute.PUT, '/orders/order-new', { id: 'order-new' }, doc, ifMatch);
 
 let serial = 0;
@@ -97,7 +76,7 @@ describe('orders over the wire', () => {
     ['markup in a name', order({ name: '<script>alert(1)</script>' }), 422, 'name'],
     ['a count of zero', order({ lines: [{ ...line, count: 0 }] }), 422, 'lines.0.count'],
     ['half a piece', order({ lines: [{ ...line, count: 1.5 }] }), 422, 'lines.0.count'],
-    ['art of no width', order({ lines: [{ ...line, print: { ...line.print, widthMm: 0 } }] }), 422, 'lines.0.print.widthMm'],
+    ['art of no width', order({ lines: [{ ...line, prints: [{ ...print, widthMm: 0 }] }] }), 422, 'lines.0.prints.0.widthMm'],
     ['a blank nobody knows', order({ lines: [{ ...line, blankId: 'blank-moon' }] }), 404, 'id'],
     ['a day that is none', order({ due: '2026-02-31' }), 422, 'due'],
     ['an id that is not the address', order({ id: 'order-other' }), 422, 'id'],
@@ -164,7 +143,9 @@ describe('a run over the wire', () => {
     ]);
     expect(() => shop().sqlite.prepare("UPDATE amendments SET to_value = 'counts'").run()).toThrow(/written once/);
     expect(() => shop().sqlite.prepare('DELETE FROM amendments').run()).toThrow(/never deleted/);
-    expect((await send(orderRoute.GET, '/orders/order-new', { id: 'order-new' })).body.lines).toMatchObject([{ spoiled: 0, good: 0 }]);
+    expect((await send(orderRoute.GET, '/orders/order-new', { id: 'order-new' })).body.lines).toMatchObject([
+      { prints: [{ spoiled: 0, good: 0 }] },
+    ]);
   });
   it('refuses what cannot have happened, an event from the future, and a line that is already being pressed', async () => {
     await startRun();
@@ -174,8 +155,31 @@ describe('a run over the wire', () => {
     expect((await startRun()).status).toBe(200);
     expect((await send(runRoute.GET, '/runs/run-new', { id: 'run-new' })).body.events).toEqual([]);
   });
+  it('a roster gives each piece its own; a spoiled one is still wanted in the next run', async () => {
+    const roster = [
+      { number: '7', name: 'Ines' },
+      { number: '9', name: 'Bao' },
+    ];
+    await putOrder(order({ lines: [{ ...line, roster }] }));
+    const start = (id: string) => put(runRoute.PUT, `/runs/${id}`, { id }, { orderId: 'order-new', lineId: 'line-new', operator: 'QA' });
+    await start('run-new');
+    await sendEvent(event('next'));
+    await sendEvent(event('spoiled', { reason: 'scorched', note: '' }));
+    for (const kind of [...toInspect, 'kept']) await sendEvent(event(kind));
+    const persons = searchLog(shop().db, { orderId: 'order-new', limit: 10 }).pressings.map((p) => [p.person?.name, p.outcome]);
+    expect(persons).toEqual(
+      expect.arrayContaining([
+        ['Ines', 'spoiled'],
+        ['Bao', 'good'],
+      ]),
+    );
+    expect((await start('run-second')).body).toMatchObject({
+      run: { pieces: 1 },
+      card: { of: { roster: [{ number: '7', name: 'Ines' }] } },
+    });
+  });
   it('a card on Hold cannot be started', async () => {
-    await putOrder(order({ lines: [{ ...line, print: { ...line.print, productId: 'product-heron' } }] }));
+    await putOrder(order({ lines: [{ ...line, prints: [{ ...print, layers: [{ key: 'a', productId: 'product-heron', over: [] }] }] }] }));
     const reply = await put(runRoute.PUT, '/runs/run-new', { id: 'run-new' }, { orderId: 'order-new', lineId: 'line-new', operator: '' });
     expect(reply).toMatchObject({ status: 409, body: { title: 'On Hold' } });
   });
@@ -213,15 +217,15 @@ describe('the database itself', () => {
     raw.prepare("INSERT INTO __drizzle_migrations (hash, created_at) VALUES ('later', 9999999999999)").run();
     expect(() => shop()).toThrow(/newer version of Tidy Beacon/);
     raw.close();
-    const other = join(folder, 'letter.txt');
+    const other = join(folder(), 'letter.txt');
     writeFileSync(other, 'Dear shop, this is not a database, though it is long enough to be looked at as if it were one. '.repeat(20));
     expect(() => openShop(other, 'drizzle')).toThrow(/not a Tidy Beacon database/);
   });
   it('locked by another program', () => {
-    const holder = new Sqlite(join(folder, 'held.sqlite'));
+    const holder = new Sqlite(join(folder(), 'held.sqlite'));
     holder.pragma('locking_mode = EXCLUSIVE');
     holder.exec('BEGIN EXCLUSIVE; CREATE TABLE t (a)');
-    expect(() => openShop(join(folder, 'held.sqlite'), 'drizzle')).toThrow(/locked by another program/);
+    expect(() => openShop(join(folder(), 'held.sqlite'), 'drizzle')).toThrow(/locked by another program/);
     holder.close();
   });
   it('moved away under the running server: refuses to write into nothing', async () => {
@@ -231,29 +235,7 @@ describe('the database itself', () => {
     expect(reply).toMatchObject({ status: 503 });
     expect(reply.body.detail).toMatch(/moved or deleted/);
   });
-  it('is backed up before a migration changes it', () => {
-    const { sqlite } = shop();
-    sqlite.prepare('DELETE FROM __drizzle_migrations WHERE created_at = (SELECT max(created_at) FROM __drizzle_migrations)').run();
-    for (const table of ['pressings', 'amendments', 'run_events', 'cards']) {
-      for (const verb of ['update', 'delete']) sqlite.exec(`DROP TRIGGER ${table}_refuse_${verb}`);
-    }
-    closeShop();
-    const { sqlite: again } = shop();
-    expect(() => again.prepare('DELETE FROM pressings').run()).toThrow(/never deleted/);
-    const backup = new Sqlite(`${path()}${backupEnd()}`, { readonly: true });
-    expect((backup.prepare('SELECT count(*) AS n FROM pressings').get() as { n: number }).n).toBe(20);
-    backup.close();
-  });
 });
-
-/** The ending of the one backup beside the database. */
-function backupEnd(): string {
-  return (
-    readdirSync(folder)
-      .find((name) => name.includes('.before-'))
-      ?.slice('shop.sqlite'.length) ?? ' (no backup was made)'
-  );
-}
 
 describe('guards', () => {
   const request = (method: string, headers: Record<string, string>) =>

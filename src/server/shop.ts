@@ -8,6 +8,10 @@ import { beginShop } from './stores/newShop';
 const HELD = Symbol.for('tidy-beacon.shop');
 type Holder = { [HELD]?: Shop };
 
+/** Where the app is installed, and its migrations in it. */
+export const appFolder = (): string => process.env.TIDY_BEACON_HOME ?? process.cwd();
+export const migrationsFolder = (): string => join(appFolder(), 'drizzle');
+
 /**
  * The shop's database, opened at first use and then kept.
  *
@@ -23,9 +27,8 @@ export function shop(): Shop {
     held.stillThere();
     return held;
   }
-  const home = process.env.TIDY_BEACON_HOME ?? process.cwd();
-  const path = process.env.TIDY_BEACON_DB ?? join(home, 'data', 'tidy-beacon.sqlite');
-  const opened = openShop(path, join(home, 'drizzle'));
+  const path = process.env.TIDY_BEACON_DB ?? join(appFolder(), 'data', 'tidy-beacon.sqlite');
+  const opened = openShop(path, migrationsFolder());
   if (opened.fresh) {
     const demo = process.env.TIDY_BEACON_DEMO;
     try {

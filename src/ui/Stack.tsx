@@ -4,17 +4,23 @@ import { rampColour } from './ramp';
 
 const LOOK: Record<Layer['role'], { height: number; fill: string; text: string }> = {
   'upper platen': { height: 26, fill: '#59656d', text: '#ffffff' },
+  'pad over': { height: 26, fill: '#e6cdbb', text: '#18222b' },
   cover: { height: 20, fill: '#f0e4c8', text: '#18222b' },
   carrier: { height: 20, fill: '#dfe6ea', text: '#18222b' },
   transfer: { height: 24, fill: '#0b5c62', text: '#ffffff' },
+  adhesive: { height: 20, fill: '#f6d98f', text: '#18222b' },
+  'earlier print': { height: 20, fill: '#7fa3a6', text: '#18222b' },
   fabric: { height: 28, fill: '#c3cdb9', text: '#18222b' },
+  pillow: { height: 34, fill: '#ead9e6', text: '#18222b' },
   pad: { height: 30, fill: '#d9b9a4', text: '#18222b' },
   'lower platen': { height: 26, fill: '#59656d', text: '#ffffff' },
 };
 
+const PLAIN: readonly Layer['role'][] = ['fabric', 'pad', 'pad over', 'pillow', 'adhesive'];
+
 /** What a layer is, where its name does not say. */
 const roleWords = (layer: Layer): string =>
-  layer.name.includes(layer.role) || layer.role === 'pad' ? layer.name : `${layer.role}: ${layer.name}`;
+  layer.name.includes(layer.role) || PLAIN.includes(layer.role) ? layer.name : `${layer.role}: ${layer.name}`;
 
 export function Stack({ layers, faceC, dark = false }: { layers: readonly Layer[]; faceC: number; dark?: boolean }) {
   const ink = dark ? 'white' : 'var(--color-ink)';

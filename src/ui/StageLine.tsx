@@ -6,6 +6,7 @@ import { useWidth } from './useWidth';
 const LEFT = 62;
 /** A stage is never drawn narrower than its word, px. */
 const LEAST = 94;
+const ROW_HEIGHT = 74;
 /** A wait is drawn no longer than this, with a break in it, s. */
 const LONGEST_S = 40;
 const TRACK = { press: { y: 24, height: 16 }, hands: { y: 46, height: 16 }, clock: { y: 35, height: 16 } } as const;
@@ -27,37 +28,53 @@ interface StageLineProps {
   dark?: boolean;
 }
 
+/** Stages to a row, so that each can still be read. */
+function rowsOf(stages: readonly Stage[], room: number): { from: number; stages: readonly Stage[] }[] {
+  const most = Math.max(1, Math.floor(room / LEAST));
+  const rows = Math.ceil(stages.length / most);
+  const each = Math.ceil(stages.length / rows);
+  return Array.from({ length: rows }, (_, i) => ({ from: i * each, stages: stages.slice(i * each, (i + 1) * each) }));
+}
+
 export function StageLine({ stages, current = -1, dark = false }: StageLineProps) {
   const [ref, width] = useWidth<HTMLDivElement>();
-  const each = widths(stages, Math.max(0, width - LEFT));
+  const room = Math.max(0, width - LEFT);
   const soft = dark ? 'var(--color-night-soft)' : 'var(--color-soft)';
+  const rows = width > 0 ? rowsOf(stages, room) : [];
   return (
     <div ref={ref} className="w-full">
       {width > 0 && (
         <svg
           width={width}
-          height={70}
+          height={ROW_HEIGHT * rows.length}
           className="block"
           role="img"
           aria-label={`Stages: ${stages.map((s) => `${s.kind} ${formatDuration(s.timeS)}`).join(', ')}`}
         >
-          <text x="0" y={TRACK.press.y + 13} fontSize="14" fill={soft}>
-            press
-          </text>
-          <text x="0" y={TRACK.hands.y + 13} fontSize="14" fill={soft}>
-            hands
-          </text>
-          {stages.map((stage, i) => (
-            <StageMark
-              key={stage.kind}
-              stage={stage}
-              x={LEFT + each.slice(0, i).reduce((sum, w) => sum + w, 0)}
-              width={each[i] ?? 0}
-              on={i === current}
-              past={i < current}
-              dark={dark}
-            />
-          ))}
+          {rows.map((row, r) => {
+            const each = widths(row.stages, room);
+            return (
+              <g key={row.from} transform={`translate(0 ${r * ROW_HEIGHT})`}>
+                <text x="0" y={TRACK.press.y + 13} fontSize="14" fill={soft}>
+                  press
+                </text>
+                <text x="0" y={TRACK.hands.y + 13} fontSize="14" fill={soft}>
+                  hands
+                </text>
+                {row.stages.map((stage, i) => (
+                  <StageMark
+                    key={row.from + i}
+                    stage={stage}
+                    x={LEFT + each.slice(0, i).reduce((sum, w) => sum + w, 0)}
+                    width={each[i] ?? 0}
+                    on={row.from + i === current}
+                    past={row.from + i < current}
+                    dark={dark}
+                  />
+                ))}
+              </g>
+            );
+          })}
         </svg>
       )}
     </div>

@@ -32,6 +32,9 @@ export const refresh = (...names: RouteName[]): Promise<void> =>
 
 /** Words for an error, for the place where it happened. */
 export function errorWords(error: unknown): string {
+  // what is wrong with each field, without the names the wire has for them
+  if (error instanceof ProblemError && error.problem.status === 422 && error.problem.errors)
+    return `Not saved. ${[...new Set(error.problem.errors.map((one) => one.message))].join(' ')}`;
   return error instanceof ProblemError || error instanceof AwayError
     ? error.message
     : 'Something went wrong in this page. Load it again; nothing that was saved is lost.';

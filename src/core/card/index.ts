@@ -1,15 +1,31 @@
 /** The card: the worked-out pressing of one print on one press, its lamp, reasons and ways out. */
-export { type House, HouseSchema, STARTING_HOUSE } from './house';
+export { changesSince, choicesToRepeat } from './again';
+export { blankAfterTest, inputAfter, lineAfter, type Stock } from './change';
+export { type SchoolExample, schoolExample } from './example';
+export { type House, type HouseRules, HouseSchema, Initials, STARTING_HOUSE } from './house';
 export type { ResolveInput } from './input';
 export { lampAt } from './lamp';
-export { type Choices, type Line, LineSchema, type Order, OrderSchema, type Print, PrintSchema } from './order';
-export { resolve } from './resolve';
-export { RULES } from './rules';
+export {
+  type Choices,
+  type Line,
+  LineSchema,
+  type Order,
+  OrderSchema,
+  type Print,
+  type PrintLayer,
+  PrintSchema,
+  pressingOrder,
+  type RosterEntry,
+  RosterEntrySchema,
+  topLayer,
+} from './order';
+export { judge, resolve, TRADE, type Trade } from './resolve';
 export {
   type Bound,
   CARD_SCHEMA_VERSION,
   type Card,
   CardSchema,
+  type Change,
   type Field,
   type Finding,
   type Lamp,
@@ -23,5 +39,7 @@ export {
   WayOutSchema,
   type Window,
 } from './schema';
-export { type Shelf, takeWayOut, waysOut } from './waysOut';
+export { SCHOOLS, type School } from './schools';
+export { waysOut } from './waysOut';
+export { type Suited, type Wish, whichTransfer } from './whichTransfer';
 export { marginsAt, smallestMargin } from './window';

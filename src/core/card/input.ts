@@ -1,15 +1,27 @@
 /** All that a card is worked out from. */
-import type { Blank, Fabric, Product } from '../materials';
+import type { Aid, Blank, Fabric, Position, Product } from '../materials';
 import type { Press } from '../press';
 import type { House } from './house';
-import type { Print } from './order';
+import type { Print, RosterEntry } from './order';
 
 export interface ResolveInput {
   print: Print;
-  item: { size: string };
+  item: {
+    size: string;
+    roster: readonly RosterEntry[];
+    perClosing: number;
+    /** Blanks of other lines in the same closing, with the thickness of each, mm. */
+    together: readonly { name: string; thicknessMm: number }[];
+    /** Prints already on the piece when this one is pressed. */
+    before: readonly { position: Position; productName: string; mostC: number }[];
+  };
   blank: Blank;
   fabric: Fabric;
+  /** The transfer that gets the full press: the top layer. */
   product: Product;
+  /** Transfers of the layers under it, in pressing order. */
+  under: readonly Product[];
   press: Press;
   house: House;
+  aids: readonly Aid[];
 }

@@ -8,6 +8,9 @@ const BREACH_WORDS = {
   'sheet high': 'The hottest spot runs over the sheet',
   mark: 'The bare face beside the art goes past its mark limit',
   damage: 'The fabric goes past what it bears',
+  'under the art': 'The cloth under the art goes past what it bears',
+  inside: 'The inside goes past what it bears',
+  'inside mark': 'The inside may show a mark',
   dye: 'Dye may bleed into the print',
 } as const;
 

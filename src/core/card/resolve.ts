@@ -1,87 +1,195 @@
 /** Resolve: from a print, a blank, a press and the house to the worked-out card. */
-import { describeComposition, FAMILIES, nominalOf } from '../materials';
-import { bandMiddle, deliveredBand, pressureSetting } from '../press';
+import { describeMaterial, FAMILIES, pressStage, type Range, type SheetStage } from '../materials';
+import { bandMiddle, pressureSetting } from '../press';
+import { phrase } from '../units';
+import { DECISIONS, type Decision } from './decisions';
+import { blankDraft, type Draft, pressOf } from './draft';
 import type { ResolveInput } from './input';
 import { lampOf, marginFindings } from './lamp';
-import { reasonsOf } from './reasons';
-import { ruleFindings } from './rules';
-import { CARD_SCHEMA_VERSION, type Card } from './schema';
-import { closingsOf, coverChoice, type Decisions, finishChoice, prePressOf, stagesOf } from './stages';
-import { stepsOf } from './steps';
-import { marginsAt, settable, smallestMargin, surfaceBounds, windowOf } from './window';
+import { pressingOrder } from './order';
+import { layerReasons, pressureReasons, temperatureReasons } from './reasons';
+import { RULES, type Rule, ruleFindings } from './rules';
+import { CARD_SCHEMA_VERSION, type Card, FIELDS, type Finding, type Lamp, type Margin, type Reason, type Window } from './schema';
+import { splitWindow } from './split';
+import { minutesOf, type SetValues, stagesOf } from './stages';
+import { STEPS, type StepRule, stepsOf } from './steps';
+import { bandAt, CLEAR_MARGIN_K, fabricBounds, marginsAt, settable, sheetBounds, smallestMargin, surfaceBounds, windowOf } from './window';
 
-/** `mirrored = face down XOR seen through`; nothing pressed here is seen through. */
-function mirrorOf({ product }: ResolveInput): Card['set']['mirror'] {
-  if (product.mirroredBySupplier) return 'by the supplier';
-  return product.faceDown ? 'mirrored' : 'as read';
+/** The rules a card is worked out by; the whole trade unless a check leaves one out. */
+export interface Trade {
+  decisions: readonly Decision[];
+  rules: readonly Rule[];
+  steps: readonly StepRule[];
+}
+export const TRADE: Trade = { decisions: DECISIONS, rules: RULES, steps: STEPS };
+
+/** What is settled about a piece before it is told in words: enough to rank it by. */
+export interface Judgement {
+  draft: Draft;
+  reasons: Reason[];
+  window: Window;
+  set: Card['set'];
+  values: SetValues;
+  margins: Margin[];
+  smallestMarginK: number;
+  lamp: Lamp;
 }
 
-const namesOf = ({ blank, fabric, product, press, print, item }: ResolveInput): Card['of'] => ({
-  blankId: blank.id,
-  blankName: blank.name,
-  size: item.size,
-  colour: blank.colour,
-  fabricId: fabric.id,
-  fabricName: fabric.name,
-  composition: describeComposition(fabric.composition),
-  productId: product.id,
-  productName: product.name,
-  familyName: FAMILIES[product.familyId].name,
-  pressId: press.id,
-  pressName: press.name,
-  pressKind: press.kind,
-  position: print.position,
-  artName: print.artName,
-  widthMm: print.widthMm,
-  heightMm: print.heightMm,
-});
+/** Takes every decision in turn and keeps the reason of each. */
+function decide(input: ResolveInput, decisions: readonly Decision[]): { draft: Draft; reasons: Reason[] } {
+  let draft = blankDraft(input);
+  const reasons: Reason[] = [];
+  for (const { field, decide: settle } of decisions) {
+    const decided = settle(input, draft);
+    if (!decided) continue;
+    draft = { ...draft, ...decided.set };
+    reasons.push({ field, source: decided.source, says: decided.says });
+  }
+  return { draft, reasons };
+}
+
+/** A further closing with a window of its own: the press stage's set value if it serves, else the best of its own. */
+function furtherClosing(
+  input: ResolveInput,
+  bounds: ReturnType<typeof sheetBounds>,
+  pressC: number,
+): { setC: number; findings: Finding[]; window: Window } {
+  const window = windowOf(input.press, bounds);
+  const serves = smallestMargin(marginsAt(window, pressC)) >= CLEAR_MARGIN_K;
+  const setC = serves ? pressC : window.bestSetC;
+  return { setC, window, findings: marginFindings(window, setC) };
+}
+
+const named = (name: string, findings: Finding[]): Finding[] =>
+  findings.map((finding) => ({ ...finding, rule: `${name}, ${finding.rule}`, says: phrase`In the ${name}: ${finding.says}` }));
+
+/** Set values of marry, finish and tacks, and what their own windows say against them. */
+function furtherClosings(input: ResolveInput, draft: Draft, pressC: number): { values: SetValues; findings: Finding[] } {
+  const findings: Finding[] = [];
+  const at = (name: string, range: Range, own: (stage: { tempC: Range }) => ReturnType<typeof sheetBounds>): number => {
+    const closing = furtherClosing(input, own({ tempC: range }), pressC);
+    findings.push(...named(name, closing.findings));
+    return closing.setC;
+  };
+  const plain = ({ tempC }: { tempC: Range }) => sheetBounds(tempC);
+  const finish = draft.finish?.sheet ?? null;
+  const finishBounds = (stage: SheetStage) => (): ReturnType<typeof sheetBounds> => [
+    ...sheetBounds(stage.tempC),
+    ...fabricBounds(
+      input,
+      draft,
+      [{ name: 'finish', timeS: draft.finish?.timeS ?? 1, cover: draft.finish?.cover ?? null, padOver: null }],
+      stage.pressure.band,
+    ),
+  ];
+  const values = {
+    press: pressC,
+    marry: draft.marry ? at('marry', draft.marry.tempC, plain) : pressC,
+    finish: finish ? at('finish', finish.tempC, finishBounds(finish)) : pressC,
+    tack: input.under.map((product) => at('tack', pressStage(product).tempC, plain)),
+  };
+  return { values, findings };
+}
+
+/**
+ * Judges a piece: every decision, the window, the set value and the lamp, without stages, steps or the words of the card.
+ *
+ * The set value is the settable one whose delivered band keeps farthest from the nearest bound (sheet, mark beside the art,
+ * damage); a value set by hand is kept to the press's step and judged the same way.
+ */
+export function judge(input: ResolveInput, trade: Trade = TRADE): Judgement {
+  const { print, press } = input;
+  const { draft, reasons } = decide(input, trade.decisions);
+  const split = draft.split ? splitWindow(input, draft) : null;
+  const window = split?.window ?? windowOf(press, surfaceBounds(input, draft), draft.bumpK);
+  const byHand = print.choices.setC !== undefined;
+  const tempC = byHand ? settable(press, print.choices.setC ?? 0) : window.bestSetC;
+  const { band } = draft;
+  const set: Card['set'] = {
+    tempC,
+    lowerC: split?.lowerC ?? null,
+    timeS: draft.timeS,
+    byHand,
+    pressure: { band, contactKPa: bandMiddle(band), asStated: pressOf(draft).pressure.asStated, setting: pressureSetting(press, band) },
+    peel: draft.peel,
+    cover: draft.cover,
+    mirror: draft.mirror,
+    base: draft.base,
+    pad: draft.pad,
+    platen: draft.platen.name,
+    spots: draft.spots,
+  };
+  const { values, findings } = furtherClosings(input, draft, tempC);
+  const margins = marginsAt(window, tempC);
+  const lamp = lampOf([...marginFindings(window, tempC), ...findings, ...ruleFindings(input, draft, trade.rules)]);
+  return { draft, reasons, window, set, values, margins, smallestMarginK: smallestMargin(margins), lamp };
+}
+
+const namesOf = ({ blank, fabric, product, under, press, print, item }: ResolveInput): Card['of'] => {
+  const colours = (pressingOrder(print.layers) ?? print.layers).map((layer) => layer.colour ?? null);
+  return {
+    blankId: blank.id,
+    blankName: blank.name,
+    size: item.size,
+    colour: blank.colour,
+    fabricId: fabric.id,
+    fabricName: fabric.name,
+    composition: describeMaterial(fabric),
+    duty: blank.duty,
+    productId: product.id,
+    productName: product.name,
+    familyName: FAMILIES[product.familyId].name,
+    layers: [...under, product].map((one, i) => ({ productId: one.id, productName: one.name, colour: colours[i] ?? null })),
+    pressId: press.id,
+    pressName: press.name,
+    pressKind: press.kind,
+    printKey: print.key,
+    position: print.position,
+    artName: print.artName,
+    widthMm: print.widthMm,
+    heightMm: print.heightMm,
+    roster: [...item.roster],
+    perClosing: item.perClosing,
+    sheet: { name: product.source.sheet, on: product.source.on },
+  };
+};
+
+/** Reasons grouped by the value they are about, in the order of the card. */
+const inOrder = (reasons: readonly Reason[]): Reason[] => FIELDS.flatMap((field) => reasons.filter((reason) => reason.field === field));
 
 /**
  * Works out the pressing of one print on one press.
  *
- * The time is the sheet's nominal unless the line chooses another. The set value is the settable one whose delivered
- * band keeps farthest from the nearest bound (sheet, mark beside the art, damage); a value set by hand is kept to the
- * press's step and judged the same way. Pure and total: any valid input gives a card, a bad one gives a Hold.
+ * Pure and total: any valid input gives a card, a bad one gives a Hold.
  *
  * @param input °C, s, mm; all parts already parsed by their schemas
  * @returns the card; its lamp is Clear only with 2 K or more on every side and no rule met
  */
-export function resolve(input: ResolveInput): Card {
-  const { print, product, fabric, blank, press, house } = input;
-  const open = {
-    timeS: print.choices.timeS ?? nominalOf(product.press.timeS),
-    prePressS: prePressOf(input),
-    cover: coverChoice(input),
-    finishS: finishChoice(input),
-  };
-  const window = windowOf(press, surfaceBounds(product, fabric, blank, closingsOf(open), house.room.tempC));
-  const byHand = print.choices.setC !== undefined;
-  const d: Decisions = { ...open, setC: byHand ? settable(press, print.choices.setC ?? 0) : window.bestSetC };
-  const { band, asStated } = product.press.pressure;
-  const set: Card['set'] = {
-    tempC: d.setC,
-    timeS: d.timeS,
-    byHand,
-    pressure: { band, contactKPa: bandMiddle(band), asStated, setting: pressureSetting(press, band) },
-    peel: product.peel,
-    cover: d.cover,
-    mirror: mirrorOf(input),
-  };
-  const margins = marginsAt(window, d.setC);
-  const stages = stagesOf(input, d);
+export function resolve(input: ResolveInput, trade: Trade = TRADE): Card {
+  const judged = judge(input, trade);
+  const { draft, window, set, values, margins, smallestMarginK, lamp } = judged;
+  const { print, product } = input;
+  const stages = stagesOf(input, draft, values);
+  const reasons: Reason[] = [
+    ...judged.reasons,
+    ...temperatureReasons(input, draft, window, set.tempC).map((say) => ({ field: 'temperature' as const, ...say })),
+    ...pressureReasons(input, set).map((say) => ({ field: 'pressure' as const, ...say })),
+    ...layerReasons(input, values.tack, values.press).map((say) => ({ field: 'layers' as const, ...say })),
+    { field: 'art', source: 'operator', says: phrase`${print.artName}, ${print.position}.` },
+  ];
   return {
     schemaVersion: CARD_SCHEMA_VERSION,
     of: namesOf(input),
     set,
     window,
-    delivered: deliveredBand(press, d.setC),
+    delivered: bandAt(window, set.tempC),
     margins,
-    smallestMarginK: smallestMargin(margins),
-    lamp: lampOf([...marginFindings(window, d.setC), ...ruleFindings(input)]),
+    smallestMarginK,
+    lamp,
     stages,
-    steps: stepsOf(input, d, set),
-    reasons: reasonsOf(input, d, window, set),
+    steps: stepsOf({ input, draft, set, values }, trade.steps),
+    reasons: inOrder(reasons),
     care: product.care,
-    minutesPerPiece: stages.reduce((sum, stage) => sum + stage.timeS, 0) / 60,
+    minutesPerPiece: minutesOf(stages),
   };
 }

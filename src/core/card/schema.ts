@@ -1,15 +1,29 @@
 /** The card: a worked-out pressing for one print on one press, as plain data that can be frozen, stored and sent. */
 import { z } from 'zod';
-import { PRESSURE_BANDS } from '../materials';
+import { COVER_KINDS, DUTIES, PEELS, PRESSURE_BANDS } from '../materials';
 import { PhraseSchema } from '../units';
+import { RosterEntrySchema } from './order';
 
 /** Raised when a stored card can no longer be read as is; every older version keeps a reader. */
-export const CARD_SCHEMA_VERSION = 1;
+export const CARD_SCHEMA_VERSION = 2;
 
 const Temp = z.number();
 
 /** Values on the card that have a chain of reasons. */
-export const FIELDS = ['temperature', 'time', 'pressure', 'peel', 'cover', 'base', 'mirror', 'pre-press', 'finish', 'art'] as const;
+export const FIELDS = [
+  'temperature',
+  'time',
+  'pressure',
+  'peel',
+  'cover',
+  'base',
+  'mirror',
+  'layers',
+  'loading',
+  'pre-press',
+  'finish',
+  'art',
+] as const;
 export type Field = (typeof FIELDS)[number];
 
 const SOURCES = ['sheet', 'fabric', 'blank', 'press', 'house', 'physics', 'operator'] as const;
@@ -23,7 +37,7 @@ export type Finding = z.infer<typeof FindingSchema>;
 
 /** One side the delivered band must stay within, on the platen's surface. */
 export const BoundSchema = z.object({
-  side: z.enum(['sheet low', 'sheet high', 'mark', 'damage', 'dye']),
+  side: z.enum(['sheet low', 'sheet high', 'mark', 'damage', 'under the art', 'inside', 'inside mark', 'dye']),
   /** The band must stay above or below it. */
   keep: z.enum(['above', 'below']),
   surfaceC: Temp,
@@ -54,7 +68,19 @@ export type LampState = Lamp['state'];
 
 /** One layer of the stack, top to bottom. */
 export const LayerSchema = z.object({
-  role: z.enum(['upper platen', 'cover', 'carrier', 'transfer', 'fabric', 'pad', 'lower platen']),
+  role: z.enum([
+    'upper platen',
+    'pad over',
+    'cover',
+    'carrier',
+    'transfer',
+    'adhesive',
+    'earlier print',
+    'fabric',
+    'pillow',
+    'pad',
+    'lower platen',
+  ]),
   name: z.string(),
   thicknessMm: z.number().nullable(),
   hot: z.boolean(),
@@ -63,12 +89,29 @@ export const LayerSchema = z.object({
 });
 export type Layer = z.infer<typeof LayerSchema>;
 
-const STAGE_KINDS = ['load', 'pre-press', 'place', 'press', 'wait', 'peel', 'finish', 'inspect'] as const;
+const STAGE_KINDS = [
+  'marry',
+  'trim',
+  'load',
+  'pre-press',
+  'place',
+  'tack',
+  'turn over',
+  'press',
+  'rub',
+  'wait',
+  'peel',
+  'finish',
+  'cool',
+  'inspect',
+] as const;
 export const StageSchema = z.object({
   kind: z.enum(STAGE_KINDS),
   /** Who is busy: the press, the clock, or the hands. */
   by: z.enum(['press', 'clock', 'hands']),
   timeS: z.number(),
+  /** What the upper platen is set to for it, °C; null where the press is not closed. */
+  setC: Temp.nullable(),
   says: PhraseSchema,
   stack: z.array(LayerSchema),
 });
@@ -83,6 +126,8 @@ const PressureSettingSchema = z.discriminatedUnion('gauge', [
   z.object({ gauge: z.literal('feel'), sure: z.literal('guess') }),
 ]);
 
+const MIRRORS = ['mirrored', 'as read', 'by the supplier', 'by the printer path'] as const;
+
 export const CardSchema = z.object({
   schemaVersion: z.literal(CARD_SCHEMA_VERSION),
   of: z.object({
@@ -93,25 +138,39 @@ export const CardSchema = z.object({
     fabricId: z.string(),
     fabricName: z.string(),
     composition: z.string(),
+    duty: z.enum(DUTIES),
     productId: z.string(),
     productName: z.string(),
     familyName: z.string(),
+    /** Every layer in pressing order; the last is the product above. */
+    layers: z.array(z.object({ productId: z.string(), productName: z.string(), colour: z.string().nullable() })),
     pressId: z.string(),
     pressName: z.string(),
     pressKind: z.string(),
+    printKey: z.string(),
     position: z.string(),
     artName: z.string(),
     widthMm: z.number(),
     heightMm: z.number(),
+    roster: z.array(RosterEntrySchema),
+    perClosing: z.number(),
+    sheet: z.object({ name: z.string(), on: z.string() }),
   }),
   set: z.object({
     tempC: Temp,
+    /** The lower platen, when heat comes from both sides. */
+    lowerC: Temp.nullable(),
     timeS: z.number(),
     byHand: z.boolean(),
     pressure: z.object({ band: z.enum(PRESSURE_BANDS), contactKPa: z.number(), asStated: z.string(), setting: PressureSettingSchema }),
-    peel: z.enum(['hot', 'warm', 'cold']),
-    cover: z.enum(['ptfe', 'paper', 'silicone']).nullable(),
-    mirror: z.enum(['mirrored', 'as read', 'by the supplier']),
+    peel: z.enum(PEELS),
+    cover: z.enum(COVER_KINDS).nullable(),
+    mirror: z.enum(MIRRORS),
+    base: z.enum(['usual pad', 'firm pad', 'pillow']),
+    pad: z.enum(['none', 'felt under', 'soft pad over', 'foam over', 'foam behind']),
+    platen: z.string().nullable(),
+    /** Overlapping spots of a hand press or iron; 1 elsewhere. */
+    spots: z.number(),
   }),
   window: WindowSchema,
   delivered: BandSchema,
@@ -132,7 +191,15 @@ const ChangeSchema = z.object({
   pressId: z.string().optional(),
   timeS: z.number().optional(),
   cover: z.boolean().optional(),
+  alternative: z.string().optional(),
+  heat: z.literal('split').optional(),
+  base: z.enum(['pillow', 'firm pad', 'usual pad']).optional(),
+  platenId: z.string().optional(),
+  perClosing: z.number().optional(),
+  /** A test piece is pressed and, if it holds, noted on the blank. */
+  testPiece: z.object({ productId: z.string(), markC: z.number().nullable() }).optional(),
 });
+export type Change = z.infer<typeof ChangeSchema>;
 export const WayOutSchema = z.object({
   says: PhraseSchema,
   change: ChangeSchema,

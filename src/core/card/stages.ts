@@ -1,54 +1,47 @@
 /** The stages of one piece, in order, each with who is busy, how long, and what lies between the platens. */
-import { COVER_SHEETS } from '../heat';
-import { nominalOf } from '../materials';
+import { CARRIERS, COVER_SHEETS, PADS_OVER } from '../heat';
+import { aidFor, type CoverKind, isHard, type Peel, type Product, pressStage } from '../materials';
 import { phrase, seconds } from '../units';
-import { PRE_PRESS_S } from './house';
+import { type Draft, massOf, thicknessOf } from './draft';
 import type { ResolveInput } from './input';
 import type { Layer, Stage } from './schema';
-import type { Closing } from './window';
 
 /** An unhurried pair of hands, s. Drawn on the stage line and counted into the minutes; never judged on. */
-const HANDS_S = { load: 15, place: 25, peel: 4, inspect: 6 } as const;
+const HANDS_S = { load: 15, place: 25, peel: 4, inspect: 6, trim: 20, rub: 8, turn: 10 } as const;
 
 /** From opening the press to the peel, s: a garment with its carrier in still air. */
-const PEEL_WAIT_S = { hot: 0, warm: 30, cold: 150 } as const;
+const PEEL_WAIT_S: Record<Peel, number> = { none: 0, hot: 0, warm: 30, cold: 150 };
 
-/** A second press by house rule, where the sheet names no time of its own, s. */
-const SECOND_PRESS_S = 5;
+/** A wait longer than this is used for the next piece; only so much of it counts as this piece's own time, s. */
+const WAIT_COUNTED_S = 45;
+/** Loss of a freed piece from both faces, W/m²K. */
+const AIR_W_M2K = 24;
+/** What counts as cold: this much over the room, K. */
+const COLD_OVER_ROOM_K = 5;
 
-export interface Decisions {
-  setC: number;
-  timeS: number;
-  prePressS: number;
-  cover: keyof typeof COVER_SHEETS | null;
-  /** Second press, s; null: none. */
-  finishS: number | null;
+/** Set values a card came to for each closing, °C. */
+export interface SetValues {
+  press: number;
+  marry: number;
+  finish: number;
+  tack: readonly number[];
 }
 
-/** Cover: what the sheet demands; where it leaves the choice, the operator's, else the house's. */
-export function coverChoice({ product, print, house }: ResolveInput): Decisions['cover'] {
-  const wanted = print.choices.cover ?? house.rules.coverWhenAllowed === 'always';
-  const used = product.cover === 'required' || (product.cover === 'allowed' && wanted);
-  return used ? 'ptfe' : null;
+/**
+ * Seconds for a hard piece to lose all warmth, in air on both faces: a lumped body, `t = m″c/2h · ln(ΔT/5 K)`.
+ * @see Incropera, Fundamentals of Heat and Mass Transfer, §5.1 (lumped capacitance)
+ */
+export function coolingTimeS(massJm2K: number, fromC: number, roomC: number): number {
+  const overK = Math.max(COLD_OVER_ROOM_K, fromC - roomC);
+  return Math.round((massJm2K / AIR_W_M2K) * Math.log(overK / COLD_OVER_ROOM_K));
 }
 
-/** Second press: the sheet's own, else the house's rule; null when there is none as a matter of course. */
-export function finishChoice({ product, house }: ResolveInput): number | null {
-  if (product.finish) return nominalOf(product.finish.timeS);
-  return house.rules.secondPress === 'always' ? SECOND_PRESS_S : null;
+/** From opening to the peel of this piece, s. */
+function peelWaitS(input: ResolveInput, peel: Peel, setC: number): number {
+  if (!isHard(input.fabric) || peel === 'hot' || peel === 'none') return PEEL_WAIT_S[peel];
+  const cold = coolingTimeS(massOf(input), setC, input.house.room.tempC);
+  return peel === 'cold' ? Math.max(cold, PEEL_WAIT_S.cold) : Math.round(cold / 3);
 }
-
-/** Every shutting of the press, as the bare face beside the art feels it. */
-export function closingsOf(d: Omit<Decisions, 'setC'>): Closing[] {
-  const closings: Closing[] = [
-    { name: 'pre-press', timeS: d.prePressS, cover: null },
-    { name: 'press', timeS: d.timeS, cover: d.cover },
-  ];
-  if (d.finishS !== null) closings.push({ name: 'finish', timeS: d.finishS, cover: 'paper' });
-  return closings;
-}
-
-export const prePressOf = ({ house }: ResolveInput): number => PRE_PRESS_S[house.rules.prePress];
 
 type Seen = Omit<Layer, 'fresh'>;
 
@@ -59,81 +52,186 @@ const freshen = (stack: Seen[], before: Seen[]): Layer[] =>
     fresh: !layer.role.endsWith('platen') && !before.some((b) => b.role === layer.role && b.name === layer.name),
   }));
 
-function layersOf(input: ResolveInput) {
-  const { product, fabric, house } = input;
+function layersOf(input: ResolveInput, draft: Draft) {
+  const { fabric, blank, item, aids } = input;
   const layer = (role: Seen['role'], name: string, thicknessMm: number | null = null, hot = false): Seen => ({
     role,
     name,
     thicknessMm,
     hot,
   });
-  const cloth = layer('fabric', fabric.name, fabric.thicknessMm);
+  const hard = isHard(fabric);
+  const cloth = layer('fabric', hard ? blank.name : fabric.name, hard ? thicknessOf(input) : fabric.thicknessMm);
+  const own = (serves: Parameters<typeof aidFor>[1], fallback: string) => aidFor(aids, serves)?.aid.name ?? fallback;
+  const under: Seen[] = [];
+  if (draft.loading === 'flat' || draft.loading === 'turned') under.push({ ...cloth, name: `${fabric.name}, back` });
+  if (draft.protectFirst)
+    under.push(
+      layer('earlier print', item.before[0]?.productName ?? 'earlier print'),
+      layer('cover', 'slip sheet', COVER_SHEETS.paper.thicknessMm),
+    );
+  if (draft.base === 'pillow') under.push(layer('pillow', own('pillow', 'pillow'), 8));
+  if (draft.pad === 'foam behind') under.push(layer('pillow', own('foam', 'foam'), 8));
+  if (draft.pad === 'felt under') under.push(layer('pad', own('felt', 'felt pad'), 4));
+  const bed = draft.split
+    ? []
+    : [layer('pad', draft.base === 'firm pad' ? own('firm pad', 'firm pad') : 'base pad', draft.base === 'firm pad' ? 3 : 8)];
+  const lower = layer('lower platen', 'lower platen', null, draft.split);
+  const over: Seen[] = [];
+  if (draft.pad === 'soft pad over') over.push(layer('pad over', own('soft pad', 'soft pad'), PADS_OVER['soft pad over'].thicknessMm));
+  if (draft.pad === 'foam over') over.push(layer('pad over', own('foam', 'foam'), PADS_OVER['foam over'].thicknessMm));
   return {
     upper: layer('upper platen', 'upper platen', null, true),
-    sheet: (cover: keyof typeof COVER_SHEETS) => layer('cover', COVER_SHEETS[cover].name, COVER_SHEETS[cover].thicknessMm),
-    carrier: layer('carrier', `${product.carrier} carrier`, product.carrier === 'film' ? 0.1 : 0.12),
-    film: layer('transfer', product.name, product.filmMm),
-    below: [
-      cloth,
-      ...(house.rules.loading === 'flat' ? [{ ...cloth, name: `${fabric.name}, back` }] : []),
-      layer('pad', 'base pad', 8),
-      layer('lower platen', 'lower platen'),
-    ],
+    over,
+    sheet: (cover: CoverKind) => layer('cover', own(cover, COVER_SHEETS[cover].name), COVER_SHEETS[cover].thicknessMm),
+    carrier: (product: Product): Seen[] =>
+      product.carrier === 'none' ? [] : [layer('carrier', `${product.carrier} carrier`, CARRIERS[product.carrier].thicknessMm)],
+    film: (product: Product) => layer('transfer', product.name, product.filmMm),
+    adhesive: layer('adhesive', 'adhesive sheet', CARRIERS.paper.thicknessMm),
+    cloth,
+    below: [cloth, ...under, ...bed, lower],
+    bed: [...bed, lower],
+    freed: [cloth],
   };
 }
 
-/** The stages of one piece. Works on settled decisions; throws nothing. */
-export function stagesOf(input: ResolveInput, d: Decisions): Stage[] {
-  const { product, fabric } = input;
-  const { upper, sheet, carrier, film, below } = layersOf(input);
-  const plan: (Omit<Stage, 'stack'> & { layers: Seen[] })[] = [
-    { kind: 'load', by: 'hands', timeS: HANDS_S.load, says: phrase`Load the ${input.blank.kind}`, layers: below },
-    {
-      kind: 'pre-press',
-      by: 'press',
-      timeS: d.prePressS,
-      says: phrase`Pre-press, bare, ${seconds(d.prePressS)}`,
-      layers: [upper, ...below],
-    },
-    { kind: 'place', by: 'hands', timeS: HANDS_S.place, says: phrase`Place the transfer`, layers: [carrier, film, ...below] },
-    {
-      kind: 'press',
-      by: 'press',
-      timeS: d.timeS,
-      says: phrase`Press ${seconds(d.timeS)}`,
-      layers: [upper, ...(d.cover ? [sheet(d.cover)] : []), carrier, film, ...below],
-    },
+type Plan = Omit<Stage, 'stack'> & { layers: Seen[] };
+const byHands = (kind: Stage['kind'], timeS: number, says: Stage['says'], layers: Seen[]): Plan => ({
+  kind,
+  by: 'hands',
+  timeS,
+  setC: null,
+  says,
+  layers,
+});
+const byPress = (kind: Stage['kind'], timeS: number, setC: number, says: Stage['says'], layers: Seen[]): Plan => ({
+  kind,
+  by: 'press',
+  timeS,
+  setC,
+  says,
+  layers,
+});
+const byClock = (kind: Stage['kind'], timeS: number, says: Stage['says'], layers: Seen[]): Plan => ({
+  kind,
+  by: 'clock',
+  timeS,
+  setC: null,
+  says,
+  layers,
+});
+
+/** A sheet married to its adhesive sheet: no blank in the press yet. */
+function marrying(input: ResolveInput, draft: Draft, setC: number, parts: ReturnType<typeof layersOf>): Plan[] {
+  const { product } = input;
+  const { marry } = draft;
+  if (!marry) return [];
+  const timeS = marry.timeS.nominal ?? (marry.timeS.min + marry.timeS.max) / 2;
+  const sheets = [...parts.carrier(product), parts.film(product), parts.adhesive, ...parts.bed];
+  const covered = marry.cover === 'avoid' ? sheets : [parts.sheet(marry.coverKind), ...sheets];
+  return [
+    byPress('marry', timeS, setC, phrase`Marry the sheets, ${seconds(timeS)}`, [parts.upper, ...covered]),
+    byHands('peel', HANDS_S.peel + 4, phrase`Part the sheets ${marry.peel}`, sheets),
   ];
-  const waitS = PEEL_WAIT_S[product.peel];
-  if (waitS > 0)
-    plan.push({
-      kind: 'wait',
-      by: 'clock',
-      timeS: waitS,
-      says: phrase`Let it cool to ${product.peel}`,
-      layers: [carrier, film, ...below.slice(0, -2)],
-    });
-  plan.push({
-    kind: 'peel',
-    by: 'hands',
-    timeS: HANDS_S.peel,
-    says: phrase`Peel ${product.peel}`,
-    layers: [carrier, film, ...below.slice(0, -2)],
+}
+
+/** Lower layers, each laid, tacked and freed of its carrier. */
+function tacking(input: ResolveInput, draft: Draft, set: SetValues, parts: ReturnType<typeof layersOf>): { plan: Plan[]; films: Seen[] } {
+  const plan: Plan[] = [];
+  let films: Seen[] = [];
+  input.under.forEach((product, i) => {
+    const laid = [...parts.carrier(product), parts.film(product), ...films];
+    const { peel } = pressStage(product);
+    const cover = draft.cover ? [parts.sheet(draft.cover)] : [];
+    plan.push(
+      byHands('place', HANDS_S.place, phrase`Lay layer ${String(i + 1)}, ${product.name}`, [...laid, ...parts.below]),
+      byPress('tack', draft.tackS, set.tack[i] ?? set.press, phrase`Tack ${seconds(draft.tackS)}`, [
+        parts.upper,
+        ...cover,
+        ...laid,
+        ...parts.below,
+      ]),
+    );
+    if (PEEL_WAIT_S[peel] > 0) plan.push(byClock('wait', PEEL_WAIT_S[peel], phrase`Let it cool to ${peel}`, [...laid, ...parts.freed]));
+    if (peel !== 'none') plan.push(byHands('peel', HANDS_S.peel, phrase`Peel layer ${String(i + 1)}, ${peel}`, [...laid, ...parts.freed]));
+    films = [parts.film(product), ...films];
   });
-  if (d.finishS !== null)
-    plan.push({
-      kind: 'finish',
-      by: 'press',
-      timeS: d.finishS,
-      says: phrase`Second press, ${seconds(d.finishS)}, under paper`,
-      layers: [upper, sheet('paper'), film, ...below],
-    });
-  plan.push({
-    kind: 'inspect',
-    by: 'hands',
-    timeS: HANDS_S.inspect,
-    says: phrase`Look ${fabric.texture === 'smooth' ? 'along the edges' : 'into the texture'}`,
-    layers: [film, ...below.slice(0, -2)],
-  });
+  return { plan, films };
+}
+
+/** The stages of one piece. Works on settled decisions; throws nothing. */
+export function stagesOf(input: ResolveInput, draft: Draft, set: SetValues): Stage[] {
+  const { product, fabric, blank, print } = input;
+  const parts = layersOf(input, draft);
+  const { below, freed, upper, over } = parts;
+  const plan: Plan[] = marrying(input, draft, set.marry, parts);
+  if (draft.trim !== 'nothing')
+    plan.push(byHands('trim', HANDS_S.trim, draft.trim === 'two-up' ? phrase`Cut the sheets apart` : phrase`Trim the ${draft.trim}`, []));
+  plan.push(byHands('load', HANDS_S.load, phrase`Load the ${blank.kind}`, below));
+  if (draft.prePressS > 0) {
+    const says = isHard(fabric)
+      ? phrase`Warm the blank, ${seconds(draft.prePressS)}`
+      : phrase`Pre-press, bare, ${seconds(draft.prePressS)}`;
+    plan.push(byPress('pre-press', draft.prePressS, set.press, says, [upper, ...over, ...below]));
+  }
+  const { plan: tacks, films } = tacking(input, draft, set, parts);
+  plan.push(...tacks);
+  const laid = [...parts.carrier(product), parts.film(product), ...films];
+  plan.push(byHands('place', HANDS_S.place, phrase`Place the ${films.length > 0 ? 'last layer' : 'transfer'}`, [...laid, ...below]));
+  const cover = draft.cover ? [parts.sheet(draft.cover)] : [];
+  const turned = [parts.cloth, ...[...films].reverse(), parts.film(product), ...parts.carrier(product), ...below.slice(1)];
+  if (print.embossed) {
+    plan.push(
+      byPress('tack', draft.tackS, set.press, phrase`Tack the film over it, ${seconds(draft.tackS)}`, [
+        upper,
+        ...over,
+        ...cover,
+        ...laid,
+        ...below,
+      ]),
+    );
+    plan.push(byHands('turn over', HANDS_S.turn, phrase`Turn it over`, turned));
+  }
+  for (let spot = 1; spot <= draft.spots; spot++) {
+    const says =
+      draft.spots > 1
+        ? phrase`Spot ${String(spot)} of ${String(draft.spots)}, ${seconds(draft.timeS)}`
+        : print.embossed
+          ? phrase`Press from the back, ${seconds(draft.timeS)}`
+          : phrase`Press ${seconds(draft.timeS)}`;
+    plan.push(
+      byPress('press', draft.timeS, set.press, says, [upper, ...over, ...cover, ...(print.embossed ? turned : [...laid, ...below])]),
+    );
+  }
+  if (draft.rub) plan.push(byHands('rub', HANDS_S.rub, phrase`Rub it down under a cloth`, [...laid, ...below]));
+  const { peel } = draft;
+  const waitS = peelWaitS(input, peel, set.press);
+  if (waitS > 0) plan.push(byClock('wait', waitS, phrase`Let it cool to ${peel}`, [...laid, ...freed]));
+  if (peel !== 'none') plan.push(byHands('peel', HANDS_S.peel, phrase`Peel ${peel}`, [...laid, ...freed]));
+  const done = [parts.film(product), ...films];
+  if (draft.finish)
+    plan.push(
+      byPress(
+        'finish',
+        draft.finish.timeS,
+        set.finish,
+        phrase`Second press, ${seconds(draft.finish.timeS)}, under ${COVER_SHEETS[draft.finish.cover].name}`,
+        [upper, parts.sheet(draft.finish.cover), ...done, ...below],
+      ),
+    );
+  if (draft.weight) {
+    const coolS = coolingTimeS(massOf(input), set.press, input.house.room.tempC);
+    plan.push(byClock('cool', coolS, phrase`Cool under a weight`, [...done, ...freed]));
+  }
+  plan.push(
+    byHands('inspect', HANDS_S.inspect, phrase`Look ${fabric.texture === 'smooth' ? 'along the edges' : 'into the texture'}`, [
+      ...done,
+      ...freed,
+    ]),
+  );
   return plan.map(({ layers, ...stage }, i) => ({ ...stage, stack: freshen(layers, plan[i - 1]?.layers ?? below) }));
 }
+
+/** Minutes of one piece at the press: hands and closings in full, a wait only as far as it is not used for the next piece. */
+export const minutesOf = (stages: readonly Pick<Stage, 'by' | 'timeS'>[]): number =>
+  stages.reduce((sum, stage) => sum + (stage.by === 'clock' ? Math.min(WAIT_COUNTED_S, stage.timeS) : stage.timeS), 0) / 60;

@@ -1,9 +1,20 @@
 /** Where the set value may lie: the bounds on the platen's surface, and the settable value that keeps farthest from them. */
-import { COVER_SHEETS, contactResistance, effusivity, type HeatedFace, layerResistance, platenForFace } from '../heat';
-import { type Blank, blendLimits, type Fabric, FIBRES, limitForTime, type Product } from '../materials';
+import {
+  COVER_SHEETS,
+  type CoverSheet,
+  contactResistance,
+  effusivity,
+  type HeatedFace,
+  layerResistance,
+  PADS_OVER,
+  platenForFace,
+} from '../heat';
+import { blendLimits, type Fabric, FIBRES, limitForTime, type PressureBand, type Range } from '../materials';
 import { bandMiddle, type Press, pressOffset } from '../press';
 import { type Phrase, phrase, seconds, snap, temp, toInside, toShown } from '../units';
-import type { Bound, Margin, Window } from './schema';
+import { type Draft, pressOf } from './draft';
+import type { ResolveInput } from './input';
+import type { Bound, Card, Margin, Window } from './schema';
 
 /** Below this margin on any side a card is Care, K. */
 export const CLEAR_MARGIN_K = 2;
@@ -12,14 +23,29 @@ export const CLEAR_MARGIN_K = 2;
 export interface Closing {
   name: string;
   timeS: number;
-  cover: keyof typeof COVER_SHEETS | null;
+  cover: CoverSheet | null;
+  padOver: keyof typeof PADS_OVER | null;
 }
 
-/** What lies between platen and bare face: the contacts, and the cover if there is one. */
+const padOver = ({ pad }: Draft): Closing['padOver'] => (pad === 'soft pad over' || pad === 'foam over' ? pad : null);
+
+/** Every shutting of the press at the press stage's own set value, as the bare face beside the art feels it. */
+function closingsOf(draft: Draft): Closing[] {
+  const closings: Closing[] = [];
+  const pad = padOver(draft);
+  if (draft.prePressS > 0) closings.push({ name: 'pre-press', timeS: draft.prePressS, cover: null, padOver: pad });
+  closings.push({ name: 'press', timeS: draft.timeS, cover: draft.cover, padOver: pad });
+  if (draft.finish && !draft.finish.sheet)
+    closings.push({ name: 'finish', timeS: draft.finish.timeS, cover: draft.finish.cover, padOver: pad });
+  return closings;
+}
+
+/** What lies between platen and bare face: the contacts, the cover and the pad if there are any. */
 function bareFace(fabric: Fabric, closing: Closing, contactKPa: number, roomC: number): HeatedFace {
-  const contacts = closing.cover ? 2 : 1;
+  const contacts = 1 + Number(closing.cover !== null) + Number(closing.padOver !== null);
   const cover = closing.cover ? layerResistance(COVER_SHEETS[closing.cover]) : 0;
-  return { resistance: contacts * contactResistance(contactKPa) + cover, effusivity: effusivity(fabric.thermal), startC: roomC };
+  const pad = closing.padOver ? layerResistance(PADS_OVER[closing.padOver]) : 0;
+  return { resistance: contacts * contactResistance(contactKPa) + cover + pad, effusivity: effusivity(fabric.thermal), startC: roomC };
 }
 
 interface Wall {
@@ -29,61 +55,72 @@ interface Wall {
 }
 
 /** The lowest platen temperature at which any closing brings the bare face to a limit. */
-function lowestWall(limit15: number, closings: readonly Closing[], face: (closing: Closing) => HeatedFace): Wall {
-  const walls = closings.map((closing) => {
+function lowestWall(limit15: number, closings: readonly Closing[], face: (closing: Closing) => HeatedFace): Wall | null {
+  let low: Wall | null = null;
+  for (const closing of closings) {
     const limitC = limitForTime(limit15, closing.timeS);
-    return { surfaceC: platenForFace(face(closing), limitC, closing.timeS), limitC, closing };
-  });
-  return walls.reduce((low, wall) => (wall.surfaceC < low.surfaceC ? wall : low));
+    const surfaceC = platenForFace(face(closing), limitC, closing.timeS);
+    if (low === null || surfaceC < low.surfaceC) low = { surfaceC, limitC, closing };
+  }
+  return low;
 }
 
 /** Dye leaves polyester from here on, °C for 15 s. */
 const DYE_LIMIT_C = { 'dyed-polyester': 140, 'sublimation-dyed': 125 } as const;
 
-const under = (wall: Wall, what: Phrase): Phrase =>
-  phrase`${what} at ${temp(wall.limitC)} held ${seconds(wall.closing.timeS)}; in the ${wall.closing.name}${wall.closing.cover ? ` under ${COVER_SHEETS[wall.closing.cover].name}` : ', bare,'} that is a platen at ${temp(wall.surfaceC)}`;
+const shieldWords = ({ cover, padOver: pad }: Closing): string => {
+  const over = [cover && COVER_SHEETS[cover].name, pad && PADS_OVER[pad].name].filter(Boolean).join(' and ');
+  return over === '' ? ', bare,' : ` under ${over}`;
+};
+const underWords = (wall: Wall, what: Phrase): Phrase =>
+  phrase`${what} at ${temp(wall.limitC)} held ${seconds(wall.closing.timeS)}; in the ${wall.closing.name}${shieldWords(wall.closing)} that is a platen at ${temp(wall.surfaceC)}`;
 
-/** Every bound on the platen's surface, with words for each. */
-export function surfaceBounds(product: Product, fabric: Fabric, blank: Blank, closings: readonly Closing[], roomC: number): Bound[] {
-  const { min, max } = product.press.tempC;
-  const face = (closing: Closing) => bareFace(fabric, closing, bandMiddle(product.press.pressure.band), roomC);
-  const limits = blendLimits(fabric.composition);
-  const { tested } = blank;
-  const mark = lowestWall(tested?.markC ?? limits.mark.limitC, closings, face);
-  const damage = lowestWall(tested?.damageC ?? limits.damage.limitC, closings, face);
-  const whose = (kind: 'mark' | 'damage', does: string): Phrase =>
-    tested ? phrase`the test of ${tested.on} says this blank may ${does}` : phrase`${FIBRES[limits[kind].fibre].name} may ${does}`;
-  const bounds: Bound[] = [
-    { side: 'sheet low', keep: 'above', surfaceC: min, breach: 'hold', says: phrase`the sheet asks for at least ${temp(min)}` },
-    { side: 'sheet high', keep: 'below', surfaceC: max, breach: 'hold', says: phrase`the sheet allows at most ${temp(max)}` },
-    {
-      side: 'mark',
-      keep: 'below',
-      surfaceC: mark.surfaceC,
-      breach: 'hold',
-      says: under(mark, whose('mark', 'shine or yellow beside the art')),
-    },
-    {
-      side: 'damage',
-      keep: 'below',
-      surfaceC: damage.surfaceC,
-      breach: 'hold',
-      says: under(damage, whose('damage', 'scorch, melt or shrink')),
-    },
-  ];
+/** The two sides of a sheet's window. */
+export const sheetBounds = ({ min, max }: Range): Bound[] => [
+  { side: 'sheet low', keep: 'above', surfaceC: min, breach: 'hold', says: phrase`the sheet asks for at least ${temp(min)}` },
+  { side: 'sheet high', keep: 'below', surfaceC: max, breach: 'hold', says: phrase`the sheet allows at most ${temp(max)}` },
+];
+
+/** Who says so: the blank's own test, or its weakest fibre. */
+export function limitWords({ blank, fabric }: Pick<ResolveInput, 'blank' | 'fabric'>, kind: 'mark' | 'damage', does: string): Phrase {
+  if (blank.tested) return phrase`the test of ${blank.tested.on} says this blank may ${does}`;
+  const limit = blendLimits(fabric.composition)[kind];
+  return phrase`${limit ? FIBRES[limit.fibre].name : fabric.name} may ${does}`;
+}
+
+/** Mark and damage limits that hold for a piece, °C for 15 s: its own test's, else its weakest fibre's; null: none known. */
+export function limitsFor({ blank, fabric }: Pick<ResolveInput, 'blank' | 'fabric'>): { markC: number | null; damageC: number | null } {
+  if (blank.tested) return blank.tested;
+  const { mark, damage } = blendLimits(fabric.composition);
+  return { markC: mark?.limitC ?? null, damageC: damage?.limitC ?? null };
+}
+
+export const MARKS = 'shine or yellow beside the art';
+export const HARMS = 'scorch, melt or shrink';
+
+/** Mark, damage and dye, as bounds on the platen for a set of closings. */
+export function fabricBounds(input: ResolveInput, draft: Draft, closings: readonly Closing[], band: PressureBand): Bound[] {
+  const { fabric, blank, house } = input;
+  const face = (closing: Closing) => bareFace(fabric, closing, bandMiddle(band), house.room.tempC);
+  const { markC, damageC } = limitsFor(input);
+  const bounds: Bound[] = [];
+  const add = (side: Bound['side'], wall: Wall | null, breach: Bound['breach'], what: Phrase) => {
+    if (wall) bounds.push({ side, keep: 'below', surfaceC: wall.surfaceC, breach, says: underWords(wall, what) });
+  };
+  if (markC !== null && !draft.passesMark) add('mark', lowestWall(markC, closings, face), 'hold', limitWords(input, 'mark', MARKS));
+  if (damageC !== null) add('damage', lowestWall(damageC, closings, face), 'hold', limitWords(input, 'damage', HARMS));
   if (fabric.dyeRisk !== 'none' && blank.shade === 'dark') {
-    const press = closings.filter((closing) => closing.name === 'press');
-    const dye = lowestWall(DYE_LIMIT_C[fabric.dyeRisk], press, face);
-    bounds.push({
-      side: 'dye',
-      keep: 'below',
-      surfaceC: dye.surfaceC,
-      breach: 'care',
-      says: under(dye, phrase`dye may move into a lighter print`),
-    });
+    const hot = closings.filter((closing) => closing.name !== 'pre-press');
+    add('dye', lowestWall(DYE_LIMIT_C[fabric.dyeRisk], hot, face), 'care', phrase`dye may move into a lighter print`);
   }
   return bounds;
 }
+
+/** Every bound of the press stage, heated from above. */
+export const surfaceBounds = (input: ResolveInput, draft: Draft): Bound[] => [
+  ...sheetBounds(pressOf(draft).tempC),
+  ...fabricBounds(input, draft, closingsOf(draft), draft.band),
+];
 
 /** How far the delivered band keeps inside each bound at a set value, K; negative is past it. */
 export function marginsAt(window: Pick<Window, 'bounds' | 'offsetK' | 'spreadK'>, setC: number): Margin[] {
@@ -96,8 +133,11 @@ export function marginsAt(window: Pick<Window, 'bounds' | 'offsetK' | 'spreadK'>
 }
 
 /** The smallest margin among the bounds that hold a card, K. */
-export const smallestMargin = (margins: readonly Margin[]): number =>
-  Math.min(...margins.filter((m) => m.breach === 'hold').map((m) => m.kelvin));
+export const smallestMargin = (margins: readonly Margin[]): number => {
+  let least = Number.POSITIVE_INFINITY;
+  for (const { breach, kelvin } of margins) if (breach === 'hold' && kelvin < least) least = kelvin;
+  return least;
+};
 
 /**
  * The settable value with the largest smallest margin; of two equal, the cooler.
@@ -126,8 +166,19 @@ export function settable(press: Press, setC: number): number {
   return snap(Math.min(maxC, Math.max(minC, setC)), unit, step);
 }
 
-/** The whole window of a print on a press. */
-export function windowOf(press: Press, bounds: Bound[]): Window {
-  const open = { bounds, ...pressOffset(press) };
+/**
+ * The whole window of a print on a press.
+ *
+ * @param bumpK how much cooler than it shows an unmeasured press is taken to be by house rule, K
+ */
+export function windowOf(press: Press, bounds: Bound[], bumpK = 0): Window {
+  const { offsetK, spreadK, measured } = pressOffset(press);
+  const open = { bounds, offsetK: offsetK - bumpK, spreadK, measured };
   return { ...open, settable: press.set, bestSetC: bestSetting(open, press) };
+}
+
+/** What the platen's surface reaches over the art at a set value, °C. */
+export function bandAt({ offsetK, spreadK }: Pick<Window, 'offsetK' | 'spreadK'>, setC: number): Card['delivered'] {
+  const midC = setC + offsetK;
+  return { lowC: midC - spreadK, midC, highC: midC + spreadK };
 }

@@ -1,6 +1,8 @@
+import { readFileSync } from 'node:fs';
 import { parse } from 'csv-parse/sync';
 import { describe, expect, it } from 'vitest';
-import { type LoggedPressing, pressingsCsv } from './index';
+import { CardSchema } from '../card';
+import { inNameOrder, type LoggedPressing, pressingsCsv, readCard, readShelfCsv, readShopDocument, SHOP_FORMAT } from './index';
 
 const pressing: LoggedPressing = {
   id: '00000000-0000-4000-8000-000000000001',
@@ -8,16 +10,20 @@ const pressing: LoggedPressing = {
   orderId: 'o-1',
   orderName: 'Guide tees, "open" night',
   lineId: 'l-1',
+  printKey: 'a',
   piece: 2,
+  person: { number: '7', name: 'Ines' },
   cardHash: 'a'.repeat(64),
   blankName: '=HYPERLINK("x")',
   fabricName: 'heather blend',
   size: 'M',
   productName: 'Wren stretch',
+  layerNames: ['Flint', 'Wren stretch'],
   pressName: 'Swing-away',
   position: 'full front',
   artName: 'star',
   setC: 135.5555555,
+  lowerC: null,
   timeS: 9,
   pressureBand: 'medium',
   peel: 'warm',
@@ -54,5 +60,89 @@ describe('pressings as CSV', () => {
   });
   it('an empty log is a heading line', () => {
     expect(pressingsCsv([]).trim().split('\r\n')).toHaveLength(1);
+  });
+});
+
+describe('a shop document', () => {
+  const whole = {
+    format: SHOP_FORMAT,
+    version: 2,
+    aids: [{ id: 'aid-1', name: 'sheet', serves: 'ptfe', thicknessMm: 0.13, wear: 'sound', substitutes: [], note: '' }],
+  };
+  const read = (doc: unknown) => readShopDocument(typeof doc === 'string' ? doc : JSON.stringify(doc));
+  it('may hold a part of a shop alone', () => {
+    const found = read(whole);
+    expect('doc' in found && found.doc).toMatchObject({ aids: [{ id: 'aid-1' }], orders: [], pressings: [] });
+  });
+  it('names each fault by its place and path', () => {
+    const found = read({ ...whole, aids: [whole.aids[0], { ...whole.aids[0], serves: 'velvet', thicknessMm: -1 }] });
+    expect('faults' in found && found.faults.map(({ line, field }) => [line, field])).toEqual([
+      [2, 'aids.1.serves'],
+      [2, 'aids.1.thicknessMm'],
+    ]);
+  });
+  it('of the first version is brought up as it is read', () => {
+    const old = JSON.parse(readFileSync('test/kept/shop-v1.json', 'utf8'));
+    const found = read({ format: SHOP_FORMAT, version: 1, ...old });
+    if (!('doc' in found)) throw new Error(JSON.stringify(found.faults));
+    expect(found.doc.orders[0]?.lines[0]?.prints).toMatchObject([{ pressId: 'press-swing', layers: [{ productId: 'product-wren' }] }]);
+    expect(found.doc.presses.find((press) => press.id === 'press-swing')?.lower).toMatchObject({ spreadK: 8 });
+    expect(found.doc.house?.rules.felt).toBe('protect');
+  });
+  it.each([
+    ['nothing', '', /not whole/],
+    ['a list', '[]', /not a Tidy Beacon shop/],
+    ['a shop without a version', JSON.stringify({ format: SHOP_FORMAT }), /version undefined/],
+  ])('%s is none', (_, text, words) => expect(() => read(text)).toThrow(words));
+  it('equal documents have equal text, whatever the order of their fields', () => {
+    expect(JSON.stringify(inNameOrder({ b: [{ d: 1, c: undefined, a: 2 }], a: null }))).toBe('{"a":null,"b":[{"a":2,"d":1}]}');
+  });
+});
+
+describe('a card of the first version', () => {
+  const kept = () => JSON.parse(readFileSync('test/kept/card-v1.json', 'utf8'));
+  it('is read in today’s shape, and every figure of it is as it was', () => {
+    const old = kept();
+    const card = readCard(1, old);
+    expect(CardSchema.parse(card)).toEqual(card);
+    expect(card.set).toMatchObject(old.set);
+    expect(card.steps).toEqual(old.steps);
+    expect(card.window).toEqual(old.window);
+    expect(card.stages.map((stage) => stage.stack)).toEqual(old.stages.map((stage: { stack: unknown }) => stage.stack));
+  });
+  it('broken, or from a newer app, is refused', () => {
+    const { set: _, ...broken } = kept();
+    expect(() => readCard(1, broken)).toThrow();
+    expect(() => readCard(99, kept())).toThrow(/version 99; this app reads up to 2/);
+  });
+});
+
+describe('compositions and guarded cells in a list', () => {
+  const known = () => undefined;
+  const faultsIn = (csv: string) => {
+    const reading = readShelfCsv('fabrics', csv, known);
+    let step = reading.next();
+    while (!step.done) step = reading.next();
+    return step.value;
+  };
+  const row = (composition: string) => `id,name,composition,mass_gsm,thickness_mm\nfabric-x,x,"${composition}",150,0.4\n`;
+  it.each([
+    ['50 polyester, 25 cotton, 25 viscose', 3],
+    ['100% cotton', 1],
+    ['60 viscose (rayon, modal) ', 0],
+  ])('“%s”', (text, parts) => {
+    const { docs, faults } = faultsIn(row(text));
+    expect(faults.length === 0 ? docs[0]?.composition.length : 0).toBe(parts);
+  });
+  it.each([
+    ['60 cotton, 30 polyester', /add up to 90 %/],
+    ['cotton', /is not a share and a fibre/],
+    ['100 hempp', /“hempp” is no fibre we know. Known are cotton, linen/],
+    ['', /Name at least one fibre/],
+  ])('“%s” is refused', (text, words) => expect(faultsIn(row(text)).faults[0]?.message).toMatch(words));
+  it('a quote that is never closed is named by its line', () => {
+    expect(faultsIn('id,name\nfabric-x,"x\nfabric-y,y\n').faults).toMatchObject([
+      { field: 'file', message: expect.stringMatching(/cannot be read from here on/) },
+    ]);
   });
 });

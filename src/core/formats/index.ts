@@ -1,3 +1,15 @@
 /** Documents in and out. */
-export { type LoggedPressing, pressingsCsv } from './pressingCsv';
+export { type LoggedPressing, pressingsCsv, readPressingsCsv } from './pressingCsv';
 export { readCard } from './readCard';
+export { readPressing } from './readPressing';
+export { type ReadRoster, readRoster } from './rosterCsv';
+export { CSV_KINDS, type CsvKind, type LineFault, readShelfCsv, shelfCsv } from './shelfCsv';
+export {
+  inNameOrder,
+  NotAShop,
+  readShopDocument,
+  SHOP_FORMAT,
+  type ShopDocument,
+  shopJsonSchema,
+} from './shopDocument';
+export { DOCUMENT_VERSION, UPGRADES_TO_2 } from './upgrade';

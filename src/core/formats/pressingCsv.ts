@@ -1,6 +1,7 @@
-/** Pressings as CSV: one row each, inside units named in the heading, safe to open in a spreadsheet. */
+/** Pressings as CSV: one row each, inside units named in the heading, safe to open in a spreadsheet; and read back from it. */
 import { stringify } from 'csv-stringify/sync';
-import type { Pressing } from '../log';
+import { type Pressing, PressingSchema } from '../log';
+import { csvRows, type LineFault, type ReadCsv, unguarded } from './shelfCsv';
 
 /** A pressing in the log, with whether an undo has withdrawn it. */
 export type LoggedPressing = Pressing & { withdrawn: boolean };
@@ -8,35 +9,64 @@ export type LoggedPressing = Pressing & { withdrawn: boolean };
 const iso = (ms: number) => new Date(ms).toISOString();
 const round = (value: number) => Math.round(value * 100) / 100;
 
-/** Columns in order: heading, and the cell of a pressing. */
-const COLUMNS: readonly (readonly [string, (p: LoggedPressing) => string | number])[] = [
-  ['pressing', (p) => p.id],
-  ['ended', (p) => iso(p.endedAt)],
-  ['order', (p) => p.orderName],
-  ['piece', (p) => p.piece],
-  ['blank', (p) => p.blankName],
-  ['size', (p) => p.size],
-  ['fabric', (p) => p.fabricName],
-  ['position', (p) => p.position],
-  ['art', (p) => p.artName],
-  ['transfer', (p) => p.productName],
-  ['press', (p) => p.pressName],
-  ['set_c', (p) => round(p.setC)],
-  ['time_s', (p) => p.timeS],
-  ['pressed_s', (p) => p.pressedS ?? ''],
-  ['pressure', (p) => p.pressureBand],
-  ['peel', (p) => p.peel],
-  ['outcome', (p) => p.outcome],
-  ['reason', (p) => p.reason ?? ''],
-  ['laid_back', (p) => p.laidBack],
-  ['standing', (p) => (p.withdrawn ? 'withdrawn' : 'counts')],
-  ['note', (p) => p.note],
-  ['operator', (p) => p.operator],
-  ['room_c', (p) => p.roomC],
-  ['humidity_percent', (p) => p.humidityPercent],
-  ['started', (p) => iso(p.startedAt)],
-  ['run', (p) => p.runId],
-  ['card', (p) => p.cardHash],
+interface Column {
+  heading: string;
+  get: (p: LoggedPressing) => string | number;
+  /** What a cell is in the record; absent: it is only told, never read. */
+  set?: (cell: string) => Partial<Record<keyof Pressing, unknown>>;
+}
+
+const text = (heading: string, field: keyof Pressing): Column => ({
+  heading,
+  get: (p) => String(p[field] ?? ''),
+  set: (cell) => ({ [field]: cell }),
+});
+const figure = (heading: string, field: keyof Pressing, orNull = false): Column => ({
+  heading,
+  get: (p) => (p[field] === null ? '' : round(p[field] as number)),
+  set: (cell) => ({ [field]: cell === '' && orNull ? null : Number(cell) }),
+});
+const instant = (heading: string, field: 'startedAt' | 'endedAt'): Column => ({
+  heading,
+  get: (p) => iso(p[field]),
+  set: (cell) => ({ [field]: Date.parse(cell) }),
+});
+
+const COLUMNS: readonly Column[] = [
+  text('pressing', 'id'),
+  instant('ended', 'endedAt'),
+  text('order', 'orderName'),
+  figure('piece', 'piece'),
+  text('blank', 'blankName'),
+  text('size', 'size'),
+  text('fabric', 'fabricName'),
+  text('position', 'position'),
+  text('art', 'artName'),
+  text('transfer', 'productName'),
+  text('press', 'pressName'),
+  figure('set_c', 'setC'),
+  figure('time_s', 'timeS'),
+  figure('pressed_s', 'pressedS', true),
+  text('pressure', 'pressureBand'),
+  text('peel', 'peel'),
+  text('outcome', 'outcome'),
+  { heading: 'reason', get: (p) => p.reason ?? '', set: (cell) => ({ reason: cell || null }) },
+  figure('laid_back', 'laidBack'),
+  { heading: 'standing', get: (p) => (p.withdrawn ? 'withdrawn' : 'counts') },
+  text('note', 'note'),
+  text('operator', 'operator'),
+  figure('room_c', 'roomC'),
+  figure('humidity_percent', 'humidityPercent'),
+  instant('started', 'startedAt'),
+  text('run', 'runId'),
+  text('card', 'cardHash'),
+  { heading: 'layers', get: (p) => p.layerNames.join('; '), set: (cell) => ({ layerNames: cell.split('; ') }) },
+  figure('lower_c', 'lowerC', true),
+  { heading: 'number', get: (p) => p.person?.number ?? '' },
+  { heading: 'name', get: (p) => p.person?.name ?? '' },
+  text('order_id', 'orderId'),
+  text('line', 'lineId'),
+  text('print', 'printKey'),
 ];
 
 /**
@@ -44,9 +74,49 @@ const COLUMNS: readonly (readonly [string, (p: LoggedPressing) => string | numbe
  * Cells that a spreadsheet would run as a formula are neutralised with a leading apostrophe.
  */
 export function pressingsCsv(pressings: readonly LoggedPressing[]): string {
-  return stringify([COLUMNS.map(([heading]) => heading), ...pressings.map((p) => COLUMNS.map(([, cell]) => cell(p)))], {
+  return stringify([COLUMNS.map(({ heading }) => heading), ...pressings.map((p) => COLUMNS.map(({ get }) => get(p)))], {
     bom: true,
     escape_formulas: true,
     record_delimiter: 'windows',
   });
+}
+
+const FIELD_HEADINGS: Partial<Record<string, string>> = {
+  id: 'pressing',
+  setC: 'set_c',
+  timeS: 'time_s',
+  endedAt: 'ended',
+  startedAt: 'started',
+  blankName: 'blank',
+  fabricName: 'fabric',
+};
+
+/**
+ * Reads pressings back from their CSV. What a CSV does not hold (each closing) stays empty.
+ *
+ * @returns the records, those that were withdrawn by id, and every bad line with its column
+ */
+export function readPressingsCsv(csv: string): ReadCsv<Pressing> & { withdrawn: string[] } {
+  const rows = csvRows(csv);
+  if (!Array.isArray(rows)) return { docs: [], faults: [rows], withdrawn: [] };
+  const docs: Pressing[] = [];
+  const faults: LineFault[] = [];
+  const withdrawn: string[] = [];
+  rows.forEach((row, i) => {
+    const cell = (heading: string) => unguarded((row[heading] ?? '').trim());
+    const person = cell('number') || cell('name') ? { number: cell('number'), name: cell('name') } : null;
+    const draft: Record<string, unknown> = { closings: [], person };
+    for (const { heading, set } of COLUMNS) if (set) Object.assign(draft, set(cell(heading)));
+    const parsed = PressingSchema.safeParse(draft);
+    if (!parsed.success) {
+      for (const issue of parsed.error.issues) {
+        const field = String(issue.path[0] ?? 'line');
+        faults.push({ line: i + 2, field: FIELD_HEADINGS[field] ?? field, message: issue.message });
+      }
+      return;
+    }
+    docs.push(parsed.data);
+    if (cell('standing') === 'withdrawn') withdrawn.push(parsed.data.id);
+  });
+  return { docs, faults, withdrawn };
 }

@@ -11,9 +11,26 @@ export interface LayerProperties {
 export const COVER_SHEETS = {
   ptfe: { name: 'PTFE-coated sheet', k: 0.25, rho: 2100, c: 1000, thicknessMm: 0.13 },
   paper: { name: 'baking paper', k: 0.1, rho: 800, c: 1400, thicknessMm: 0.08 },
+  matte: { name: 'matte paper', k: 0.1, rho: 900, c: 1400, thicknessMm: 0.1 },
   silicone: { name: 'silicone sheet', k: 0.22, rho: 1150, c: 1400, thicknessMm: 0.3 },
 } as const;
 export type CoverSheet = keyof typeof COVER_SHEETS;
+
+/** Pads that may lie over a piece, as the face under them feels it. */
+export const PADS_OVER = {
+  'soft pad over': { name: 'soft pad', k: 0.22, thicknessMm: 6 },
+  'foam over': { name: 'foam', k: 0.06, thicknessMm: 8 },
+} as const;
+
+/** The pad of a base that is not heated. */
+export const BASE_PAD = { k: 0.1, thicknessMm: 8 } as const;
+
+/** Carriers, by what they are. */
+export const CARRIERS = {
+  film: { k: 0.2, thicknessMm: 0.1 },
+  paper: { k: 0.1, thicknessMm: 0.12 },
+} as const;
+export const FILM_K = 0.2;
 
 const CONTACT_AT_20_KPA = 1e-4;
 const CONTACT_EXPONENT = -0.95;

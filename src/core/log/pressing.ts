@@ -1,6 +1,6 @@
 /** The pressing: the record of one print's whole passage on one item. Written once; later facts are amendments. */
 import { z } from 'zod';
-import type { Card } from '../card';
+import { type Card, RosterEntrySchema } from '../card';
 import { Id, Words } from '../materials';
 import { type PieceResult, type Run, SPOIL_REASONS } from '../run';
 
@@ -10,17 +10,24 @@ export const PressingSchema = z.object({
   orderId: Id,
   orderName: z.string(),
   lineId: Id,
+  printKey: z.string(),
   piece: z.number().int(),
+  /** The number or name this piece carries; null: it is like the others. */
+  person: RosterEntrySchema.nullable(),
   cardHash: z.string(),
   blankName: z.string(),
   fabricName: z.string(),
   size: z.string(),
   productName: z.string(),
+  /** Every layer in pressing order, the last the product above. */
+  layerNames: z.array(z.string()),
   pressName: z.string(),
   position: z.string(),
   artName: z.string(),
   /** What was carded and set. */
   setC: z.number(),
+  /** The lower platen, when heat came from both sides. */
+  lowerC: z.number().nullable(),
   timeS: z.number(),
   pressureBand: z.string(),
   peel: z.string(),
@@ -73,6 +80,8 @@ export function pressingOf(run: Run, card: Card, result: PieceResult, context: P
     runId: run.id,
     orderId: run.orderId,
     lineId: run.lineId,
+    printKey: run.printKey,
+    person: of.roster[result.piece - 1] ?? null,
     cardHash: run.cardHash,
     piece: result.piece,
     ...context,
@@ -80,10 +89,12 @@ export function pressingOf(run: Run, card: Card, result: PieceResult, context: P
     fabricName: of.fabricName,
     size: of.size,
     productName: of.productName,
+    layerNames: of.layers.map((layer) => layer.productName),
     pressName: of.pressName,
     position: of.position,
     artName: of.artName,
     setC: set.tempC,
+    lowerC: set.lowerC,
     timeS: set.timeS,
     pressureBand: set.pressure.band,
     peel: set.peel,

@@ -1,15 +1,19 @@
 import { describe, expect, it } from 'vitest';
-import { type LineProgress, nextStep, orderLamp } from './index';
+import { finishedPieces, type LineProgress, nextStep, orderLamp, type PrintProgress, printLeft, spoiledPieces } from './index';
 
-const line = (lineId: string, change: Partial<LineProgress> = {}): LineProgress => ({
-  lineId,
-  count: 10,
+const print = (change: Partial<PrintProgress> = {}): PrintProgress => ({
+  printKey: 'a',
   good: 0,
   spoiled: 0,
   lamp: 'clear',
   cautions: 0,
   openRunId: null,
   ...change,
+});
+const line = (lineId: string, ...prints: Partial<PrintProgress>[]): LineProgress => ({
+  lineId,
+  count: 10,
+  prints: (prints.length > 0 ? prints : [{}]).map(print),
 });
 
 describe('what an order needs next', () => {
@@ -22,6 +26,7 @@ describe('what an order needs next', () => {
       { station: 'card', lineId: 'b' },
     ],
     ['only a Hold left', [line('a', { lamp: 'hold' }), line('b', { good: 10 })], { station: 'card', lineId: 'a', verb: 'Find a way out' }],
+    ['the second print once the first is done', [line('a', { good: 10 }, { printKey: 'b' })], { station: 'card', printKey: 'b' }],
     ['all pressed', [line('a', { good: 10 })], { station: 'record' }],
   ] as const)('%s', (_, lines, expected) => expect(nextStep([...lines])).toMatchObject(expected));
   it('its lamp is the worst of the lines left, and a finished line no longer counts', () => {
@@ -29,5 +34,19 @@ describe('what an order needs next', () => {
       state: 'care',
       cautions: 2,
     });
+  });
+});
+
+describe('a line with two prints', () => {
+  const lost = line('a', { good: 10 }, { printKey: 'b', good: 3, spoiled: 1 });
+  it('a piece spoiled at its back print wants its front print again', () => {
+    expect(printLeft(lost, 'a')).toBe(1);
+    expect(printLeft(lost, 'b')).toBe(7);
+    expect(nextStep([lost])).toMatchObject({ printKey: 'a' });
+  });
+  it('a piece is finished once all its prints are good', () => {
+    expect(finishedPieces(lost)).toBe(3);
+    expect(finishedPieces(line('a', { good: 10 }, { printKey: 'b' }))).toBe(0);
+    expect(spoiledPieces(lost)).toBe(1);
   });
 });

@@ -1,14 +1,21 @@
-/** The day's queue: what an order needs next, from its lines, their lamps and what has been pressed. */
+/** The day's queue: what an order needs next, from its lines, their prints, their lamps and what has been pressed. */
 import type { LampState } from '../card';
 
-export interface LineProgress {
-  lineId: string;
-  count: number;
+/** How far one print of a line is, over all its pieces. */
+export interface PrintProgress {
+  printKey: string;
   good: number;
   spoiled: number;
   lamp: LampState;
   cautions: number;
   openRunId: string | null;
+}
+
+export interface LineProgress {
+  lineId: string;
+  count: number;
+  /** In the order they are pressed. */
+  prints: PrintProgress[];
 }
 
 export const STATIONS = ['lines', 'card', 'run', 'record'] as const;
@@ -17,30 +24,66 @@ export type Station = (typeof STATIONS)[number];
 export interface NextStep {
   station: Station;
   lineId: string | null;
+  printKey: string | null;
   /** As a button says it. */
   verb: string;
 }
 
 const RANK: Record<LampState, number> = { clear: 0, care: 1, hold: 2 };
 
-export const linesLeft = (lines: readonly LineProgress[]): LineProgress[] => lines.filter((line) => line.good < line.count);
+/** Pieces lost at a later print had this one already: it is to be pressed again on their replacements. */
+const lostLater = (line: LineProgress, index: number): number =>
+  line.prints.slice(index + 1).reduce((sum, print) => sum + print.spoiled, 0);
 
-/** The lamp of an order: the worst of the lines still to press, and the most cautions any of them has. */
-export function orderLamp(lines: readonly LineProgress[]): { state: LampState; cautions: number } {
-  const left = linesLeft(lines);
-  const state = left.reduce<LampState>((worst, line) => (RANK[line.lamp] > RANK[worst] ? line.lamp : worst), 'clear');
-  return { state, cautions: Math.max(0, ...left.map((line) => line.cautions)) };
+/** Pieces that still want this print. */
+export function printLeft(line: LineProgress, printKey: string): number {
+  const index = line.prints.findIndex((print) => print.printKey === printKey);
+  const print = line.prints[index];
+  return print ? Math.max(0, line.count - print.good + lostLater(line, index)) : 0;
 }
 
-/** One next step: a run under way, else a Hold to settle, else the first line left, else the record. */
+/** Pieces of a line with all their prints good. */
+export const finishedPieces = (line: LineProgress): number =>
+  Math.max(0, Math.min(line.count, ...line.prints.map((print, i) => print.good - lostLater(line, i))));
+
+/** Pieces of a line that were spoiled at any print. */
+export const spoiledPieces = (line: LineProgress): number => line.prints.reduce((sum, print) => sum + print.spoiled, 0);
+
+const printsLeft = (line: LineProgress): PrintProgress[] => line.prints.filter((print) => printLeft(line, print.printKey) > 0);
+
+const linesLeft = (lines: readonly LineProgress[]): LineProgress[] => lines.filter((line) => printsLeft(line).length > 0);
+
+/** The lamp of a line: the worst of the prints still to press, and the most cautions any of them has. */
+export function lineLamp(line: LineProgress): { state: LampState; cautions: number } {
+  const left = printsLeft(line);
+  const prints = left.length > 0 ? left : line.prints;
+  const state = prints.reduce<LampState>((worst, print) => (RANK[print.lamp] > RANK[worst] ? print.lamp : worst), 'clear');
+  return { state, cautions: Math.max(0, ...prints.map((print) => print.cautions)) };
+}
+
+/** The lamp of an order: the worst of the lines still to press. */
+export function orderLamp(lines: readonly LineProgress[]): { state: LampState; cautions: number } {
+  const lamps = linesLeft(lines).map(lineLamp);
+  const state = lamps.reduce<LampState>((worst, lamp) => (RANK[lamp.state] > RANK[worst] ? lamp.state : worst), 'clear');
+  return { state, cautions: Math.max(0, ...lamps.map((lamp) => lamp.cautions)) };
+}
+
+/** One next step: a run under way, else the first print that can be pressed, else a Hold to settle, else the record. */
 export function nextStep(lines: readonly LineProgress[]): NextStep {
-  if (lines.length === 0) return { station: 'lines', lineId: null, verb: 'Add a line' };
-  const running = lines.find((line) => line.openRunId !== null);
-  if (running) return { station: 'run', lineId: running.lineId, verb: 'Back to the press' };
-  const left = linesLeft(lines);
-  const held = left.find((line) => line.lamp === 'hold');
-  const ready = left.find((line) => line.lamp !== 'hold');
-  if (ready) return { station: 'card', lineId: ready.lineId, verb: 'Open the card' };
-  if (held) return { station: 'card', lineId: held.lineId, verb: 'Find a way out' };
-  return { station: 'record', lineId: null, verb: 'See the record' };
+  if (lines.length === 0) return { station: 'lines', lineId: null, printKey: null, verb: 'Add a line' };
+  const all = lines.flatMap((line) => line.prints.map((print) => ({ line, print })));
+  const at = (station: Station, verb: string, found: (typeof all)[number]): NextStep => ({
+    station,
+    lineId: found.line.lineId,
+    printKey: found.print.printKey,
+    verb,
+  });
+  const running = all.find(({ print }) => print.openRunId !== null);
+  if (running) return at('run', 'Back to the press', running);
+  const left = all.filter(({ line, print }) => printLeft(line, print.printKey) > 0);
+  const ready = left.find(({ print }) => print.lamp !== 'hold');
+  if (ready) return at('card', 'Open the card', ready);
+  const held = left[0];
+  if (held) return at('card', 'Find a way out', held);
+  return { station: 'record', lineId: null, printKey: null, verb: 'See the record' };
 }

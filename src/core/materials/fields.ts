@@ -16,35 +16,31 @@ export const Name = z
 /** Free words on one or more lines. */
 export const Words = z.string().trim().max(500, 'Keep it to 500 letters.');
 
+/** The day a thing was taken off the shelf; records that name it keep it. Absent: in use. */
+export const RetiredOn = z.iso.date().optional();
+
 /** A range with the supplier's nominal setting in it; without one, the middle is taken. */
-export const rangeOf = (lowest: number, highest: number, unit: string) =>
-  z
-    .object({
-      min: z
-        .number()
-        .min(lowest, `Below ${lowest} ${unit} is not a press setting.`)
-        .max(highest, `Above ${highest} ${unit} is not a press setting.`),
-      max: z
-        .number()
-        .min(lowest, `Below ${lowest} ${unit} is not a press setting.`)
-        .max(highest, `Above ${highest} ${unit} is not a press setting.`),
-      nominal: z.number().optional(),
-    })
-    .superRefine((range, ctx) => {
-      if (range.min > range.max)
-        ctx.addIssue({
-          code: 'custom',
-          path: ['min'],
-          message: `The minimum ${range.min} ${unit} is over the maximum ${range.max} ${unit}.`,
-        });
-      else if (range.nominal !== undefined && (range.nominal < range.min || range.nominal > range.max)) {
-        ctx.addIssue({
-          code: 'custom',
-          path: ['nominal'],
-          message: `The nominal ${range.nominal} ${unit} lies outside ${range.min} to ${range.max} ${unit}.`,
-        });
-      }
-    });
+export const rangeOf = (lowest: number, highest: number, unit: string) => {
+  const end = z
+    .number()
+    .min(lowest, `Below ${lowest} ${unit} is not a press setting.`)
+    .max(highest, `Above ${highest} ${unit} is not a press setting.`);
+  return z.object({ min: end, max: end, nominal: z.number().optional() }).superRefine((range, ctx) => {
+    if (range.min > range.max)
+      ctx.addIssue({
+        code: 'custom',
+        path: ['min'],
+        message: `The minimum ${range.min} ${unit} is over the maximum ${range.max} ${unit}.`,
+      });
+    else if (range.nominal !== undefined && (range.nominal < range.min || range.nominal > range.max)) {
+      ctx.addIssue({
+        code: 'custom',
+        path: ['nominal'],
+        message: `The nominal ${range.nominal} ${unit} lies outside ${range.min} to ${range.max} ${unit}.`,
+      });
+    }
+  });
+};
 export type Range = { min: number; max: number; nominal?: number | undefined };
 
 /** The supplier's nominal setting, or the middle of the range when the sheet names none. */

@@ -1,18 +1,46 @@
-/** Materials: fibres, fabrics, blanks, transfer families and products. */
+/** Materials: fibres, fabrics, blanks, aids, transfer families and products. */
 
-export { type Blank, BlankSchema, POSITIONS, type Position } from './blank';
-export { BUILT_IN_BLANKS, BUILT_IN_FABRICS, builtInProducts } from './builtIn';
+export { type Aid, AidSchema, aidFor, COVER_KINDS, type CoverKind, type FoundAid, PAD_KINDS, type PadKind } from './aid';
+export {
+  BLANK_KINDS,
+  type Blank,
+  type BlankKind,
+  BlankSchema,
+  DUTIES,
+  type Duty,
+  OBSTRUCTION_KINDS,
+  type Obstruction,
+  POSITIONS,
+  type Position,
+  testPieceHeld,
+  USUAL_POSITIONS,
+} from './blank';
+export { BUILT_IN_AIDS, BUILT_IN_BLANKS, BUILT_IN_FABRICS, builtInProducts, productFromFamily, usualPosition } from './builtIn';
 export {
   blendLimits,
+  COATINGS,
+  type Coating,
   type Composition,
   CompositionSchema,
+  countedFibres,
   describeComposition,
+  describeMaterial,
+  FABRIC_GROUPS,
   type Fabric,
+  type FabricGroup,
   type FabricLimit,
   FabricSchema,
+  groupOf,
+  isBrittle,
+  isHard,
   limitForTime,
+  SUBSTRATES,
+  type Substrate,
+  thermalMass,
 } from './fabric';
-export { FAMILIES, type Family, type FamilyId, type Peel } from './family';
-export { FIBRE_IDS, FIBRES, type FibreId, LEAST_SHARE_PERCENT } from './fibres';
+export { FAMILIES, FAMILY_IDS, type Family, type FamilyId } from './family';
+export { FIBRE_IDS, FIBRES, type FibreId } from './fibres';
 export { Id, Name, nominalOf, PRESSURE_BANDS, type PressureBand, type Range, rangeOf, Words } from './fields';
-export { type Product, ProductSchema } from './product';
+export { OlderSheet, type Product, ProductSchema, pressStage, type SheetFor, sheetFor, stageOf, withRevision } from './product';
+export { type SheetStage, STAGE_KINDS, type StageKind } from './stage';
+export { ART_KINDS, type ArtKind, PEELS, type Peel, type Traits } from './traits';

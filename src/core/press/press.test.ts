@@ -15,7 +15,10 @@ const swing: Press = {
     ],
   },
   platen: { widthMm: 400, heightMm: 500 },
-  lowerHeated: true,
+  swapPlatens: [],
+  lower: null,
+  timers: 1,
+  opensItself: false,
 };
 
 describe('what a press delivers', () => {

@@ -2,7 +2,19 @@
 import { z } from 'zod';
 import { Id, Name, Words } from '../materials';
 
-const PRESS_KINDS = ['clamshell', 'swing-away', 'draw', 'cap'] as const;
+const PRESS_KINDS = ['clamshell', 'swing-away', 'draw', 'cap', 'hand press', 'iron'] as const;
+export type PressKind = (typeof PRESS_KINDS)[number];
+
+/** Held in the hand: no pressure reading, and art larger than the sole is pressed in overlapping spots. */
+export const isHandHeld = (press: Pick<Press, 'kind'>): boolean => press.kind === 'hand press' || press.kind === 'iron';
+
+const Side = z.number().min(30, 'A platen under 30 mm is not one.').max(2000, 'A platen over 2 m is not one.');
+const Platen = z.object({ widthMm: Side, heightMm: Side });
+const Offset = z
+  .number()
+  .min(-60, 'An offset of more than 60 K is a fault, not an offset.')
+  .max(60, 'An offset of more than 60 K is a fault, not an offset.');
+const Spread = z.number().min(0, 'A spread cannot be less than zero.').max(60, 'A spread of more than 60 K is a fault.');
 
 const PressureGauge = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('none') }),
@@ -30,11 +42,8 @@ export const PressSchema = z.object({
   /** Surface minus readout, K, and the 95 % spread of the surface over the art, K; null: not measured. */
   calibration: z
     .object({
-      offsetK: z
-        .number()
-        .min(-60, 'An offset of more than 60 K is a fault, not an offset.')
-        .max(60, 'An offset of more than 60 K is a fault, not an offset.'),
-      spreadK: z.number().min(0, 'A spread cannot be less than zero.').max(60, 'A spread of more than 60 K is a fault.'),
+      offsetK: Offset,
+      spreadK: Spread,
       on: z.iso.date(),
       how: Words,
     })
@@ -53,8 +62,17 @@ export const PressSchema = z.object({
       }
     });
   }),
-  platen: z.object({ widthMm: z.number().min(50).max(2000), heightMm: z.number().min(50).max(2000) }),
-  lowerHeated: z.boolean(),
+  platen: Platen,
+  /** Platens that may be put in its place: smaller, sleeve, leg. */
+  swapPlatens: z.array(Platen.extend({ id: Id, name: Name })).max(10),
+  /** A lower platen that heats too, with what it was found to deliver; null: the base is not heated. */
+  lower: z
+    .object({ minC: z.number().min(20).max(260), maxC: z.number().min(20).max(260), offsetK: Offset, spreadK: Spread })
+    .refine((l) => l.minC < l.maxC, { path: ['minC'], message: 'The lowest setting is not under the highest.' })
+    .nullable(),
+  timers: z.union([z.literal(1), z.literal(2)]),
+  opensItself: z.boolean(),
+  retiredOn: z.iso.date().optional(),
 });
 export type Press = z.infer<typeof PressSchema>;
 
@@ -79,4 +97,12 @@ export function deliveredBand(press: Press, setC: number): Band {
   const { offsetK, spreadK } = pressOffset(press);
   const midC = setC + offsetK;
   return { lowC: midC - spreadK, midC, highC: midC + spreadK };
+}
+
+/** The press a piece would usually go on: one of its own shape, measured before unmeasured, the larger platen first. */
+export function usualPress(presses: readonly Press[], isCap: boolean): Press | undefined {
+  const area = (press: Press) => press.platen.widthMm * press.platen.heightMm;
+  const rank = (press: Press) =>
+    (press.retiredOn ? 8 : 0) + ((press.kind === 'cap') === isCap ? 0 : 4) + (isHandHeld(press) ? 2 : 0) + (press.calibration ? 0 : 1);
+  return [...presses].sort((a, b) => rank(a) - rank(b) || area(b) - area(a))[0];
 }

@@ -18,10 +18,15 @@ export interface Cue {
 }
 
 const READY: Record<string, [string, NonNullable<Cue['act']>]> = {
+  marry: ['Close to marry', 'closed'],
+  trim: ['Trim', 'next'],
   load: ['Load', 'next'],
   'pre-press': ['Close to pre-press', 'closed'],
   place: ['Place', 'next'],
+  tack: ['Close to tack', 'closed'],
+  'turn over': ['Turn it over', 'next'],
   press: ['Close', 'closed'],
+  rub: ['Rub it down', 'next'],
   peel: ['Peel', 'peeled'],
   finish: ['Close to finish', 'closed'],
   inspect: ['Look it over', 'kept'],

@@ -36,11 +36,12 @@ export type RunEvent = z.infer<typeof RunEventSchema>;
 export type RunFact = RunEvent extends infer E ? (E extends RunEvent ? Omit<E, 'id' | 'at'> : never) : never;
 export type RunEventKind = RunEvent['kind'];
 
-/** A run as it was started: whose line, how many pieces, and the frozen card by its hash. */
+/** A run as it was started: whose line and which of its prints, how many pieces, and the frozen card by its hash. */
 export const RunSchema = z.object({
   id: Id,
   orderId: Id,
   lineId: Id,
+  printKey: z.string(),
   cardHash: z.string().regex(/^[0-9a-f]{64}$/),
   pieces: z.number().int().min(1).max(1000),
   startedAt: z.number().int(),

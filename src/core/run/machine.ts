@@ -110,6 +110,13 @@ function open(plan: RunPlan, run: RunState, at: number): Applied {
   return ok(enter(plan, { ...run, closings: [...run.closings, closing] }, run.stage + 1, at));
 }
 
+/** The closing that a lifting transfer goes back under: the last marry, tack or press before a stage. */
+function closingBefore(plan: RunPlan, stage: number): number {
+  const glues = (one: PlannedStage) => one.kind === 'press' || one.kind === 'tack' || one.kind === 'marry';
+  const before = plan.stages.slice(0, stage).findLastIndex(glues);
+  return Math.max(0, before);
+}
+
 /**
  * Applies one event other than an undo.
  *
@@ -134,10 +141,9 @@ function step(plan: RunPlan, run: RunState, event: Exclude<RunEvent, { kind: 'un
       if (stage.kind !== 'peel') return refused('There is nothing to peel now.');
       return ok(enter(plan, run, run.stage + 1, event.at));
     case 'laid back': {
-      const press = plan.stages.findIndex((s) => s.kind === 'press');
       if (stage.kind !== 'peel' && stage.kind !== 'inspect')
         return refused('Only a piece that is being peeled or looked at can be laid back.');
-      return ok({ ...enter(plan, run, press, event.at), laidBack: run.laidBack + 1 });
+      return ok({ ...enter(plan, run, closingBefore(plan, run.stage), event.at), laidBack: run.laidBack + 1 });
     }
     case 'kept':
       if (stage.kind !== 'inspect') return refused('A piece is kept once it has been looked at.');

@@ -2,7 +2,7 @@
 import { index, integer, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
 import type { Card, House, Order } from '../../core/card';
 import type { Amendment, Pressing } from '../../core/log';
-import type { Blank, Fabric, Product } from '../../core/materials';
+import type { Aid, Blank, Fabric, Product } from '../../core/materials';
 import type { Press } from '../../core/press';
 import type { RunEvent } from '../../core/run';
 
@@ -24,6 +24,7 @@ const shelfTable = <T>(name: string) =>
 export const fabrics = shelfTable<Fabric>('fabrics');
 export const blanks = shelfTable<Blank>('blanks');
 export const products = shelfTable<Product>('products');
+export const aids = shelfTable<Aid>('aids');
 export const presses = shelfTable<Press>('presses');
 export const house = shelfTable<House>('house');
 
@@ -40,6 +41,7 @@ export const runs = sqliteTable(
     id: text('id').primaryKey(),
     orderId: text('order_id').notNull(),
     lineId: text('line_id').notNull(),
+    printKey: text('print_key').notNull().default('a'),
     pressId: text('press_id').notNull(),
     cardHash: text('card_hash')
       .notNull()
@@ -69,19 +71,31 @@ export const runEvents = sqliteTable(
 export const pressings = sqliteTable(
   'pressings',
   {
-    id: text('id').primaryKey(),
-    runId: text('run_id')
-      .notNull()
-      .references(() => runs.id),
+    /** Order of arrival; the full-text index goes by it. */
+    seq: integer('seq').primaryKey(),
+    id: text('id').notNull().unique(),
+    /** Null when it came in from a list without its run. */
+    runId: text('run_id').references(() => runs.id),
     orderId: text('order_id').notNull(),
     lineId: text('line_id').notNull(),
+    printKey: text('print_key').notNull(),
     outcome: text('outcome').notNull(),
+    fabric: text('fabric').notNull(),
+    product: text('product').notNull(),
+    press: text('press').notNull(),
     endedAt: integer('ended_at').notNull(),
-    /** Lower-case words to search in. */
+    /** Lower-case words to search in, each between spaces. */
     words: text('words').notNull(),
     doc: text('doc', { mode: 'json' }).$type<Pressing>().notNull(),
   },
-  (t) => [index('pressings_by_end').on(t.endedAt), index('pressings_by_line').on(t.orderId, t.lineId)],
+  (t) => [
+    index('pressings_by_end').on(t.endedAt),
+    index('pressings_by_line').on(t.orderId, t.lineId),
+    index('pressings_by_outcome').on(t.outcome, t.endedAt),
+    index('pressings_by_fabric').on(t.fabric, t.endedAt),
+    index('pressings_by_product').on(t.product, t.endedAt),
+    index('pressings_by_press').on(t.press, t.endedAt),
+  ],
 );
 
 export const amendments = sqliteTable(

@@ -67,3 +67,6 @@ export function problemReply({ status, title, message, errors }: Refusal): Respo
     headers: { 'content-type': 'application/problem+json', 'cache-control': 'no-store' },
   });
 }
+
+/** The problem a reply carries. */
+export const problemOf = async (reply: Response): Promise<Problem> => (await reply.json()) as Problem;

@@ -1,35 +1,35 @@
 /** The bench: how far each line of an order is, and what each order needs next. */
 import { asc, isNull } from 'drizzle-orm';
 import type { BenchRow } from '../../contract/schemas';
-import type { Card, Order } from '../../core/card';
-import { type LineProgress, linesLeft, nextStep, orderLamp } from '../../core/log';
+import type { Order } from '../../core/card';
+import { finishedPieces, type LineProgress, nextStep, orderLamp, printLeft, spoiledPieces } from '../../core/log';
 import { orders } from '../db/schema';
-import { cardOfLine, type Facts, readFacts } from './cards';
+import { cardsOfLine, type Facts, readFacts } from './cards';
 import { progress, progressKey } from './pressings';
 import { listOpenRuns } from './runs';
 import type { Db, Versioned } from './versioned';
 
-export interface LineWithCard extends LineProgress {
-  card: Card;
+interface LineWithCards extends LineProgress {
+  minutesPerPiece: number[];
 }
 
-/** How far each line of an order is, with its card as it would be now. */
-function lineStates(db: Db, facts: Facts, order: Order): LineWithCard[] {
+/** How far each line of an order is, with the minutes of each of its prints as their cards would be now. */
+function lineStates(db: Db, facts: Facts, order: Order): LineWithCards[] {
   const done = progress(db, order.id);
-  const open = listOpenRuns(db);
+  const open = listOpenRuns(db).filter((run) => run.orderId === order.id);
   return order.lines.map((line) => {
-    const card = cardOfLine(facts, line);
-    const { good = 0, spoiled = 0 } = done.get(progressKey(order.id, line.id)) ?? {};
-    const openRunId = open.find((run) => run.orderId === order.id && run.lineId === line.id)?.id ?? null;
+    const cards = cardsOfLine(facts, order, line);
     return {
       lineId: line.id,
       count: line.count,
-      good,
-      spoiled,
-      lamp: card.lamp.state,
-      cautions: card.lamp.findings.filter((f) => f.level === 'care').length,
-      openRunId,
-      card,
+      prints: cards.map(({ printKey, card }) => ({
+        printKey,
+        ...(done.get(progressKey(order.id, line.id, printKey)) ?? { good: 0, spoiled: 0 }),
+        lamp: card.lamp.state,
+        cautions: card.lamp.findings.filter((f) => f.level === 'care').length,
+        openRunId: open.find((run) => run.lineId === line.id && run.printKey === printKey)?.id ?? null,
+      })),
+      minutesPerPiece: cards.map(({ card }) => card.minutesPerPiece),
     };
   });
 }
@@ -55,11 +55,13 @@ export function bench(db: Db): BenchRow[] {
       customer: order.customer,
       due: order.due,
       pieces: sum(lines.map((l) => l.count)),
-      good: sum(lines.map((l) => l.good)),
-      spoiled: sum(lines.map((l) => l.spoiled)),
+      good: sum(lines.map(finishedPieces)),
+      spoiled: sum(lines.map(spoiledPieces)),
       lamp: state,
       cautions,
-      minutesLeft: sum(lines.filter((l) => linesLeft([l]).length > 0).map((l) => (l.count - l.good) * l.card.minutesPerPiece)),
+      minutesLeft: sum(
+        lines.flatMap((line) => line.prints.map((print, i) => printLeft(line, print.printKey) * (line.minutesPerPiece[i] ?? 0))),
+      ),
       what: describe(order, facts),
       next: nextStep(lines),
     };
@@ -68,6 +70,6 @@ export function bench(db: Db): BenchRow[] {
 
 /** An order as the wire has it: the document, its version, and the state of its lines. */
 export function orderReply(db: Db, { doc: order, version }: Versioned<Order>) {
-  const lines = lineStates(db, readFacts(db), order).map(({ card: _, ...line }) => line);
+  const lines = lineStates(db, readFacts(db), order).map(({ minutesPerPiece: _, ...line }) => line);
   return { order, version, lines };
 }

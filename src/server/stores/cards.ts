@@ -1,8 +1,22 @@
 /** Cards: worked out from what the shop holds now, and frozen by content when a run starts. */
 import { createHash } from 'node:crypto';
 import { eq } from 'drizzle-orm';
-import { type Card, type House, type Line, type Order, type ResolveInput, resolve, type WayOut, waysOut } from '../../core/card';
-import { readCard } from '../../core/formats';
+import type { ComputeCard } from '../../contract/schemas';
+import {
+  type Card,
+  type House,
+  type Line,
+  type Order,
+  type Print,
+  pressingOrder,
+  type ResolveInput,
+  resolve,
+  topLayer,
+  type WayOut,
+  waysOut,
+} from '../../core/card';
+import { inNameOrder, readCard } from '../../core/formats';
+import { pressStage } from '../../core/materials';
 import type { Press } from '../../core/press';
 import { cards } from '../db/schema';
 import { notFound } from '../http/problem';
@@ -22,38 +36,95 @@ export const readFacts = (db: Db): Facts => ({
   house: readHouse(db).doc,
 });
 
-/** @throws {Refusal} 404 naming what the line refers to that is not there */
-function inputOf(facts: Facts, line: Line): ResolveInput {
-  const pick = <T extends { id: string }>(all: T[], id: string, what: string): T => {
-    const found = all.find((one) => one.id === id);
-    if (!found) throw notFound(what, id);
-    return found;
-  };
+function pick<T extends { id: string }>(all: readonly T[], id: string, what: string): T {
+  const found = all.find((one) => one.id === id);
+  if (!found) throw notFound(what, id);
+  return found;
+}
+
+const thickness = (facts: Facts, line: Line): { name: string; thicknessMm: number } => {
   const blank = pick(facts.blanks, line.blankId, 'blank');
+  return { name: blank.name, thicknessMm: blank.thicknessMm ?? pick(facts.fabrics, blank.fabricId, 'fabric').thicknessMm };
+};
+
+/**
+ * Everything the card of one print of a line is worked out from.
+ *
+ * @param order whose line it is; lines that share its closings are found in it
+ * @throws {Refusal} 404 naming what the line refers to that is not there
+ */
+export function inputOf(facts: Facts, order: Pick<Order, 'lines'>, line: Line, print: Print): ResolveInput {
+  const blank = pick(facts.blanks, line.blankId, 'blank');
+  const layers = (pressingOrder(print.layers) ?? print.layers).map((layer) => pick(facts.products, layer.productId, 'transfer'));
+  const product = layers.at(-1);
+  if (!product) throw notFound('transfer', '');
+  const before = line.prints.slice(0, line.prints.indexOf(print));
+  const together = order.lines.filter((other) => other.id !== line.id && (line.sharesWith === other.id || other.sharesWith === line.id));
   return {
-    print: line.print,
-    item: { size: line.size },
+    print,
+    item: {
+      size: line.size,
+      roster: line.roster,
+      perClosing: line.perClosing,
+      together: together.map((other) => thickness(facts, other)),
+      before: before.map((other) => {
+        const own = pick(facts.products, topLayer(other).productId, 'transfer');
+        return { position: other.position, productName: own.name, mostC: pressStage(own).tempC.max };
+      }),
+    },
     blank,
     fabric: pick(facts.fabrics, blank.fabricId, 'fabric'),
-    product: pick(facts.products, line.print.productId, 'product'),
-    press: pick(facts.presses, line.pressId, 'press'),
+    product,
+    under: layers.slice(0, -1),
+    press: pick(facts.presses, print.pressId, 'press'),
     house: facts.house,
+    aids: facts.aids,
   };
 }
 
-export const cardOfLine = (facts: Facts, line: Line): Card => resolve(inputOf(facts, line));
+/**
+ * The input of a card from everything in a request's body.
+ *
+ * @throws {Refusal} 404 a layer names a transfer that was not sent
+ */
+export function computeInput({ print, size, roster, perClosing, blank, fabric, products, press, house, aids }: ComputeCard): ResolveInput {
+  const line: Line = { id: 'line', blankId: blank.id, size, count: 1, prints: [print], roster, perClosing };
+  const facts: Facts = {
+    blanks: [blank],
+    fabrics: [{ ...fabric, id: blank.fabricId }],
+    products,
+    presses: [{ ...press, id: print.pressId }],
+    house,
+    aids,
+  };
+  return inputOf(facts, { lines: [line] }, line, print);
+}
 
-export function cardsOfOrder(facts: Facts, order: Order): { lineId: string; card: Card; waysOut: WayOut[] }[] {
-  return order.lines.map((line) => {
-    const input = inputOf(facts, line);
-    const card = resolve(input);
-    return { lineId: line.id, card, waysOut: waysOut(input, card, facts) };
-  });
+export interface PrintCard {
+  lineId: string;
+  printKey: string;
+  card: Card;
+}
+
+/** The card of every print of a line, in the order they are pressed. */
+export const cardsOfLine = (facts: Facts, order: Pick<Order, 'lines'>, line: Line): PrintCard[] =>
+  line.prints.map((print) => ({ lineId: line.id, printKey: print.key, card: resolve(inputOf(facts, order, line, print)) }));
+
+export function cardsOfOrder(facts: Facts, order: Order): (PrintCard & { waysOut: WayOut[] })[] {
+  return order.lines.flatMap((line) =>
+    line.prints.map((print) => {
+      const input = inputOf(facts, order, line, print);
+      const card = resolve(input);
+      return { lineId: line.id, printKey: print.key, card, waysOut: waysOut(input, card, facts) };
+    }),
+  );
 }
 
 /** Freezes a card and returns its hash; the same card is stored once. */
 export function freezeCard(db: Db, card: Card): string {
-  const hash = createHash('sha256').update(canonical(card)).digest('hex');
+  const hash = createHash('sha256')
+    .update(JSON.stringify(inNameOrder(card)))
+    .digest('hex');
   db.insert(cards).values({ hash, schemaVersion: card.schemaVersion, doc: card }).onConflictDoNothing().run();
   return hash;
 }
@@ -74,14 +145,4 @@ function readFrozen(db: Db, hash: string): Card {
   const row = db.select().from(cards).where(eq(cards.hash, hash)).get();
   if (!row) throw notFound('card', hash);
   return readCard(row.schemaVersion, row.doc);
-}
-
-/** JSON with keys in order, so that equal cards have equal text. */
-function canonical(value: unknown): string {
-  if (Array.isArray(value)) return `[${value.map(canonical).join(',')}]`;
-  if (value === null || typeof value !== 'object') return JSON.stringify(value);
-  const entries = Object.entries(value)
-    .filter(([, v]) => v !== undefined)
-    .sort(([a], [b]) => (a < b ? -1 : 1));
-  return `{${entries.map(([k, v]) => `${JSON.stringify(k)}:${canonical(v)}`).join(',')}}`;
 }

@@ -3,13 +3,16 @@ import { createHash } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { z } from 'zod';
-import { HouseSchema, OrderSchema } from '../../core/card';
-import { BlankSchema, FabricSchema, ProductSchema } from '../../core/materials';
+import { HouseSchema, OrderSchema, type Stage } from '../../core/card';
+import { pressingOf } from '../../core/log';
+import { AidSchema, BlankSchema, FabricSchema, ProductSchema } from '../../core/materials';
 import { PressSchema } from '../../core/press';
-import { type RunEvent, type RunFact, type RunState, SPOIL_REASONS } from '../../core/run';
-import { blanks, fabrics, house, presses, products } from '../db/schema';
-import { putOrder, removeOrder } from './orders';
-import { startRun, stateOf, takeEvent } from './runs';
+import { apply, type RunEvent, type RunFact, type RunPlan, type RunState, replay, SPOIL_REASONS } from '../../core/run';
+import { aids, blanks, fabrics, house, presses, products } from '../db/schema';
+import { readHouse } from './house';
+import { findOrder, putOrder, removeOrder } from './orders';
+import { addPressing } from './pressings';
+import { addPlayedEvents, startRun } from './runs';
 import type { Db } from './versioned';
 
 const DemoOrder = OrderSchema.omit({ due: true }).extend({ dueInDays: z.number().int(), removed: z.boolean().default(false) });
@@ -17,6 +20,7 @@ const DemoRun = z.object({
   id: z.string(),
   orderId: z.string(),
   lineId: z.string(),
+  printKey: z.string().optional(),
   daysAgo: z.number().int(),
   hour: z.number().int(),
   operator: z.string(),
@@ -46,6 +50,7 @@ export function loadDemoShop(db: Db, folder: string, today: Date): void {
   for (const doc of read('fabrics', z.array(FabricSchema))) db.insert(fabrics).values({ id: doc.id, version: 1, doc }).run();
   for (const doc of read('blanks', z.array(BlankSchema))) db.insert(blanks).values({ id: doc.id, version: 1, doc }).run();
   for (const doc of read('products', z.array(ProductSchema))) db.insert(products).values({ id: doc.id, version: 1, doc }).run();
+  for (const doc of read('aids', z.array(AidSchema))) db.insert(aids).values({ id: doc.id, version: 1, doc }).run();
   for (const doc of read('presses', z.array(PressSchema))) db.insert(presses).values({ id: doc.id, version: 1, doc }).run();
   const demoOrders = read('orders', z.array(DemoOrder));
   for (const { dueInDays, removed: _, ...order } of demoOrders) putOrder(db, { ...order, due: dayFrom(today, dueInDays) }, null);
@@ -65,32 +70,49 @@ const idFrom = (words: string): string => {
 };
 
 type DemoPiece = z.output<typeof DemoRun>['pieces'][number];
-/** Plays a past run to its end, or stops it after the pieces it names. */
-function playRun(db: Db, plan: z.output<typeof DemoRun>, today: Date): void {
-  let at = new Date(today.getFullYear(), today.getMonth(), today.getDate() - plan.daysAgo, plan.hour).getTime();
-  let opened = startRun(db, plan.id, plan, at);
-  const send = (fact: RunFact, seconds: number) => {
+/** Plays a past run to its end, or stops it after the pieces it names; its events and pressings are stored once it is over. */
+function playRun(db: Db, demo: z.output<typeof DemoRun>, today: Date): void {
+  let at = new Date(today.getFullYear(), today.getMonth(), today.getDate() - demo.daysAgo, demo.hour).getTime();
+  const { run, card } = startRun(db, demo.id, demo, at);
+  const plan: RunPlan = { pieces: run.pieces, stages: card.stages };
+  const events: RunEvent[] = [];
+  let state = replay(plan, run.startedAt, []);
+  const happen = (fact: RunFact, seconds: number) => {
     at += Math.round(seconds * 1000);
-    opened = takeEvent(db, plan.id, { ...fact, id: idFrom(`${plan.id} ${opened.events.length}`), at } as RunEvent, at);
+    const event = { ...fact, id: idFrom(`${demo.id} ${events.length}`), at } as RunEvent;
+    const applied = apply(plan, run.startedAt, events, event);
+    if (applied.state === 'refused') throw new Error(`${demo.id}: ${applied.message}`);
+    events.push(event);
+    state = applied.run;
   };
-  for (const piece of plan.pieces) {
-    const before = stateOf(opened).results.length;
-    for (let state = stateOf(opened); state.results.length === before; state = stateOf(opened)) {
-      const stage = opened.card.stages[state.stage];
-      if (!stage) throw new Error(`${plan.id}: no stage ${state.stage}`);
-      send(
-        nextFact(stage.kind, stage.by, state, piece),
-        stage.by === 'hands' || state.phase === 'ready' ? 4 + (opened.events.length % 5) : stage.timeS + 0.4,
-      );
+  for (const piece of demo.pieces) {
+    const before = state.results.length;
+    while (state.results.length === before) {
+      const stage = card.stages[state.stage];
+      if (!stage) throw new Error(`${demo.id}: no stage ${state.stage}`);
+      const byHand = stage.by === 'hands' || state.phase === 'ready';
+      happen(nextFact(card.stages.slice(state.stage + 1), stage, state, piece), byHand ? 4 + (events.length % 5) : stage.timeS + 0.4);
     }
   }
-  if (stateOf(opened).phase !== 'done') send({ kind: 'stopped' }, 30);
+  if (state.phase !== 'done') happen({ kind: 'stopped' }, 30);
+  addPlayedEvents(db, demo.id, events, at);
+  const { room } = readHouse(db).doc;
+  const context = {
+    orderName: findOrder(db, demo.orderId).doc.name,
+    operator: demo.operator,
+    roomC: room.tempC,
+    humidityPercent: room.humidityPercent,
+  };
+  for (const result of state.results) addPressing(db, pressingOf(run, card, result, context));
 }
 
 /** What the hands did next, on the way to the verdict the demo gives this piece. */
-function nextFact(kind: string, by: string, state: RunState, piece: DemoPiece): RunFact {
+function nextFact(later: readonly Stage[], { kind, by }: Stage, state: RunState, piece: DemoPiece): RunFact {
   if (by === 'press') return { kind: state.phase === 'closed' ? 'opened' : 'closed' };
-  if (kind === 'peel') return { kind: state.laidBack < piece.laidBack ? 'laid back' : 'peeled' };
+  // a transfer that lifts is laid back at its last peel
+  const lifts = state.laidBack < piece.laidBack && !later.some((stage) => stage.kind === 'peel');
+  if (kind === 'peel') return { kind: lifts ? 'laid back' : 'peeled' };
   if (kind !== 'inspect') return { kind: 'next' };
+  if (lifts) return { kind: 'laid back' };
   return piece.outcome === 'good' ? { kind: 'kept' } : { kind: 'spoiled', reason: piece.reason, note: piece.note };
 }

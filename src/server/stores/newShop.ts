@@ -1,7 +1,7 @@
 /** What a new shop begins with: the starting house rules and the built-in shelf. Presses are the shop's own to add. */
 import { STARTING_HOUSE } from '../../core/card';
-import { BUILT_IN_BLANKS, BUILT_IN_FABRICS, builtInProducts } from '../../core/materials';
-import { blanks, fabrics, house, products } from '../db/schema';
+import { BUILT_IN_AIDS, BUILT_IN_BLANKS, BUILT_IN_FABRICS, builtInProducts } from '../../core/materials';
+import { aids, blanks, fabrics, house, products } from '../db/schema';
 import type { Db } from './versioned';
 
 /** @param today ISO day the built-in products are dated with */
@@ -10,4 +10,5 @@ export function beginShop(db: Db, today: string): void {
   for (const doc of BUILT_IN_FABRICS) db.insert(fabrics).values({ id: doc.id, version: 1, doc }).run();
   for (const doc of BUILT_IN_BLANKS) db.insert(blanks).values({ id: doc.id, version: 1, doc }).run();
   for (const doc of builtInProducts(today)) db.insert(products).values({ id: doc.id, version: 1, doc }).run();
+  for (const doc of BUILT_IN_AIDS) db.insert(aids).values({ id: doc.id, version: 1, doc }).run();
 }

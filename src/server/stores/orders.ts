@@ -3,7 +3,7 @@ import { eq } from 'drizzle-orm';
 import type { Order } from '../../core/card';
 import { orders } from '../db/schema';
 import { notFound } from '../http/problem';
-import { cardOfLine, readFacts } from './cards';
+import { inputOf, readFacts } from './cards';
 import { type Db, find, put, type Versioned } from './versioned';
 
 export const findOrder = (db: Db, id: string): Versioned<Order> => find<Order>(db, orders, id, 'order');
@@ -11,7 +11,7 @@ export const findOrder = (db: Db, id: string): Versioned<Order> => find<Order>(d
 /** Creates, changes, or brings back an order. @throws {Refusal} unknown shelf ids, stale or missing version */
 export function putOrder(db: Db, order: Order, ifMatch: number | null): Versioned<Order> {
   const facts = readFacts(db);
-  for (const line of order.lines) cardOfLine(facts, line);
+  for (const line of order.lines) for (const print of line.prints) inputOf(facts, order, line, print);
   return put(db, orders, order, ifMatch, 'order', { due: order.due, removedAt: null });
 }
 

@@ -1,13 +1,21 @@
 /** The log: pressings are only ever added; what came later is read beside them. */
-import { and, count, desc, eq, inArray, lt, type SQL, sql } from 'drizzle-orm';
+import { and, count, desc, eq, gte, inArray, lt, type SQL, sql } from 'drizzle-orm';
+import { readPressing } from '../../core/formats';
 import type { Amendment, Pressing } from '../../core/log';
 import { amendments, pressings } from '../db/schema';
+import { notFound } from '../http/problem';
 import type { Db } from './versioned';
 
 export interface LogQuery {
   q?: string | undefined;
   orderId?: string | undefined;
   outcome?: 'good' | 'spoiled' | undefined;
+  fabric?: string | undefined;
+  product?: string | undefined;
+  press?: string | undefined;
+  /** Days as ISO dates in the shop's own time, both within. */
+  from?: string | undefined;
+  to?: string | undefined;
   before?: number | undefined;
   limit: number;
 }
@@ -15,10 +23,23 @@ export interface LogQuery {
 export type Logged = Pressing & { withdrawn: boolean; amendments: Amendment[] };
 
 /** Adds a pressing. A second one with the same id is the same pressing and is left alone. */
-export function addPressing(db: Db, pressing: Pressing): void {
-  const { id, runId, orderId, lineId, outcome, endedAt } = pressing;
+export function addPressing(db: Db, pressing: Pressing, hasRun = true): void {
+  const { id, runId, orderId, lineId, printKey, outcome, endedAt } = pressing;
   db.insert(pressings)
-    .values({ id, runId, orderId, lineId, outcome, endedAt, words: wordsOf(pressing), doc: pressing })
+    .values({
+      id,
+      runId: hasRun ? runId : null,
+      orderId,
+      lineId,
+      printKey,
+      outcome,
+      fabric: pressing.fabricName,
+      product: pressing.productName,
+      press: pressing.pressName,
+      endedAt,
+      words: wordsOf(pressing),
+      doc: pressing,
+    })
     .onConflictDoNothing()
     .run();
 }
@@ -28,53 +49,133 @@ export function addAmendment(db: Db, amendment: Amendment): void {
   db.insert(amendments).values({ id, pressingId, field, to, at, doc: amendment }).onConflictDoNothing().run();
 }
 
-const wordsOf = (p: Pressing): string =>
-  [
-    p.orderName,
-    p.blankName,
-    p.fabricName,
-    p.size,
-    p.productName,
-    p.pressName,
-    p.position,
-    p.artName,
-    p.outcome,
-    p.reason ?? '',
-    p.note,
-    p.operator,
-    p.laidBack > 0 ? 'laid back' : '',
-  ]
-    .join(' ')
-    .toLowerCase();
+const words = (text: string): string[] => text.toLowerCase().match(/[\p{L}\p{N}]+/gu) ?? [];
 
-/** Every word of the search must stand somewhere in the record. */
-function conditions({ q, orderId, outcome, before }: Omit<LogQuery, 'limit'>): SQL | undefined {
-  const words = (q ?? '').toLowerCase().split(/\s+/).filter(Boolean);
-  return and(
-    ...words.map((word) => sql`instr(${pressings.words}, ${word}) > 0`),
-    orderId ? eq(pressings.orderId, orderId) : undefined,
-    outcome ? eq(pressings.outcome, outcome) : undefined,
-    before ? lt(pressings.endedAt, before) : undefined,
-  );
+const wordsOf = (p: Pressing): string =>
+  ` ${words(
+    [
+      p.orderName,
+      p.blankName,
+      p.fabricName,
+      p.size,
+      ...p.layerNames,
+      p.pressName,
+      p.position,
+      p.artName,
+      p.person?.number ?? '',
+      p.person?.name ?? '',
+      p.outcome,
+      p.reason ?? '',
+      p.note,
+      p.operator,
+      p.laidBack > 0 ? 'laid back' : '',
+    ].join(' '),
+  ).join(' ')} `;
+
+/** Midnight a day begins, or the one after it, in the server's own time. */
+const dayStart = (iso: string, days = 0): number => {
+  const [year = 0, month = 1, day = 1] = iso.split('-').map(Number);
+  return new Date(year, month - 1, day + days).getTime();
+};
+
+/** Everything asked for but the words. */
+function filters({ orderId, outcome, fabric, product, press, from, to, before }: Omit<LogQuery, 'limit'>): SQL[] {
+  const parts = [
+    orderId && eq(pressings.orderId, orderId),
+    outcome && eq(pressings.outcome, outcome),
+    fabric && eq(pressings.fabric, fabric),
+    product && eq(pressings.product, product),
+    press && eq(pressings.press, press),
+    from && gte(pressings.endedAt, dayStart(from)),
+    to && lt(pressings.endedAt, dayStart(to, 1)),
+    before && lt(pressings.endedAt, before),
+  ];
+  return parts.filter((part): part is SQL => typeof part === 'object');
 }
 
-/** Newest first; `more` says whether older ones are left. */
+/** Beyond this many the log says “more than”; nobody reads on, and counting a million takes longer than finding. */
+const MOST_COUNTED = 10_000;
+
+/** Words as the full-text index takes them: each must begin a word of the record. */
+const matchOf = (asked: readonly string[]): string => asked.map((word) => `"${word}"*`).join(' ');
+
+/**
+ * The condition for words.
+ *
+ * Words that few records have are found through the full-text index and sorted; words that many have are met often on
+ * the way back from the newest, so there the records are walked instead.
+ */
+function wordsCondition(db: Db, asked: readonly string[]): SQL[] {
+  if (asked.length === 0) return [];
+  const match = matchOf(asked);
+  const found = db.get<{ n: number }>(
+    sql`SELECT count(*) AS n FROM (SELECT rowid FROM pressing_words WHERE pressing_words MATCH ${match} LIMIT ${MOST_COUNTED + 1})`,
+  );
+  if (found.n <= MOST_COUNTED) return [sql`pressings.seq IN (SELECT rowid FROM pressing_words WHERE pressing_words MATCH ${match})`];
+  return asked.map((word) => sql`instr(${pressings.words}, ${` ${word}`}) > 0`);
+}
+
+/** Newest first; `more` says whether older ones are left; `total` stops one past `MOST_COUNTED`. */
 export function searchLog(db: Db, query: LogQuery): { pressings: Logged[]; total: number; more: boolean } {
+  const sought = words(query.q ?? '');
+  // signs alone are no words, and no record has them
+  const asked = sought.length === 0 && (query.q ?? '').trim() !== '' ? [sql`0`] : wordsCondition(db, sought);
   const rows = db
     .select({ doc: pressings.doc })
     .from(pressings)
-    .where(conditions(query))
+    .where(and(...asked, ...filters(query)))
     .orderBy(desc(pressings.endedAt))
     .limit(query.limit + 1)
     .all();
-  const total =
-    db
-      .select({ n: count() })
-      .from(pressings)
-      .where(conditions({ ...query, before: undefined }))
-      .get()?.n ?? 0;
-  const page = rows.slice(0, query.limit).map((row) => row.doc);
+  const counted = db
+    .select({ one: sql`1` })
+    .from(pressings)
+    .where(and(...asked, ...filters({ ...query, before: undefined })))
+    .limit(MOST_COUNTED + 1)
+    .as('counted');
+  const total = db.select({ n: count() }).from(counted).get()?.n ?? 0;
+  const page = rows.slice(0, query.limit).map((row) => readPressing(row.doc));
   return { pressings: withAmendments(db, page), total, more: rows.length > query.limit };
+}
+
+/** What the log may be narrowed by: the names that stand in it. */
+export function logNames(db: Db): { fabrics: string[]; products: string[]; presses: string[] } {
+  // a walk of each index from name to name: a million records hold a few dozen names
+  const names = (column: 'fabric' | 'product' | 'press'): string[] =>
+    db
+      .all<{ name: string | null }>(
+        sql.raw(
+          `WITH RECURSIVE t(name) AS (SELECT min(${column}) FROM pressings UNION ALL SELECT (SELECT min(${column}) FROM pressings WHERE ${column} > t.name) FROM t WHERE t.name IS NOT NULL) SELECT name FROM t WHERE name IS NOT NULL`,
+        ),
+      )
+      .flatMap((row) => row.name ?? []);
+  return { fabrics: names('fabric'), products: names('product'), presses: names('press') };
+}
+
+/** One pressing with what came later. @throws {Refusal} 404 */
+export function findPressing(db: Db, id: string): Logged {
+  const row = db.select({ doc: pressings.doc }).from(pressings).where(eq(pressings.id, id)).get();
+  const [found] = row ? withAmendments(db, [readPressing(row.doc)]) : [];
+  if (!found) throw notFound('pressing', id);
+  return found;
+}
+
+/** Numbers and names that have a good pressing of a print. */
+export function goodPersons(db: Db, orderId: string, lineId: string, printKey: string): NonNullable<Pressing['person']>[] {
+  return db
+    .select({ doc: pressings.doc })
+    .from(pressings)
+    .where(
+      and(
+        COUNTING,
+        eq(pressings.orderId, orderId),
+        eq(pressings.lineId, lineId),
+        eq(pressings.printKey, printKey),
+        eq(pressings.outcome, 'good'),
+      ),
+    )
+    .all()
+    .flatMap(({ doc }) => doc.person ?? []);
 }
 
 function withAmendments(db: Db, page: Pressing[]): Logged[] {
@@ -100,21 +201,21 @@ function withAmendments(db: Db, page: Pressing[]): Logged[] {
 
 const COUNTING = sql`NOT EXISTS (SELECT 1 FROM amendments a WHERE a.pressing_id = pressings.id AND a.field = 'standing' AND a.to_value = 'withdrawn')`;
 
-/** Good and spoiled pieces of every line, withdrawn ones left out. Keyed by order and line. */
+/** Good and spoiled pieces of every print, withdrawn ones left out. Keyed by order, line and print. */
 export function progress(db: Db, orderId?: string): Map<string, { good: number; spoiled: number }> {
   const rows = db
-    .select({ orderId: pressings.orderId, lineId: pressings.lineId, outcome: pressings.outcome, n: count() })
+    .select({ orderId: pressings.orderId, lineId: pressings.lineId, printKey: pressings.printKey, outcome: pressings.outcome, n: count() })
     .from(pressings)
     .where(and(COUNTING, orderId ? eq(pressings.orderId, orderId) : undefined))
-    .groupBy(pressings.orderId, pressings.lineId, pressings.outcome)
+    .groupBy(pressings.orderId, pressings.lineId, pressings.printKey, pressings.outcome)
     .all();
   const lines = new Map<string, { good: number; spoiled: number }>();
   for (const row of rows) {
-    const key = progressKey(row.orderId, row.lineId);
+    const key = progressKey(row.orderId, row.lineId, row.printKey);
     const line = lines.get(key) ?? { good: 0, spoiled: 0 };
     lines.set(key, { ...line, [row.outcome]: row.n });
   }
   return lines;
 }
 
-export const progressKey = (orderId: string, lineId: string): string => `${orderId}/${lineId}`;
+export const progressKey = (orderId: string, lineId: string, printKey: string): string => `${orderId}/${lineId}/${printKey}`;

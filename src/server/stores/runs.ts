@@ -1,13 +1,13 @@
 /** Runs: a frozen card and a list of events. An event and the pressing it gives are one transaction. */
 import { asc, eq, isNull } from 'drizzle-orm';
-import type { Card } from '../../core/card';
-import { pressingOf } from '../../core/log';
+import { type Card, type Line, resolve } from '../../core/card';
+import { pressingOf, printLeft } from '../../core/log';
 import { apply, type Run, type RunEvent, type RunPlan, type RunState, replay } from '../../core/run';
 import { runEvents, runs } from '../db/schema';
 import { notFound, Refusal } from '../http/problem';
-import { cardOfLine, freezeCard, frozenCard, readFacts } from './cards';
+import { freezeCard, frozenCard, inputOf, readFacts } from './cards';
 import { findOrder } from './orders';
-import { addAmendment, addPressing, progress, progressKey } from './pressings';
+import { addAmendment, addPressing, goodPersons, progress, progressKey } from './pressings';
 import type { Db } from './versioned';
 
 /** How far a device's reckoning of our clock may run ahead, ms. */
@@ -28,11 +28,11 @@ const planOf = (run: Run, card: Card): RunPlan => ({ pieces: run.pieces, stages:
 export function openRun(db: Db, id: string): OpenedRun {
   const row = db.select().from(runs).where(eq(runs.id, id)).get();
   if (!row) throw notFound('run', id);
-  const { orderId, lineId, cardHash, pieces, startedAt } = row;
+  const { orderId, lineId, printKey, cardHash, pieces, startedAt } = row;
   const events = db.select({ doc: runEvents.doc }).from(runEvents).where(eq(runEvents.runId, id)).orderBy(asc(runEvents.seq)).all();
   return {
     row,
-    run: { id, orderId, lineId, cardHash, pieces, startedAt },
+    run: { id, orderId, lineId, printKey, cardHash, pieces, startedAt },
     card: frozenCard(db, cardHash),
     events: events.map((event) => event.doc),
   };
@@ -42,15 +42,17 @@ export const listOpenRuns = (db: Db): RunRow[] => db.select().from(runs).where(i
 
 export const stateOf = ({ run, card, events }: OpenedRun): RunState => replay(planOf(run, card), run.startedAt, events);
 
+const refuse = (title: string, detail: string, message: string) => new Refusal(409, title, detail, [{ field: 'lineId', message }]);
+
 /**
- * Starts a run of what is left of a line, freezing its card as it stands now. The same id again is the same run.
+ * Starts a run of what is left of one print of a line, freezing its card as it stands now. The same id again is the same run.
  *
- * @throws {Refusal} 404 unknown order or line; 409 the card is on Hold, nothing is left, or the line is already being pressed
+ * @throws {Refusal} 404 unknown order, line or print; 409 the card is on Hold, nothing is left, or the print is already being pressed
  */
 export function startRun(
   db: Db,
   id: string,
-  { orderId, lineId, operator }: { orderId: string; lineId: string; operator: string },
+  { orderId, lineId, printKey, operator }: { orderId: string; lineId: string; printKey?: string | undefined; operator: string },
   now: number,
 ): OpenedRun {
   return db.transaction(
@@ -58,29 +60,64 @@ export function startRun(
       if (db.select().from(runs).where(eq(runs.id, id)).get()) return openRun(db, id);
       const { doc: order } = findOrder(db, orderId);
       const line = order.lines.find((one) => one.id === lineId);
-      if (!line) throw notFound('line', lineId);
-      const card = cardOfLine(readFacts(db), line);
-      if (card.lamp.state === 'hold')
-        throw new Refusal(409, 'On Hold', 'This card is on Hold. Take one of its ways out first.', [
-          { field: 'lineId', message: 'on Hold' },
-        ]);
-      const other = listOpenRuns(db).find((run) => run.orderId === orderId && run.lineId === lineId);
+      const print = line?.prints.find((one) => printKey === undefined || one.key === printKey);
+      if (!line || !print) throw notFound(line ? 'print' : 'line', line ? (printKey ?? '') : lineId);
+      const card = resolve(inputOf(readFacts(db), order, { ...line, roster: stillWanting(db, orderId, line, print.key) }, print));
+      if (card.lamp.state === 'hold') throw refuse('On Hold', 'This card is on Hold. Take one of its ways out first.', 'on Hold');
+      const other = listOpenRuns(db).find((run) => run.orderId === orderId && run.lineId === lineId && run.printKey === print.key);
       if (other)
-        throw new Refusal(409, 'Already being pressed', 'This line is already being pressed. Open its run, or stop it first.', [
-          { field: 'lineId', message: `run ${other.id} is open` },
-        ]);
-      const pieces = line.count - (progress(db, orderId).get(progressKey(orderId, lineId))?.good ?? 0);
+        throw refuse(
+          'Already being pressed',
+          'This print is already being pressed. Open its run, or stop it first.',
+          `run ${other.id} is open`,
+        );
+      const pieces = printLeft({ lineId, count: line.count, prints: donePrints(db, order.id, line) }, print.key);
       if (pieces < 1)
-        throw new Refusal(409, 'Nothing left', 'Every piece of this line has been pressed. Raise its count to press more.', [
-          { field: 'lineId', message: 'nothing left' },
-        ]);
+        throw refuse('Nothing left', 'Every piece of this print has been pressed. Raise the line’s count to press more.', 'nothing left');
       db.insert(runs)
-        .values({ id, orderId, lineId, pressId: line.pressId, cardHash: freezeCard(db, card), pieces, operator, startedAt: now })
+        .values({
+          id,
+          orderId,
+          lineId,
+          printKey: print.key,
+          pressId: print.pressId,
+          cardHash: freezeCard(db, card),
+          pieces,
+          operator,
+          startedAt: now,
+        })
         .run();
       return openRun(db, id);
     },
     { behavior: 'immediate' },
   );
+}
+
+/** Entries of a line's roster that have no good pressing of a print yet, in their order: a spoiled piece stays on it. */
+function stillWanting(db: Db, orderId: string, line: Line, printKey: string): Line['roster'] {
+  const done = goodPersons(db, orderId, line.id, printKey);
+  return line.roster.filter(({ number, name }) => !done.some((one) => one.number === number && one.name === name));
+}
+
+/** Good and spoiled pieces of each print of a line. */
+function donePrints(db: Db, orderId: string, line: Line) {
+  const done = progress(db, orderId);
+  const none = { lamp: 'clear' as const, cautions: 0, openRunId: null };
+  return line.prints.map((print) => ({
+    printKey: print.key,
+    ...none,
+    ...(done.get(progressKey(orderId, line.id, print.key)) ?? { good: 0, spoiled: 0 }),
+  }));
+}
+
+/** Stores the events of a run that was played to its end elsewhere, all at once. */
+export function addPlayedEvents(db: Db, runId: string, events: readonly RunEvent[], endedAt: number): void {
+  events.forEach((doc, i) => {
+    db.insert(runEvents)
+      .values({ id: doc.id, runId, seq: i + 1, doc })
+      .run();
+  });
+  db.update(runs).set({ endedAt }).where(eq(runs.id, runId)).run();
 }
 
 /**

@@ -9,7 +9,7 @@ import { loadDemoShop } from './demoShop';
 import { readHouse } from './house';
 import { beginShop } from './newShop';
 import { findOrder, putOrder, removeOrder } from './orders';
-import { searchLog } from './pressings';
+import { logNames, searchLog } from './pressings';
 import { readRail } from './rail';
 import { openRun, startRun, takeEvent } from './runs';
 import { listPresses, putPress, readShelf } from './shelf';
@@ -28,24 +28,33 @@ beforeAll(() => {
 });
 
 describe('the demo shop', () => {
-  it('has three presses, four orders on the bench, one of them on Hold and one Care, and twenty pressings', () => {
+  it('has three presses, every family and kind of blank, and orders that hold and warn for good, different reasons', () => {
     expect(listPresses(shop.db)).toHaveLength(3);
+    const { products, blanks } = readShelf(shop.db);
+    expect(new Set(products.map((product) => product.familyId)).size).toBe(20);
+    expect(new Set(blanks.map((blank) => blank.kind)).size).toBe(15);
     const rows = bench(shop.db);
-    expect(rows.map((row) => [row.name, row.lamp])).toEqual([
-      ['Guide tees, open night', 'clear'],
-      ['Members’ evening tees', 'hold'],
-      ['Crew hoodies', 'care'],
-      ['Dome crew tees', 'clear'],
-    ]);
-    expect(rows.map((row) => row.due)).toEqual(['2026-11-27', '2026-11-28', '2026-11-30', '2026-12-01']);
-    const log = searchLog(shop.db, { limit: 100 });
-    expect(log.total).toBe(20);
-    expect(log.pressings.filter((p) => p.outcome === 'spoiled')).toHaveLength(3);
-    expect(log.pressings.filter((p) => p.laidBack > 0)).toHaveLength(2);
+    expect(rows).toHaveLength(13);
+    const of = (lamp: string) => rows.filter((row) => row.lamp === lamp).map((row) => row.name);
+    expect(of('hold')).toEqual(['Members’ evening tees', 'Marshal windbreakers', 'Wooden tags']);
+    expect(of('care')).toEqual(['Crew hoodies', 'Telescope-crew vests', 'Observer caps']);
+    const facts = readFacts(shop.db);
+    const held = rows
+      .filter((row) => row.lamp === 'hold')
+      .map((row) => cardsOfOrder(facts, findOrder(shop.db, row.orderId).doc)[0]?.card.lamp.findings[0]?.rule);
+    expect(new Set(held).size).toBe(3);
+  });
+  it('has a hundred pressings with honest failures', () => {
+    const log = searchLog(shop.db, { limit: 200 });
+    expect(log.total).toBe(101);
+    expect(log.pressings.filter((p) => p.outcome === 'spoiled').length).toBeGreaterThan(10);
+    expect(new Set(log.pressings.map((p) => p.reason)).size).toBeGreaterThan(5);
+    expect(log.pressings.filter((p) => p.laidBack > 0).length).toBeGreaterThan(5);
+    expect(log.pressings.filter((p) => p.person !== null)).toHaveLength(6);
   });
   it('is the same every time it is loaded on the same day', () => {
     const again = fresh(({ db }) => loadDemoShop(db, join(process.cwd(), 'demo'), TODAY));
-    expect(searchLog(again.db, { limit: 100 })).toEqual(searchLog(shop.db, { limit: 100 }));
+    expect(searchLog(again.db, { limit: 200 })).toEqual(searchLog(shop.db, { limit: 200 }));
     expect(bench(again.db)).toEqual(bench(shop.db));
   });
   it('an order on Hold has ways out, and each takes it off Hold', () => {
@@ -84,9 +93,9 @@ describe('the bench', () => {
 describe('the log', () => {
   it('every word must be found, whatever the case and order', () => {
     const found = (q: string) => searchLog(shop.db, { q, limit: 100 }).total;
-    expect(found('WREN guide')).toBe(6);
-    expect(found('guide wren')).toBe(6);
-    expect(found('laid back')).toBe(2);
+    expect(found('WREN guide comet')).toBe(6);
+    expect(found('comet guide wren')).toBe(6);
+    expect(found('laid back')).toBe(7);
     expect(found('feldspar spoiled')).toBe(1);
     expect(found('pulled thread')).toBe(1);
     expect(found("'; DROP TABLE pressings; --")).toBe(0);
@@ -95,14 +104,28 @@ describe('the log', () => {
   it('comes in pages, newest first, without gap or repeat', () => {
     const ids: string[] = [];
     let before: number | undefined;
-    for (let page = 0; page < 10; page++) {
+    for (let page = 0; page < 20; page++) {
       const { pressings, more } = searchLog(shop.db, { limit: 7, before });
       ids.push(...pressings.map((p) => p.id));
       before = pressings.at(-1)?.endedAt;
       if (!more) break;
     }
-    expect(new Set(ids).size).toBe(20);
-    expect(ids).toEqual(searchLog(shop.db, { limit: 100 }).pressings.map((p) => p.id));
+    expect(new Set(ids).size).toBe(101);
+    expect(ids).toEqual(searchLog(shop.db, { limit: 200 }).pressings.map((p) => p.id));
+  });
+  it('is narrowed by fabric, transfer, press, outcome and days', () => {
+    const total = (query: Parameters<typeof searchLog>[1]) => searchLog(shop.db, query).total;
+    const { fabrics, products, presses } = logNames(shop.db);
+    expect(presses).toEqual(['Cap press', 'Old clamshell', 'Swing-away']);
+    for (const [field, names] of [
+      ['fabric', fabrics],
+      ['product', products],
+      ['press', presses],
+    ] as const)
+      expect(names.reduce((sum, name) => sum + total({ [field]: name, limit: 1 }), 0)).toBe(101);
+    expect(total({ product: 'Curlew Two-Sheet', outcome: 'spoiled', limit: 1 })).toBe(2);
+    expect(total({ from: '2026-11-24', limit: 1 }) + total({ to: '2026-11-23', limit: 1 })).toBe(101);
+    expect(total({ from: '2026-11-24', to: '2026-11-24', limit: 1 })).toBe(6);
   });
   it('a pressing says what was carded and what was done', () => {
     const [last] = searchLog(shop.db, { orderId: 'order-guide-tees', limit: 1 }).pressings;
@@ -143,7 +166,7 @@ describe('the rail', () => {
     takeEvent(copy.db, 'run-x', { id: id(3), at: now + 5000, kind: 'opened' }, now + 5000);
     takeEvent(copy.db, 'run-x', { id: id(4), at: now + 6000, kind: 'stopped' }, now + 6000);
     expect(swing()).toMatchObject({ state: 'free', setC: null });
-    expect(orderReply(copy.db, findOrder(copy.db, 'order-crew-tees')).lines).toMatchObject([{ openRunId: null, good: 0 }]);
+    expect(orderReply(copy.db, findOrder(copy.db, 'order-crew-tees')).lines).toMatchObject([{ prints: [{ openRunId: null, good: 0 }] }]);
     takeEvent(copy.db, 'run-x', { id: id(5), at: now + 7000, kind: 'undone', of: id(4) }, now + 7000);
     expect(swing()).toMatchObject({ state: 'in use' });
   });
@@ -152,7 +175,7 @@ describe('the rail', () => {
 describe('a new shop', () => {
   it('begins with the built-in shelf, starting rules and no press; a press can be added once and then wants its version', () => {
     const own = fresh(({ db }) => beginShop(db, '2026-01-01'));
-    expect(readShelf(own.db).products).toHaveLength(3);
+    expect(readShelf(own.db).products).toHaveLength(20);
     expect(readHouse(own.db)).toMatchObject({ version: 1, doc: { rules: { prePress: 'short' } } });
     expect(bench(own.db)).toEqual([]);
     const [press] = listPresses(shop.db);

@@ -14,7 +14,7 @@ export function Bench() {
 }
 
 const hrefOf = ({ orderId, next }: BenchRow) =>
-  `/orders/${orderId}${next.station === 'lines' ? '' : `/${next.station}`}${next.lineId ? `?line=${next.lineId}` : ''}`;
+  `/orders/${orderId}${next.station === 'lines' ? '' : `/${next.station}`}${next.lineId ? `?line=${next.lineId}&print=${next.printKey ?? ''}` : ''}`;
 
 /** Arrow keys and J, K walk the queue. */
 function useWalk() {

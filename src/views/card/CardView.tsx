@@ -1,44 +1,49 @@
-/** Station Card of an order: the worked-out pressing of one line, its lamp, its reasons, and the ways out of a Hold. */
-import { useState } from 'react';
-import { call, type LineCard } from '../../contract';
-import type { Card, Field, Line } from '../../core/card';
-import { lampAt, takeWayOut } from '../../core/card';
+/** Station Card of an order: the worked-out pressing of one print, its lamp, its reasons, and the ways out of a Hold. */
+import { type ReactNode, useState } from 'react';
+import { API, call, type LineCard } from '../../contract';
+import { type Line, lampAt, lineAfter, type Print, topLayer } from '../../core/card';
+import { printLeft } from '../../core/log';
 import type { HouseUnits } from '../../core/units';
 import { forgetAct } from '../../ui/acts';
 import { useUnits } from '../../ui/house';
 import { newId } from '../../ui/newId';
+import { useOperator } from '../../ui/operator';
 import { errorWords, Island, Pending, refresh, useRoute } from '../../ui/query';
-import { Stack } from '../../ui/Stack';
-import { StageLine } from '../../ui/StageLine';
-import { WindowBar } from '../../ui/WindowBar';
 import { LineList } from '../orders/LineList';
 import { OrderHead } from '../orders/OrderHead';
 import { useOrder } from '../orders/useOrder';
 import { goTo } from '../shell/goTo';
-import { LampReasons } from './LampReasons';
-import { Reasons } from './Reasons';
-import { SetValues } from './SetValues';
-import { Steps } from './Steps';
+import { CardFace } from './CardFace';
+import { ChoicesPanel } from './ChoicesPanel';
 import { WaysOut } from './WaysOut';
 
-export function CardView({ orderId, lineId }: { orderId: string; lineId: string | null }) {
+interface CardViewProps {
+  orderId: string;
+  lineId: string | null;
+  printKey: string | null;
+}
+
+export function CardView(props: CardViewProps) {
   return (
     <Island>
-      <CardOfOrder orderId={orderId} lineId={lineId} />
+      <CardOfOrder {...props} />
     </Island>
   );
 }
 
-function CardOfOrder({ orderId, lineId }: { orderId: string; lineId: string | null }) {
+function CardOfOrder({ orderId, lineId, printKey }: CardViewProps) {
   const order = useOrder(orderId);
   const cards = useRoute('orderCards', { params: { id: orderId } });
   const house = useUnits();
+  const [operator, setOperator] = useOperator();
+  const operators = useRoute('house', {}).data?.house.operators ?? [];
   const [startFault, setStartFault] = useState<unknown>(null);
   const { data } = order;
   if (!data || !cards.data) return <Pending error={order.error ?? cards.error} what="the card" />;
   const line = data.order.lines.find((one) => one.id === lineId) ?? data.order.lines[0];
-  const worked = cards.data.cards.find((one) => one.lineId === line?.id);
-  if (!line || !worked) {
+  const print = line?.prints.find((one) => one.key === printKey) ?? line?.prints[0];
+  const worked = cards.data.cards.find((one) => one.lineId === line?.id && one.printKey === print?.key);
+  if (!line || !print || !worked) {
     return (
       <>
         <OrderHead state={data} station="card" lineId={null} />
@@ -49,10 +54,15 @@ function CardOfOrder({ orderId, lineId }: { orderId: string; lineId: string | nu
     );
   }
   const progress = data.lines.find((one) => one.lineId === line.id);
+  const openRunId = progress?.prints.find((one) => one.printKey === print.key)?.openRunId ?? null;
   const start = async () => {
-    const id = progress?.openRunId ?? newId();
+    const id = openRunId ?? newId();
     try {
-      if (!progress?.openRunId) await call('putRun', { params: { id }, body: { orderId, lineId: line.id, operator: '' } });
+      if (!openRunId)
+        await call('putRun', {
+          params: { id },
+          body: { orderId, lineId: line.id, printKey: print.key, operator: operators.includes(operator) ? operator : '' },
+        });
       forgetAct();
       await refresh('order', 'rail');
       goTo(`/orders/${orderId}/run?line=${line.id}&run=${id}`);
@@ -60,14 +70,32 @@ function CardOfOrder({ orderId, lineId }: { orderId: string; lineId: string | nu
       setStartFault(error);
     }
   };
-  const done = progress !== undefined && progress.good >= progress.count;
+  const done = progress !== undefined && printLeft(progress, print.key) === 0;
+  const hrefOf = (id: string, key?: string) => `/orders/${orderId}/card?line=${id}${key ? `&print=${key}` : ''}`;
   return (
     <>
       <OrderHead state={data} station="card" lineId={line.id}>
         {worked.card.lamp.state !== 'hold' && (
-          <button type="button" className="act act-main" disabled={done} onClick={() => void start()}>
-            {done ? 'All pressed' : progress?.openRunId ? 'Back to the press' : 'Start pressing'}
-          </button>
+          <span className="flex items-center gap-3">
+            {operators.length > 0 && !openRunId && (
+              <select
+                aria-label="Pressed by"
+                className="entry w-24"
+                value={operators.includes(operator) ? operator : ''}
+                onChange={(event) => setOperator(event.target.value)}
+              >
+                <option value="">by …</option>
+                {operators.map((initials) => (
+                  <option key={initials} value={initials}>
+                    {initials}
+                  </option>
+                ))}
+              </select>
+            )}
+            <button type="button" className="act act-main whitespace-nowrap" disabled={done} onClick={() => void start()}>
+              {done ? 'All pressed' : openRunId ? 'Back to the press' : 'Start pressing'}
+            </button>
+          </span>
         )}
       </OrderHead>
       {startFault || order.fault ? (
@@ -80,90 +108,118 @@ function CardOfOrder({ orderId, lineId }: { orderId: string; lineId: string | nu
           state={data}
           current={line.id}
           blankName={(id) => cards.data.cards.find((one) => one.card.of.blankId === id)?.card.of.blankName ?? id}
-          hrefOf={(id) => `/orders/${orderId}/card?line=${id}`}
+          hrefOf={(id) => hrefOf(id)}
         />
-        <CardSheet key={`${line.id} ${worked.card.set.tempC}`} worked={worked} line={line} house={house} save={order.saveLine} />
+        <article className="min-w-0 px-6 pt-4" aria-label="Card">
+          <CardSheet
+            key={`${line.id} ${print.key} ${worked.card.set.tempC} ${worked.card.set.lowerC}`}
+            worked={worked}
+            line={line}
+            print={print}
+            house={house}
+            save={order.saveLine}
+            aside={
+              <PrintTabs
+                line={line}
+                current={print.key}
+                hrefOf={(key) => hrefOf(line.id, key)}
+                paperHref={`${API}/orders/${orderId}/card.pdf?line=${line.id}&print=${print.key}`}
+              />
+            }
+          />
+        </article>
       </div>
     </>
   );
 }
 
-function CardSheet({
-  worked,
+/** The prints of the piece in the order they are pressed, and the card on paper. */
+function PrintTabs({
   line,
-  house,
-  save,
+  current,
+  hrefOf,
+  paperHref,
 }: {
+  line: Line;
+  current: string;
+  hrefOf: (key: string) => string;
+  paperHref: string;
+}) {
+  return (
+    <div className="flex shrink-0 items-center gap-1">
+      {line.prints.length > 1 &&
+        line.prints.map((print, i) => (
+          <a
+            key={print.key}
+            href={hrefOf(print.key)}
+            aria-current={print.key === current ? 'true' : undefined}
+            className={`flex min-h-12 items-center border-b-4 px-2 text-ink no-underline ${print.key === current ? 'border-teal font-bold' : 'border-transparent'}`}
+          >
+            {i + 1}. {print.position}
+          </a>
+        ))}
+      <span className="label pl-2">On paper:</span>
+      {(['A4', 'Letter'] as const).map((paper) => (
+        <a key={paper} className="act act-quiet font-normal underline" href={`${paperHref}&paper=${paper}`} download>
+          {paper}
+        </a>
+      ))}
+    </div>
+  );
+}
+
+interface CardSheetProps {
   worked: LineCard;
   line: Line;
+  print: Print;
   house: HouseUnits;
   save: (line: Line, what: string) => Promise<boolean>;
-}) {
+  aside: ReactNode;
+}
+
+function CardSheet({ worked, line, print, house, save, aside }: CardSheetProps) {
   const { card, waysOut } = worked;
+  const shelf = useRoute('shelf', {});
+  const presses = useRoute('presses', {});
   const [setC, setSetC] = useState(card.set.tempC);
-  const [open, setOpen] = useState<Field | null>(null);
   const moved = Math.abs(setC - card.set.tempC) > 1e-6;
-  const lamp = moved ? lampAt(card, setC) : card.lamp;
-  const keepMoved = () => save({ ...line, print: { ...line.print, choices: { ...line.print.choices, setC } } }, 'set value moved by hand');
-  const backToCard = () => {
-    const { setC: _, ...choices } = line.print.choices;
-    return save({ ...line, print: { ...line.print, choices } }, 'set value given back to the card');
-  };
-  const pressing = card.stages.find((stage) => stage.kind === 'press');
+  const choose = (choices: Print['choices'], what: string) =>
+    save({ ...line, prints: line.prints.map((one) => (one.key === print.key ? { ...one, choices } : one)) }, what);
+  const { setC: _, ...given } = print.choices;
+  const product = shelf.data?.products.find((one) => one.id === topLayer(print).productId);
+  const press = presses.data?.presses.find((one) => one.press.id === print.pressId)?.press;
   return (
-    <article className="min-w-0 px-6 pt-4" aria-label="Card">
-      <Title card={card} />
-      <SetValues card={card} setC={setC} house={house} lamp={lamp} open={open} onOpen={(field) => setOpen(open === field ? null : field)} />
-      {open && <Reasons card={card} field={open} onClose={() => setOpen(null)} />}
-      <WindowBar window={card.window} setC={setC} house={house} onMove={setSetC} />
+    <CardFace card={card} house={house} setC={setC} lamp={moved ? lampAt(card, setC) : card.lamp} onMove={setSetC} aside={aside}>
       <HandleActs
         moved={moved}
         byHand={card.set.byHand}
-        onKeep={() => void keepMoved()}
+        onKeep={() => void choose({ ...print.choices, setC }, 'set value moved by hand')}
         onDrop={() => setSetC(card.set.tempC)}
-        onBack={() => void backToCard()}
+        onBack={() => void choose(given, 'set value given back to the card')}
       />
-      <LampReasons lamp={lamp} />
-      {card.lamp.state === 'hold' && <WaysOut ways={waysOut} onTake={(way) => void save(takeWayOut(line, way), 'way out taken')} />}
-      <section aria-label="Stages" className="rule-top mt-3 pt-3">
-        <StageLine stages={card.stages} />
-      </section>
-      <div className="grid grid-cols-1 gap-8 pt-4 min-[1200px]:grid-cols-[22rem_1fr]">
-        <section aria-label="Stack">
-          <h2 className="pb-2">Under the press</h2>
-          <Stack layers={pressing?.stack ?? []} faceC={card.delivered.midC} />
-        </section>
-        <Steps card={card} />
-      </div>
-    </article>
+      {card.lamp.state === 'hold' && (
+        <WaysOut
+          ways={waysOut}
+          blankId={line.blankId}
+          onTake={({ change }) => void save(lineAfter(line, print.key, change), 'way out taken')}
+        />
+      )}
+      {product && press && (
+        <ChoicesPanel print={print} product={product} press={press} onChoose={(choices, what) => void choose(choices, what)} />
+      )}
+    </CardFace>
   );
 }
 
-function Title({ card }: { card: Card }) {
-  const { of } = card;
-  return (
-    <p className="pb-1 text-soft">
-      <span className="font-semibold text-ink">
-        {of.blankName} {of.size}
-      </span>
-      , {of.fabricName} · {of.productName}, {of.position} · {of.pressName}
-    </p>
-  );
-}
-
-function HandleActs({
-  moved,
-  byHand,
-  onKeep,
-  onDrop,
-  onBack,
-}: {
+interface HandleActsProps {
   moved: boolean;
   byHand: boolean;
   onKeep: () => void;
   onDrop: () => void;
   onBack: () => void;
-}) {
+}
+
+function HandleActs({ moved, byHand, onKeep, onDrop, onBack }: HandleActsProps) {
   if (!moved && !byHand) return null;
   return (
     <div className="flex items-center gap-3 pb-2">

@@ -1,14 +1,18 @@
 /** Ways out of a Hold: each a card of its own, best first, taken with one press. */
+import { useState } from 'react';
 import type { LineCard } from '../../contract';
 import { formatDuration, formatForHouse, formatQuantity } from '../../core/units';
 import { useUnits } from '../../ui/house';
 import { Lamp } from '../../ui/Lamp';
 import { Says } from '../../ui/Says';
+import { TestPieceNote } from './TestPieceNote';
 
 type Way = LineCard['waysOut'][number];
 
-export function WaysOut({ ways, onTake }: { ways: Way[]; onTake: (way: Way) => void }) {
+export function WaysOut({ ways, blankId, onTake }: { ways: Way[]; blankId: string; onTake: (way: Way) => void }) {
   const house = useUnits();
+  const [testing, setTesting] = useState<Way | null>(null);
+  const test = testing?.change.testPiece;
   return (
     <section className="rule-top py-3" aria-label="Ways out">
       <h2 className="pb-1 text-lg">{ways.length > 0 ? 'Ways out' : 'No way out on this shelf'}</h2>
@@ -31,12 +35,17 @@ export function WaysOut({ ways, onTake }: { ways: Way[]; onTake: (way: Way) => v
                 piece
               </span>
             </span>
-            <button type="button" className={`act ${i === 0 ? 'act-main' : ''}`} onClick={() => onTake(way)}>
-              Take it
+            <button
+              type="button"
+              className={`act ${i === 0 ? 'act-main' : ''}`}
+              onClick={() => (way.change.testPiece ? setTesting(way) : onTake(way))}
+            >
+              {way.change.testPiece ? 'Test it' : 'Take it'}
             </button>
           </li>
         ))}
       </ol>
+      {test && <TestPieceNote blankId={blankId} test={test} onNoted={() => setTesting(null)} onCancel={() => setTesting(null)} />}
     </section>
   );
 }

@@ -1,11 +1,14 @@
-/** The house: its units, its room, and its choice where practice differs. Every card follows from the next moment on. */
+/** The house: its units, its room, who works there, its choice where practice differs, and its backup. Every card follows from the next moment on. */
 import { useState } from 'react';
 import { call, ProblemError } from '../../contract';
-import type { House } from '../../core/card';
+import { type House, SCHOOLS } from '../../core/card';
 import { didUndoably } from '../../ui/acts';
 import { ChoiceField, TextField } from '../../ui/Field';
+import { NumberField } from '../../ui/NumberField';
 import { QuantityField } from '../../ui/QuantityField';
 import { errorWords, Island, Pending, refresh, useRoute } from '../../ui/query';
+import { Backup } from './Backup';
+import { ExampleCards } from './ExampleCards';
 
 export function HouseView() {
   return (
@@ -24,19 +27,16 @@ function HousePage() {
 const again = () => refresh('house', 'orderCards', 'order', 'bench');
 const options = <const T extends string>(...pairs: readonly (readonly [T, string])[]) => pairs.map(([value, text]) => ({ value, text }));
 
+type Rule = keyof House['rules'];
+
 function HouseForm({ house, version }: { house: House; version: number }) {
   const [draft, setDraft] = useState(house);
+  const [operators, setOperators] = useState(house.operators.join(', '));
+  const [shown, setShown] = useState<Rule>('coverWhenAllowed');
   const [fault, setFault] = useState<unknown>(null);
   const fields = fault instanceof ProblemError ? fault.fields : {};
   const dirty = JSON.stringify(draft) !== JSON.stringify(house);
-  const unit =
-    <K extends keyof House['units']>(key: K) =>
-    (value: House['units'][K]) =>
-      setDraft({ ...draft, units: { ...draft.units, [key]: value } });
-  const rule =
-    <K extends keyof House['rules']>(key: K) =>
-    (value: House['rules'][K]) =>
-      setDraft({ ...draft, rules: { ...draft.rules, [key]: value } });
+  const patch = (part: Partial<House>) => setDraft((now) => ({ ...now, ...part }));
   const save = async (event: { preventDefault: () => void }) => {
     event.preventDefault();
     try {
@@ -55,98 +55,144 @@ function HouseForm({ house, version }: { house: House; version: number }) {
     }
   };
   return (
-    <form onSubmit={(event) => void save(event)} className="mx-auto max-w-[980px] px-5 pt-5">
-      <h1 className="pb-1">House</h1>
-      <p className="pb-3 text-soft">
-        Where practice differs the house picks, and every card says which rule it followed. A sheet’s own word always comes first.
-      </p>
-      <div className="grid grid-cols-[14rem_1fr] gap-x-8">
-        <h2 className="rule-top pt-3">Units read first</h2>
-        <div className="rule-top grid grid-cols-3 gap-5 pt-3">
-          <ChoiceField
-            label="Temperature"
-            value={draft.units.temperature}
-            onChange={unit('temperature')}
-            options={options(['F', '°F'], ['C', '°C'])}
-          />
-          <ChoiceField
-            label="Length"
-            value={draft.units.length}
-            onChange={unit('length')}
-            options={options(['in', 'inches'], ['mm', 'mm'])}
-          />
-          <ChoiceField
-            label="Pressure"
-            value={draft.units.linePressure}
-            onChange={unit('linePressure')}
-            options={options(['psi', 'psi'], ['bar', 'bar and kPa'])}
-          />
-        </div>
-        <h2 className="rule-top pt-3">Rules</h2>
-        <div className="rule-top grid grid-cols-2 gap-5 pt-3">
-          <ChoiceField
-            label="Cover sheet where the sheet leaves it open"
-            value={draft.rules.coverWhenAllowed}
-            onChange={rule('coverWhenAllowed')}
-            options={options(['always', 'always: keeps platen and print clean'], ['never', 'never: it takes heat'])}
-          />
-          <ChoiceField
-            label="Second press after the peel"
-            value={draft.rules.secondPress}
-            onChange={rule('secondPress')}
-            options={options(['always', 'always, short, under paper'], ['when an edge looks proud', 'only when an edge looks proud'])}
-          />
-          <ChoiceField
-            label="Pre-press"
-            value={draft.rules.prePress}
-            onChange={rule('prePress')}
-            options={options(['short', 'short, 5 s'], ['long', 'long, 10 s'])}
-          />
-          <ChoiceField
-            label="Loading"
-            value={draft.rules.loading}
-            onChange={rule('loading')}
-            options={options(['threaded', 'threaded over the base'], ['flat', 'laid flat'])}
-          />
-        </div>
-        <h2 className="rule-top pt-3">Room today</h2>
-        <div className="rule-top grid grid-cols-2 gap-5 pt-3">
-          <QuantityField
-            label="Temperature of the room"
-            kind="temperature"
-            unit={draft.units.temperature}
-            house={draft.units}
-            value={draft.room.tempC}
-            onChange={(v) => v !== null && setDraft({ ...draft, room: { ...draft.room, tempC: v } })}
-            min={-5}
-            max={50}
-            usual={{ low: 5, high: 45 }}
-            problem={fields['room.tempC']}
-          />
-          <TextField
-            label="Humidity, %"
-            inputMode="numeric"
-            value={String(draft.room.humidityPercent)}
-            onChange={(text) => /^\d{0,3}$/.test(text) && setDraft({ ...draft, room: { ...draft.room, humidityPercent: Number(text) } })}
-            problem={fields['room.humidityPercent']}
-          />
-        </div>
-      </div>
-      {fault ? (
-        <p role="alert" className="border-l-4 border-brick pl-3 text-brick">
-          {errorWords(fault)}
-        </p>
-      ) : null}
-      <div className="flex gap-4 pt-3">
-        <button type="submit" className="act act-main" disabled={!dirty}>
-          Save the house
-        </button>
-        {dirty && (
-          <button type="button" className="act act-quiet" onClick={() => setDraft(house)}>
-            Put back what was saved
+    <div className="mx-auto grid max-w-[1240px] grid-cols-[1fr_24rem] gap-8 px-5 pt-4">
+      <form onSubmit={(event) => void save(event)} aria-label="House">
+        <div className="sticky top-0 z-10 flex min-h-16 items-center gap-4 border-b border-line bg-paper">
+          <h1 className="flex-1">House</h1>
+          {dirty && (
+            <button type="button" className="act act-quiet" onClick={() => setDraft(house)}>
+              Put back what was saved
+            </button>
+          )}
+          <button type="submit" className="act act-main" disabled={!dirty}>
+            Save the house
           </button>
-        )}
-      </div>
-    </form>
+        </div>
+        {fault ? (
+          <p role="alert" className="border-l-4 border-brick pl-3 text-brick">
+            {errorWords(fault)}
+          </p>
+        ) : null}
+        <UnitsAndRoom draft={draft} fields={fields} onChange={patch} />
+        <div className="grid grid-cols-[1fr_8rem_8rem] gap-x-5">
+          <TextField
+            label="Who presses here: initials with commas between"
+            value={operators}
+            onChange={(text) => {
+              setOperators(text);
+              patch({
+                operators: text
+                  .split(',')
+                  .map((one) => one.trim())
+                  .filter(Boolean),
+              });
+            }}
+            problem={Object.entries(fields).find(([field]) => field.startsWith('operators'))?.[1]}
+            hint="They stand on every record"
+          />
+          <NumberField
+            label="Finger width, mm"
+            value={draft.figures.fingerMm}
+            onChange={(fingerMm) => patch({ figures: { ...draft.figures, fingerMm } })}
+            problem={fields['figures.fingerMm']}
+          />
+          <QuantityField
+            label="The bump"
+            kind="temperatureDifference"
+            unit={draft.units.temperature === 'F' ? 'dF' : 'dC'}
+            house={draft.units}
+            decimals={1}
+            value={draft.figures.bumpK}
+            onChange={(bumpK) => bumpK !== null && patch({ figures: { ...draft.figures, bumpK } })}
+            min={0}
+            max={20}
+            problem={fields['figures.bumpK']}
+          />
+        </div>
+        <h2 className="rule-top pt-3 pb-1">Where practice differs, the house picks. A sheet’s own word always comes first.</h2>
+        {SCHOOLS.map(({ rule, question, answers }) => (
+          <fieldset
+            key={rule}
+            className={`rule-top grid grid-cols-[12rem_1fr] gap-x-4 py-1 ${shown === rule ? 'bg-sheet' : ''}`}
+            onFocus={() => setShown(rule)}
+          >
+            <legend className="sr-only">{question}</legend>
+            <span className="py-3 pl-2 font-semibold">{question}</span>
+            <div>
+              {answers.map(({ value, text, changes }) => (
+                <label key={value} className="flex min-h-12 items-start gap-3 py-1.5">
+                  <input
+                    type="radio"
+                    name={rule}
+                    className="mt-1 size-5 shrink-0 accent-teal"
+                    checked={draft.rules[rule] === value}
+                    onChange={() => patch({ rules: { ...draft.rules, [rule]: value } })}
+                  />
+                  <span>
+                    {text}
+                    <span className="label block">{changes}</span>
+                  </span>
+                </label>
+              ))}
+            </div>
+          </fieldset>
+        ))}
+      </form>
+      <aside className="sticky top-4 max-h-[calc(100vh-7rem)] self-start overflow-auto">
+        <ExampleCards rule={shown} house={draft} />
+        <Backup />
+      </aside>
+    </div>
+  );
+}
+
+interface UnitsProps {
+  draft: House;
+  fields: Record<string, string>;
+  onChange: (part: Partial<House>) => void;
+}
+
+function UnitsAndRoom({ draft, fields, onChange }: UnitsProps) {
+  const { units, room } = draft;
+  return (
+    <div className="grid grid-cols-5 gap-x-4 pt-3">
+      <ChoiceField
+        label="Temperature"
+        value={units.temperature}
+        onChange={(temperature) => onChange({ units: { ...units, temperature } })}
+        options={options(['F', '°F'], ['C', '°C'])}
+      />
+      <ChoiceField
+        label="Length"
+        value={units.length}
+        onChange={(length) => onChange({ units: { ...units, length } })}
+        options={options(['in', 'inches'], ['mm', 'mm'])}
+      />
+      <ChoiceField
+        label="Pressure"
+        value={units.linePressure}
+        onChange={(linePressure) => onChange({ units: { ...units, linePressure } })}
+        options={options(['psi', 'psi'], ['bar', 'bar and kPa'])}
+      />
+      <QuantityField
+        label="Room today"
+        kind="temperature"
+        unit={units.temperature}
+        house={units}
+        value={room.tempC}
+        onChange={(tempC) => tempC !== null && onChange({ room: { ...room, tempC } })}
+        min={-5}
+        max={50}
+        usual={{ low: 5, high: 45 }}
+        problem={fields['room.tempC']}
+      />
+      <NumberField
+        label="Humidity, %"
+        whole
+        value={room.humidityPercent}
+        onChange={(humidityPercent) => onChange({ room: { ...room, humidityPercent } })}
+        problem={fields['room.humidityPercent']}
+      />
+    </div>
   );
 }

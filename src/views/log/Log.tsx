@@ -1,9 +1,11 @@
-/** The log: every pressing that was ever recorded, found by its words, taken out as CSV. */
+/** The log: every pressing that was ever recorded, found by its words, narrowed by what it was, taken out and brought in. */
+import { useInfiniteQuery } from '@tanstack/react-query';
 import { useDeferredValue, useState } from 'react';
-import { API } from '../../contract';
+import { API, call } from '../../contract';
 import { ChoiceField, TextField } from '../../ui/Field';
 import { Island, Pending, useRoute } from '../../ui/query';
-import { PressingTable } from './PressingTable';
+import { InAndOut } from '../shelf/InAndOut';
+import { PressingList } from './PressingList';
 
 export function Log({ initialQuery }: { initialQuery: string }) {
   return (
@@ -13,61 +15,117 @@ export function Log({ initialQuery }: { initialQuery: string }) {
   );
 }
 
-const STEP = 100;
+const PAGE = 200;
+/** The server counts no further than this. */
+const MOST_COUNTED = 10_000;
+
+interface Filter {
+  outcome: '' | 'good' | 'spoiled';
+  fabric: string;
+  product: string;
+  press: string;
+  from: string;
+  to: string;
+}
+const NONE: Filter = { outcome: '', fabric: '', product: '', press: '', from: '', to: '' };
+
 const OUTCOMES = [
-  { value: '', text: 'however it came out' },
+  { value: '', text: 'good or spoiled' },
   { value: 'good', text: 'good' },
   { value: 'spoiled', text: 'spoiled' },
 ] as const;
-type Outcome = (typeof OUTCOMES)[number]['value'];
+
+const options = (any: string, names: readonly string[]) => [
+  { value: '', text: any },
+  ...names.map((name) => ({ value: name, text: name })),
+];
+
+/** Only what narrows. */
+function asked(filter: Filter, q: string) {
+  const { outcome, ...rest } = filter;
+  const day = /^\d{4}-\d{2}-\d{2}$/;
+  return {
+    ...(q && { q }),
+    ...(outcome && { outcome }),
+    ...Object.fromEntries(
+      Object.entries(rest).filter(([key, value]) => value !== '' && (key === 'from' || key === 'to' ? day.test(value) : true)),
+    ),
+  };
+}
 
 function LogSearch({ initialQuery }: { initialQuery: string }) {
   const [typed, setTyped] = useState(initialQuery);
-  const [outcome, setOutcome] = useState<Outcome>('');
-  const [limit, setLimit] = useState(STEP);
+  const [filter, setFilter] = useState(NONE);
+  const [moving, setMoving] = useState(false);
   const q = useDeferredValue(typed).trim();
-  const filter = { ...(q ? { q } : {}), ...(outcome ? { outcome } : {}) };
-  const { data, error } = useRoute('pressings', { query: { ...filter, limit } });
-  const csv = `${API}/pressings.csv?${new URLSearchParams(filter)}`;
+  const query = asked(filter, q);
+  const names = useRoute('logNames', {});
+  const { data, error, fetchNextPage, hasNextPage, isFetchingNextPage } = useInfiniteQuery({
+    queryKey: ['pressings', query],
+    queryFn: ({ pageParam }) => call('pressings', { query: { ...query, limit: PAGE, ...(pageParam > 0 && { before: pageParam }) } }),
+    initialPageParam: 0,
+    getNextPageParam: (last) => (last.more ? last.pressings.at(-1)?.endedAt : undefined),
+  });
+  const total = data?.pages[0]?.total ?? 0;
+  const rows = data?.pages.flatMap((page) => page.pressings) ?? [];
+  const patch = (part: Partial<Filter>) => setFilter({ ...filter, ...part });
+  const out = (kind: 'csv' | 'json') => `${API}/pressings.${kind}?${new URLSearchParams(query as Record<string, string>)}`;
   return (
-    <div className="mx-auto max-w-[1240px] px-5 pt-5">
-      <div className="flex items-end gap-5">
+    <div className="mx-auto max-w-[1240px] px-5 pt-4">
+      <div className="flex flex-wrap items-end gap-x-4">
         <h1 className="pb-7">Log</h1>
-        <div className="w-96">
-          <TextField
-            label="Find by any words: order, blank, transfer, press, reason, note"
-            type="search"
-            value={typed}
-            onChange={setTyped}
-          />
-        </div>
-        <div className="w-56">
-          <ChoiceField label="Came out" value={outcome} options={OUTCOMES} onChange={setOutcome} />
+        <div className="w-[26rem]">
+          <TextField label="Find by any words: order, blank, transfer, reason, note" type="search" value={typed} onChange={setTyped} />
         </div>
         <p className="label flex-1 pb-8" role="status">
-          {data ? (data.total === 1 ? 'one pressing' : `${data.total} pressings`) : ''}
+          {data ? (total === 1 ? 'one pressing' : total > MOST_COUNTED ? `more than ${MOST_COUNTED} pressings` : `${total} pressings`) : ''}
         </p>
-        <a className={`act mb-5 ${data?.total ? '' : 'invisible'}`} href={csv} download="pressings.csv">
-          Take out as CSV
-        </a>
+        <div className="flex gap-2 pb-5">
+          <a className={`act ${total ? '' : 'invisible'}`} href={out('csv')} download="pressings.csv">
+            Take out as CSV
+          </a>
+          <a className={`act act-quiet ${total ? '' : 'invisible'}`} href={out('json')} download="pressings.json">
+            as JSON
+          </a>
+          <button type="button" className="act act-quiet" aria-expanded={moving} onClick={() => setMoving(!moving)}>
+            Bring in
+          </button>
+        </div>
+      </div>
+      {moving && <InAndOut kind="pressings" />}
+      <div className="grid grid-cols-6 gap-x-4">
+        <ChoiceField label="Came out" value={filter.outcome} options={OUTCOMES} onChange={(outcome) => patch({ outcome })} />
+        <ChoiceField
+          label="Fabric"
+          value={filter.fabric}
+          options={options('any fabric', names.data?.fabrics ?? [])}
+          onChange={(fabric) => patch({ fabric })}
+        />
+        <ChoiceField
+          label="Transfer"
+          value={filter.product}
+          options={options('any transfer', names.data?.products ?? [])}
+          onChange={(product) => patch({ product })}
+        />
+        <ChoiceField
+          label="Press"
+          value={filter.press}
+          options={options('any press', names.data?.presses ?? [])}
+          onChange={(press) => patch({ press })}
+        />
+        <TextField label="From" type="date" value={filter.from} onChange={(from) => patch({ from })} />
+        <TextField label="To" type="date" value={filter.to} onChange={(to) => patch({ to })} />
       </div>
       {!data ? (
         <Pending error={error} what="the log" />
-      ) : data.total === 0 ? (
+      ) : total === 0 ? (
         <p className="rule-top max-w-prose py-6">
-          {q || outcome
-            ? 'No pressing has all of these words. Try fewer of them.'
+          {Object.keys(query).length > 0
+            ? 'No pressing is all of this. Try fewer words, or take a filter off.'
             : 'No pressing yet. Each piece that gets its verdict in a run is recorded here by itself, as carded; there is nothing to fill in.'}
         </p>
       ) : (
-        <>
-          <PressingTable pressings={data.pressings} withOrder />
-          {data.more && (
-            <button type="button" className="act my-4" onClick={() => setLimit(limit + STEP)}>
-              Show {STEP} older ones
-            </button>
-          )}
-        </>
+        <PressingList pressings={rows} more={hasNextPage && !isFetchingNextPage} onMore={() => void fetchNextPage()} />
       )}
     </div>
   );

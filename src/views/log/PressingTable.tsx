@@ -5,7 +5,7 @@ import { formatDuration, formatForHouse } from '../../core/units';
 import { instantText } from '../../ui/days';
 import { useUnits } from '../../ui/house';
 
-export function PressingTable({ pressings, withOrder }: { pressings: Logged[]; withOrder: boolean }) {
+export function PressingTable({ pressings }: { pressings: Logged[] }) {
   const house = useUnits();
   const [open, setOpen] = useState<string | null>(null);
   const cell = 'py-2 pr-4 align-top';
@@ -14,7 +14,6 @@ export function PressingTable({ pressings, withOrder }: { pressings: Logged[]; w
       <thead>
         <tr className="label">
           <th className={cell}>When</th>
-          {withOrder && <th className={cell}>Order</th>}
           <th className={cell}>Piece</th>
           <th className={cell}>Transfer, press</th>
           <th className={`${cell} text-right`}>Set</th>
@@ -28,15 +27,9 @@ export function PressingTable({ pressings, withOrder }: { pressings: Logged[]; w
           <Fragment key={p.id}>
             <tr className={`rule-top ${p.withdrawn ? 'text-soft line-through' : ''}`}>
               <td className={`${cell} figure whitespace-nowrap`}>{instantText(p.endedAt)}</td>
-              {withOrder && (
-                <td className={`${cell} max-w-56`}>
-                  <a className="block truncate" href={`/orders/${p.orderId}/record`}>
-                    {p.orderName}
-                  </a>
-                </td>
-              )}
               <td className={cell}>
                 {p.blankName} {p.size} <span className="label figure">no. {p.piece}</span>
+                {p.person && <strong> {[p.person.number, p.person.name].filter(Boolean).join(' ')}</strong>}
                 <span className="label block">
                   {p.artName}, {p.position}
                 </span>
@@ -72,8 +65,8 @@ export function PressingTable({ pressings, withOrder }: { pressings: Logged[]; w
             </tr>
             {open === p.id && (
               <tr>
-                <td colSpan={withOrder ? 8 : 7} className="pb-4">
-                  <Detail pressing={p} />
+                <td colSpan={7} className="pb-4">
+                  <PressingDetail pressing={p} toRecord />
                 </td>
               </tr>
             )}
@@ -84,7 +77,7 @@ export function PressingTable({ pressings, withOrder }: { pressings: Logged[]; w
   );
 }
 
-function Outcome({ pressing: p }: { pressing: Logged }) {
+export function Outcome({ pressing: p }: { pressing: Logged }) {
   return (
     <>
       <span className={p.outcome === 'spoiled' ? 'font-semibold text-brick' : 'font-semibold'}>{p.outcome}</span>
@@ -95,7 +88,7 @@ function Outcome({ pressing: p }: { pressing: Logged }) {
   );
 }
 
-function Detail({ pressing: p }: { pressing: Logged }) {
+export function PressingDetail({ pressing: p, toRecord = false }: { pressing: Logged; toRecord?: boolean }) {
   const house = useUnits();
   return (
     <div className="border-l-4 border-teal bg-sheet px-4 py-3">
@@ -109,11 +102,16 @@ function Detail({ pressing: p }: { pressing: Logged }) {
         {p.closings.length === 0 && <li>The press was never closed on it.</li>}
       </ul>
       <p className="label pt-1">
-        {p.fabricName} · {p.pressureBand} pressure · {p.peel} peel · room {formatForHouse('temperature', p.roomC, house)},{' '}
-        {p.humidityPercent} % · {p.operator ? `pressed by ${p.operator}` : 'no initials'} · card{' '}
-        <span className="figure">{p.cardHash.slice(0, 8)}</span>
+        {p.layerNames.join(', then ')} · {p.fabricName} · {p.pressureBand} pressure · {p.peel} peel · room{' '}
+        {formatForHouse('temperature', p.roomC, house)}, {p.humidityPercent} % · {p.operator ? `pressed by ${p.operator}` : 'no initials'} ·
+        card <span className="figure">{p.cardHash.slice(0, 8)}</span>
       </p>
       {p.note && <p className="pt-1">“{p.note}”</p>}
+      {toRecord && (
+        <p className="pt-1">
+          <a href={`/log/${p.id}`}>The whole record, with its card as it was</a>
+        </p>
+      )}
       {p.amendments.map((amendment) => (
         <p key={amendment.id} className="pt-1">
           {instantText(amendment.at)}: {amendment.field} from {amendment.from} to {amendment.to}, {amendment.why}

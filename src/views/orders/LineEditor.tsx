@@ -1,139 +1,102 @@
-/** One line as it is typed in: how many, of what, with which transfer, where, on which press. */
+/** One line as it is typed in: how many, of what, with which prints. */
 import { useEffect, useState } from 'react';
 import { ProblemError, type ShelfReply } from '../../contract';
 import type { Line } from '../../core/card';
-import { describeComposition, FAMILIES, POSITIONS, type Position } from '../../core/materials';
+import { describeMaterial } from '../../core/materials';
 import type { Press } from '../../core/press';
-import { formatQuantity, type HouseUnits, houseUnit } from '../../core/units';
+import type { HouseUnits } from '../../core/units';
 import { ChoiceField, TextField } from '../../ui/Field';
-import { newId } from '../../ui/newId';
-import { QuantityField } from '../../ui/QuantityField';
 import { errorWords } from '../../ui/query';
+import { type Faults, faultsOf, type LineDraft, lineOf, type PrintDraft, withBlank, withPrint } from './lineDraft';
 import { PickField } from './PickField';
-
-export interface LineDraft {
-  id: string;
-  count: string;
-  blankId: string | null;
-  size: string;
-  productId: string | null;
-  position: Position;
-  artName: string;
-  widthMm: number | null;
-  heightMm: number | null;
-  pressId: string;
-  choices: Line['print']['choices'];
-}
-
-/** A new line starts from the one before it, with another size to fill in. */
-export function draftFrom(line: Line | undefined, presses: Press[], isNew: boolean): LineDraft {
-  const print = line?.print;
-  return {
-    id: line && !isNew ? line.id : newId(),
-    count: line && !isNew ? String(line.count) : '',
-    blankId: line?.blankId ?? null,
-    size: line && !isNew ? line.size : '',
-    productId: print?.productId ?? null,
-    position: print?.position ?? 'full front',
-    artName: print?.artName ?? '',
-    widthMm: print?.widthMm ?? null,
-    heightMm: print?.heightMm ?? null,
-    pressId: line?.pressId ?? presses[0]?.id ?? '',
-    choices: line && !isNew ? line.print.choices : {},
-  };
-}
-
-type Faults = Partial<Record<'count' | 'blankId' | 'size' | 'productId' | 'artName' | 'widthMm' | 'heightMm', string>>;
-
-function faultsOf(draft: LineDraft): Faults {
-  const faults: Faults = {};
-  if (!/^\d+$/.test(draft.count.trim()) || Number(draft.count) < 1 || Number(draft.count) > 1000)
-    faults.count = 'How many pieces? A whole number from 1 to 1000.';
-  if (!draft.blankId) faults.blankId = 'Pick a blank from the shelf.';
-  if (!draft.size) faults.size = 'Pick a size.';
-  if (!draft.productId) faults.productId = 'Pick a transfer from the shelf.';
-  if (draft.artName.trim() === '') faults.artName = 'Name the art, as you call it.';
-  if (!draft.widthMm || draft.widthMm <= 0) faults.widthMm = 'How wide is the art?';
-  if (!draft.heightMm || draft.heightMm <= 0) faults.heightMm = 'How tall is the art?';
-  return faults;
-}
-
-function lineOf(draft: LineDraft): Line {
-  const { id, blankId, size, pressId, productId, position, artName, widthMm, heightMm, choices } = draft;
-  return {
-    id,
-    blankId: blankId ?? '',
-    size,
-    count: Number(draft.count),
-    pressId,
-    print: { productId: productId ?? '', position, artName: artName.trim(), widthMm: widthMm ?? 0, heightMm: heightMm ?? 0, choices },
-  };
-}
+import { PrintFields } from './PrintFields';
+import { RosterField } from './RosterField';
 
 interface LineEditorProps {
   start: LineDraft;
   isNew: boolean;
   shelf: ShelfReply;
   presses: Press[];
+  /** The other lines of the order, whose pieces may lie in the same closing. */
+  others: Line[];
   house: HouseUnits;
   fault: unknown;
   onSave: (line: Line) => Promise<boolean>;
   onRemove: (() => void) | null;
 }
 
-export function LineEditor({ start, isNew, shelf, presses, house, fault, onSave, onRemove }: LineEditorProps) {
+/** What the server says of fields of this line, without the line's own place in the order. */
+function serverFaults(fault: unknown): Faults {
+  if (!(fault instanceof ProblemError)) return {};
+  return Object.fromEntries(Object.entries(fault.fields).map(([field, words]) => [field.replace(/^lines\.\d+\./, ''), words]));
+}
+
+export function LineEditor({ start, isNew, shelf, presses, others, house, fault, onSave, onRemove }: LineEditorProps) {
   const [draft, setDraft] = useState(start);
-  const [faults, setFaults] = useState<Faults>({});
+  const [found, setFound] = useState<Faults>({});
+  const [at, setAt] = useState(0);
   useEffect(() => {
     setDraft(start);
-    setFaults({});
+    setFound({});
   }, [start]);
-  const set =
-    <K extends keyof LineDraft>(key: K) =>
-    (value: LineDraft[K]) =>
-      setDraft((now) => ({ ...now, [key]: value }));
+  const patch = (part: Partial<LineDraft>) => setDraft((now) => ({ ...now, ...part }));
+  const faults = { ...serverFaults(fault), ...found };
   const blank = shelf.blanks.find((one) => one.id === draft.blankId);
   const fabric = shelf.fabrics.find((one) => one.id === blank?.fabricId);
-  const product = shelf.products.find((one) => one.id === draft.productId);
-  const press = presses.find((one) => one.id === draft.pressId);
-  const length = houseUnit('length', house).first;
+  const print = draft.prints[at] ?? draft.prints[0];
+  const setPrint = (changed: PrintDraft) => patch({ prints: draft.prints.map((one) => (one.key === changed.key ? changed : one)) });
   const submit = async (event: { preventDefault: () => void }) => {
     event.preventDefault();
-    const found = faultsOf(draft);
-    setFaults(found);
-    if (Object.keys(found).length === 0) await onSave(lineOf(draft));
+    const missing = faultsOf(draft);
+    setFound(missing);
+    const inPrint = Object.keys(missing)
+      .map((field) => /^prints\.(\d+)/.exec(field)?.[1])
+      .find((index) => index !== undefined);
+    if (inPrint !== undefined) setAt(Number(inPrint));
+    if (Object.keys(missing).length === 0) await onSave(lineOf(draft, presses, blank));
   };
-  const serverWords =
-    fault instanceof ProblemError && fault.problem.errors ? fault.problem.errors.map((e) => `${e.field}: ${e.message}`).join(' ') : null;
+  const pieces = /^\d+$/.test(draft.count.trim()) && Number(draft.count) > 0 ? Number(draft.count) : null;
   return (
     <form
       onSubmit={(event) => void submit(event)}
-      className="grid max-w-[860px] content-start grid-cols-6 gap-x-5 gap-y-1 px-6 py-4"
+      className="grid max-w-[880px] content-start grid-cols-6 gap-x-5 gap-y-1 px-6 py-4"
       aria-label={isNew ? 'New line' : 'Line'}
     >
-      <h2 className="col-span-6 pb-2 text-lg">{isNew ? 'A new line: pieces alike, with one print alike' : 'This line'}</h2>
+      <h2 className="col-span-6 pb-2 text-lg">{isNew ? 'A new line: pieces alike, with prints alike' : 'This line'}</h2>
       <div className="col-span-1">
-        <TextField label="Pieces" inputMode="numeric" value={draft.count} onChange={set('count')} problem={faults.count} autoFocus />
+        <TextField
+          label="Pieces"
+          inputMode="numeric"
+          value={draft.count}
+          onChange={(count) => patch({ count })}
+          problem={faults.count}
+          autoFocus
+        />
       </div>
       <div className="col-span-3">
         <PickField
           label="Blank"
           value={draft.blankId}
-          onChange={set('blankId')}
+          onChange={(id) => {
+            const picked = shelf.blanks.find((one) => one.id === id);
+            if (picked) setDraft((now) => withBlank(now, picked));
+          }}
           problem={faults.blankId}
-          items={shelf.blanks.map((one) => ({
-            id: one.id,
-            name: one.name,
-            detail: `${one.colour}, ${shelf.fabrics.find((f) => f.id === one.fabricId)?.name ?? ''}`,
-          }))}
+          items={shelf.blanks
+            .filter((one) => !one.retiredOn || one.id === draft.blankId)
+            .map((one) => ({
+              id: one.id,
+              name: one.name,
+              detail: `${one.colour}, ${shelf.fabrics.find((f) => f.id === one.fabricId)?.name ?? ''}`,
+            }))}
         />
-        <p className="label min-h-6 pt-0.5">{fabric ? describeComposition(fabric.composition) : ''}</p>
+        <p className="label min-h-6 pt-0.5">{fabric ? describeMaterial(fabric) : ''}</p>
       </div>
       <div className="col-span-2">
         <ChoiceField
           label="Size"
           value={draft.size}
-          onChange={set('size')}
+          onChange={(size) => patch({ size })}
           problem={faults.size}
           options={[
             { value: '', text: blank ? 'pick a size' : 'pick a blank first' },
@@ -141,70 +104,54 @@ export function LineEditor({ start, isNew, shelf, presses, house, fault, onSave,
           ]}
         />
       </div>
-      <div className="col-span-4">
-        <PickField
-          label="Transfer"
-          value={draft.productId}
-          onChange={set('productId')}
-          problem={faults.productId}
-          items={shelf.products.map((one) => ({ id: one.id, name: one.name, detail: `${FAMILIES[one.familyId].name}, ${one.maker}` }))}
-        />
-        <p className="label min-h-6 pt-0.5">{product ? `${FAMILIES[product.familyId].name}, peel ${product.peel}` : ''}</p>
-      </div>
-      <div className="col-span-2">
-        <ChoiceField
-          label="Press"
-          value={draft.pressId}
-          onChange={set('pressId')}
-          options={presses.map((one) => ({ value: one.id, text: one.name }))}
-          hint={press ? (press.calibration ? `measured ${press.calibration.on}` : 'not measured') : ''}
-        />
-      </div>
-      <div className="col-span-2">
-        <ChoiceField
-          label="Position"
-          value={draft.position}
-          onChange={set('position')}
-          options={POSITIONS.map((value) => ({ value, text: value }))}
-        />
-      </div>
-      <div className="col-span-4">
-        <TextField label="Art" value={draft.artName} onChange={set('artName')} problem={faults.artName} hint="What you call the picture" />
-      </div>
-      <div className="col-span-2">
-        <QuantityField
-          label="Art width"
-          kind="length"
-          unit={length}
+      <PrintTabs draft={draft} at={at} onGo={setAt} onDraft={setDraft} />
+      {print && (
+        <PrintFields
+          key={print.key}
+          print={print}
+          index={draft.prints.indexOf(print)}
+          shelf={shelf}
+          presses={presses}
+          blank={blank}
           house={house}
-          value={draft.widthMm}
-          onChange={set('widthMm')}
-          min={1}
-          max={2000}
-          problem={faults.widthMm}
+          faults={faults}
+          onChange={setPrint}
         />
+      )}
+      <div className="rule-top col-span-6 grid grid-cols-6 gap-x-5 pt-2">
+        <div className="col-span-2">
+          <TextField
+            label="How many in one closing"
+            inputMode="numeric"
+            value={draft.perClosing}
+            onChange={(perClosing) => patch({ perClosing })}
+            problem={faults.perClosing}
+          />
+        </div>
+        {others.length > 0 && (
+          <div className="col-span-4">
+            <ChoiceField
+              label="Shares its closings with"
+              value={draft.sharesWith}
+              onChange={(sharesWith) => patch({ sharesWith })}
+              problem={faults.sharesWith}
+              options={[
+                { value: '', text: 'no other line' },
+                ...others.map((line) => ({
+                  value: line.id,
+                  text: `${line.count} ${shelf.blanks.find((b) => b.id === line.blankId)?.name ?? ''} ${line.size}`,
+                })),
+              ]}
+            />
+          </div>
+        )}
+        <div className="col-span-6">
+          <RosterField roster={draft.roster} pieces={pieces} problem={faults.roster} onChange={(roster) => patch({ roster })} />
+        </div>
       </div>
-      <div className="col-span-2">
-        <QuantityField
-          label="Art height"
-          kind="length"
-          unit={length}
-          house={house}
-          value={draft.heightMm}
-          onChange={set('heightMm')}
-          min={1}
-          max={2000}
-          problem={faults.heightMm}
-        />
-      </div>
-      <p className="label col-span-2 pt-6">
-        {press
-          ? `Platen ${formatQuantity(press.platen.widthMm, length, length === 'in' ? 1 : 0)} by ${formatQuantity(press.platen.heightMm, length, length === 'in' ? 1 : 0)}`
-          : ''}
-      </p>
       {fault ? (
         <p role="alert" className="col-span-6 border-l-4 border-brick pl-3 text-brick">
-          {serverWords ?? errorWords(fault)} What you typed is still here.
+          {errorWords(fault)} What you typed is still here.
         </p>
       ) : null}
       <div className="col-span-6 flex items-center gap-4 pt-3">
@@ -218,5 +165,54 @@ export function LineEditor({ start, isNew, shelf, presses, house, fault, onSave,
         )}
       </div>
     </form>
+  );
+}
+
+/** The prints of the line side by side; with one alone there is only the way to a second. */
+function PrintTabs({
+  draft,
+  at,
+  onGo,
+  onDraft,
+}: {
+  draft: LineDraft;
+  at: number;
+  onGo: (at: number) => void;
+  onDraft: (draft: LineDraft) => void;
+}) {
+  const remove = () => {
+    onDraft({ ...draft, prints: draft.prints.filter((_, i) => i !== at) });
+    onGo(0);
+  };
+  return (
+    <div className="rule-top col-span-6 flex flex-wrap items-center gap-1 pt-2">
+      {draft.prints.length > 1 &&
+        draft.prints.map((print, i) => (
+          <button
+            key={print.key}
+            type="button"
+            aria-pressed={i === at}
+            onClick={() => onGo(i)}
+            className={`min-h-12 border-b-4 px-3 ${i === at ? 'border-teal font-bold' : 'border-transparent'}`}
+          >
+            {i + 1}. {print.position}
+          </button>
+        ))}
+      <button
+        type="button"
+        className="act act-quiet"
+        onClick={() => {
+          onDraft(withPrint(draft));
+          onGo(draft.prints.length);
+        }}
+      >
+        + another print on it
+      </button>
+      {draft.prints.length > 1 && (
+        <button type="button" className="act act-quiet font-normal" onClick={remove}>
+          Take this print out
+        </button>
+      )}
+    </div>
   );
 }

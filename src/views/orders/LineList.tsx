@@ -1,6 +1,7 @@
 /** The lines of an order down the side: count, piece, how far, lamp. */
 
 import type { ReactNode } from 'react';
+import { finishedPieces, lineLamp } from '../../core/log';
 import { Lamp } from '../../ui/Lamp';
 import type { OrderState } from './useOrder';
 
@@ -32,12 +33,12 @@ export function LineList({ state, blankName, current, hrefOf, children }: LineLi
                   </span>
                 </span>
                 <span className="label block truncate">
-                  {line.print.artName}, {line.print.position}
+                  {line.prints.map((print) => `${print.artName}, ${print.position}`).join(' · ')}
                 </span>
                 <span className="mt-1 flex items-center justify-between gap-2">
-                  {progress && <Lamp state={progress.lamp} cautions={progress.cautions} size={18} />}
+                  {progress && <Lamp {...lineLamp(progress)} size={18} />}
                   <span className="label figure">
-                    {progress?.good ?? 0}/{line.count}
+                    {progress ? finishedPieces(progress) : 0}/{line.count}
                   </span>
                 </span>
               </a>

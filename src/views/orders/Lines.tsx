@@ -4,8 +4,9 @@ import type { Line } from '../../core/card';
 import { useUnits } from '../../ui/house';
 import { Island, Pending, useRoute } from '../../ui/query';
 import { goTo } from '../shell/goTo';
-import { draftFrom, LineEditor } from './LineEditor';
+import { LineEditor } from './LineEditor';
 import { LineList } from './LineList';
+import { draftFrom } from './lineDraft';
 import { OrderHead } from './OrderHead';
 import { useOrder } from './useOrder';
 
@@ -27,17 +28,8 @@ function LinesOf({ orderId, lineId }: { orderId: string; lineId: string | null }
   const known = data?.order.lines.find((line) => line.id === lineId);
   const isNew = lineId === NEW || !known;
   const last = data?.order.lines.at(-1);
-  const allPresses = presses.data?.presses;
   // only a change of the line itself begins the draft again: what is being typed outlives every refetch
-  const start = useMemo(
-    () =>
-      draftFrom(
-        known ?? last,
-        (allPresses ?? []).map((p) => p.press),
-        isNew,
-      ),
-    [known, last, allPresses, isNew],
-  );
+  const start = useMemo(() => draftFrom(known ?? last, isNew), [known, last, isNew]);
   if (!data || !shelf.data || !presses.data) return <Pending error={error ?? shelf.error ?? presses.error} what="the order" />;
   const { order } = data;
   const add = async (line: Line) => {
@@ -78,7 +70,8 @@ function LinesOf({ orderId, lineId }: { orderId: string; lineId: string | null }
           start={start}
           isNew={isNew}
           shelf={shelf.data}
-          presses={presses.data.presses.map((p) => p.press)}
+          presses={presses.data.presses.map((p) => p.press).filter((press) => !press.retiredOn)}
+          others={order.lines.filter((line) => line.id !== known?.id)}
           house={house}
           fault={fault}
           onSave={add}

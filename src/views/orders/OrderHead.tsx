@@ -1,6 +1,7 @@
 /** The head of an order: its name, due day, and its stations as a line that is navigation and progress at once. */
 
 import type { ReactNode } from 'react';
+import { finishedPieces, lineLamp } from '../../core/log';
 import { dueText, isoDayText } from '../../ui/days';
 import type { OrderState } from './useOrder';
 
@@ -15,8 +16,8 @@ const STATIONS = [
 function passed(station: string, { lines }: OrderState): boolean {
   if (lines.length === 0) return false;
   if (station === 'lines') return true;
-  if (station === 'card') return lines.every((line) => line.lamp !== 'hold');
-  return lines.every((line) => line.good >= line.count);
+  if (station === 'card') return lines.every((line) => lineLamp(line).state !== 'hold');
+  return lines.every((line) => finishedPieces(line) >= line.count);
 }
 
 export function OrderHead({

@@ -4,17 +4,21 @@ import { call, ProblemError } from '../../contract';
 import type { Press } from '../../core/press';
 import { type HouseUnits, houseUnit, toInside } from '../../core/units';
 import { didUndoably } from '../../ui/acts';
+import { Check } from '../../ui/Check';
 import { isoDay } from '../../ui/days';
 import { ChoiceField, TextField } from '../../ui/Field';
 import { QuantityField } from '../../ui/QuantityField';
 import { errorWords, refresh } from '../../ui/query';
 import { GaugePairs } from './GaugePairs';
+import { PlatenFields } from './PlatenFields';
 
 const KINDS = [
   { value: 'clamshell', text: 'clamshell: hinges' },
   { value: 'swing-away', text: 'swing-away' },
   { value: 'draw', text: 'draw' },
   { value: 'cap', text: 'cap press' },
+  { value: 'hand press', text: 'hand press' },
+  { value: 'iron', text: 'iron' },
 ] as const;
 
 const again = () => refresh('presses', 'orderCards', 'order', 'bench', 'rail');
@@ -142,15 +146,29 @@ export function PressEditor({ press, version, house, onSaved }: PressEditorProps
           problem={fields['platen.heightMm']}
         />
       </div>
-      <label className="col-span-2 flex min-h-12 items-center gap-3 pt-2">
-        <input
-          type="checkbox"
-          className="size-6"
-          checked={draft.lowerHeated}
-          onChange={(event) => patch({ lowerHeated: event.target.checked })}
+      <div className="col-span-2">
+        <ChoiceField
+          label="Timers"
+          value={String(draft.timers)}
+          options={[
+            { value: '1', text: 'one' },
+            { value: '2', text: 'two' },
+          ]}
+          onChange={(timers) => patch({ timers: timers === '2' ? 2 : 1 })}
         />
-        Lower platen is heated
-      </label>
+      </div>
+      <div className="col-span-6 flex gap-8">
+        <Check on={draft.opensItself} onChange={(opensItself) => patch({ opensItself })}>
+          Opens by itself
+        </Check>
+        <Check
+          on={Boolean(draft.retiredOn)}
+          onChange={(gone) => setDraft(({ retiredOn: _, ...rest }) => (gone ? { ...rest, retiredOn: isoDay(new Date()) } : rest))}
+        >
+          No longer in the shop
+        </Check>
+      </div>
+      <PlatenFields press={draft} house={house} fields={fields} onChange={patch} />
       <fieldset className="col-span-6 rule-top mt-2 grid grid-cols-6 gap-x-5 pt-3">
         <legend className="sr-only">Measurement</legend>
         <label className="col-span-6 flex min-h-12 items-center gap-3">

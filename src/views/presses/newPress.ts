@@ -12,6 +12,9 @@ export function newPress(id: string, house: HouseUnits): Press {
     calibration: null,
     gauge: { kind: 'none' },
     platen: unit === 'F' ? { widthMm: toInside(16, 'in'), heightMm: toInside(20, 'in') } : { widthMm: 380, heightMm: 380 },
-    lowerHeated: false,
+    swapPlatens: [],
+    lower: null,
+    timers: 1,
+    opensItself: false,
   };
 }

@@ -1,5 +1,6 @@
 /** Station Record of an order: how each of its pieces came out. */
 import { API } from '../../contract';
+import { finishedPieces, spoiledPieces } from '../../core/log';
 import { Island, Pending, useRoute } from '../../ui/query';
 import { PressingTable } from '../log/PressingTable';
 import { OrderHead } from '../orders/OrderHead';
@@ -32,15 +33,16 @@ function RecordOf({ orderId }: { orderId: string }) {
         <ul className="flex flex-wrap gap-8 pb-4">
           {data.lines.map((line) => {
             const doc = data.order.lines.find((one) => one.id === line.lineId);
+            const spoiled = spoiledPieces(line);
             return (
               <li key={line.lineId} className="leading-tight">
                 <span className="text-2xl font-semibold">
-                  <span className="figure">{line.good}</span> of <span className="figure">{line.count}</span>
+                  <span className="figure">{finishedPieces(line)}</span> of <span className="figure">{line.count}</span>
                 </span>{' '}
-                good, {doc?.size}
+                finished, {doc?.size}
                 <span className="label block">
-                  {doc?.print.artName}
-                  {line.spoiled > 0 ? `, ${line.spoiled} spoiled` : ''}
+                  {doc?.prints.map((print) => print.artName).join(', ')}
+                  {spoiled > 0 ? `, ${spoiled} spoiled` : ''}
                 </span>
               </li>
             );
@@ -51,7 +53,7 @@ function RecordOf({ orderId }: { orderId: string }) {
             Nothing of this order has been pressed. Every piece will stand here with what was set and how it came out.
           </p>
         ) : (
-          <PressingTable pressings={log.data.pressings} withOrder={false} />
+          <PressingTable pressings={log.data.pressings} />
         )}
         {log.data.more && (
           <p className="label py-3">

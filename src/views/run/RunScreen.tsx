@@ -53,6 +53,7 @@ export function RunScreen({ reply }: { reply: RunReply }) {
   };
   useKeys(on, spoiling);
   const done = state.phase === 'done';
+  const person = reply.card.of.roster[state.piece - 1];
   return (
     <div data-keys="own" className="flex min-h-[calc(100vh-7rem)] flex-col px-6 pt-3 pb-16">
       <p className="sr-only" aria-live="assertive">
@@ -60,8 +61,13 @@ export function RunScreen({ reply }: { reply: RunReply }) {
       </p>
       <div className="flex items-baseline justify-between text-night-soft">
         <span>
-          {reply.orderName} · {reply.card.of.blankName} {reply.card.of.size} · {reply.card.of.artName}
+          {reply.orderName} · {reply.card.of.blankName} {reply.card.of.size} · {reply.card.of.artName}, {reply.card.of.position}
         </span>
+        {person && !done && (
+          <span className="text-4xl leading-none font-bold text-white" data-person>
+            {person.number && <span className="figure">{person.number}</span>} {person.name}
+          </span>
+        )}
         <CountsLine counts={run.counts} piece={state.piece} pieces={plan.pieces} done={done} />
       </div>
       {spoiling ? (

@@ -1,5 +1,6 @@
 /** Station Run of an order: dark, one cue, the whole screen is the button. */
 import { useRef } from 'react';
+import { finishedPieces } from '../../core/log';
 import { Island, Pending, useRoute } from '../../ui/query';
 import { RunScreen } from './RunScreen';
 
@@ -13,14 +14,16 @@ export function RunView({ orderId, lineId, runId }: { orderId: string; lineId: s
 
 function RunOfLine({ orderId, lineId, runId }: { orderId: string; lineId: string | null; runId: string | null }) {
   const order = useRoute('order', { params: { id: orderId } });
-  const line = order.data?.lines.find((one) => (lineId ? one.lineId === lineId : one.openRunId !== null));
+  const openOf = (one: { prints: { openRunId: string | null }[] }) =>
+    one.prints.find((print) => print.openRunId !== null)?.openRunId ?? null;
+  const line = order.data?.lines.find((one) => (lineId ? one.lineId === lineId : openOf(one) !== null));
   // once shown, a run stays on the screen after its last piece, though its line no longer has an open one
   const shown = useRef(runId);
-  shown.current ??= line?.openRunId ?? null;
+  shown.current ??= line ? openOf(line) : null;
   const run = useRoute('run', { params: { id: shown.current ?? '' } }, shown.current !== null);
   if (!order.data) return <Pending error={order.error} what="the run" />;
   if (shown.current === null)
-    return <NothingRuns orderId={orderId} lineId={line?.lineId ?? null} left={line ? line.count - line.good : 0} />;
+    return <NothingRuns orderId={orderId} lineId={line?.lineId ?? null} left={line ? line.count - finishedPieces(line) : 0} />;
   if (!run.data) return <Pending error={run.error} what="the run" />;
   return <RunScreen key={shown.current} reply={run.data} />;
 }

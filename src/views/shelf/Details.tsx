@@ -1,10 +1,25 @@
-/** What the shelf knows of one transfer, fabric or blank. */
+/** What the shelf knows of one transfer, fabric, blank or aid. */
 import type { ReactNode } from 'react';
-import { type Blank, blendLimits, describeComposition, FAMILIES, type Fabric, FIBRES, nominalOf, type Product } from '../../core/materials';
+import {
+  type Aid,
+  type Blank,
+  blendLimits,
+  describeComposition,
+  describeMaterial,
+  FAMILIES,
+  type Fabric,
+  FIBRES,
+  nominalOf,
+  type Product,
+  type SheetStage,
+} from '../../core/materials';
 import { formatBeside, formatDuration, formatFigure, formatForHouse, formatQuantity, houseUnit, type UnitId } from '../../core/units';
 import { useUnits } from '../../ui/house';
 
-function Facts({ name, under, facts }: { name: string; under: string; facts: [string, ReactNode][] }) {
+type Fact = [string, ReactNode];
+const yes = (term: string, met: boolean, fact: ReactNode): Fact[] => (met ? [[term, fact]] : []);
+
+function Facts({ name, under, facts }: { name: string; under: string; facts: Fact[] }) {
   return (
     <>
       <h2 className="text-lg">{name}</h2>
@@ -13,7 +28,7 @@ function Facts({ name, under, facts }: { name: string; under: string; facts: [st
         {facts.map(([term, fact]) => (
           <div key={term} className="rule-top grid grid-cols-[7rem_1fr] gap-3 py-1.5">
             <dt className="label">{term}</dt>
-            <dd>{fact}</dd>
+            <dd className="min-w-0">{fact}</dd>
           </div>
         ))}
       </dl>
@@ -41,45 +56,71 @@ function TemperatureRange({ low, high }: { low: number; high: number }) {
   );
 }
 
+function StageWords({ stage }: { stage: SheetStage }) {
+  return (
+    <>
+      <TemperatureRange low={stage.tempC.min} high={stage.tempC.max} />
+      <span className="block">
+        <span className="figure">
+          {formatDuration(stage.timeS.min)} to {formatDuration(stage.timeS.max)}
+        </span>
+        , nominal <span className="figure">{formatDuration(nominalOf(stage.timeS))}</span>
+      </span>
+      <span className="block">
+        “{stage.pressure.asStated}”{stage.pressure.asStated === stage.pressure.band ? '' : `, read as ${stage.pressure.band}`}
+      </span>
+      <span className="label block">
+        cover {stage.cover}, {stage.peel === 'none' ? 'nothing to peel' : `peel ${stage.peel}`}
+      </span>
+    </>
+  );
+}
+
+const MIRRORS = {
+  'in the art': '',
+  'by the supplier': 'done by the supplier',
+  'by the printer path': 'by the printer’s own path',
+} as const;
+
 export function ProductDetail({ product }: { product: Product }) {
-  const { press } = product;
-  const mirror = product.mirroredBySupplier
-    ? 'done by the supplier'
-    : product.faceDown
-      ? 'mirrored, laid face down'
-      : 'as read, laid face up';
+  const group = (one: Product['overrides'][number]) =>
+    [one.fabricGroup, one.colourGroup && `${one.colourGroup} colours`].filter(Boolean).join(', ');
   return (
     <Facts
       name={product.name}
       under={`${FAMILIES[product.familyId].name}, ${product.maker}`}
       facts={[
-        ['At the surface', <TemperatureRange key="range" low={press.tempC.min} high={press.tempC.max} />],
-        [
-          'Nominal',
-          <>
-            <Temperature tempC={nominalOf(press.tempC)} />, <span className="figure">{formatDuration(nominalOf(press.timeS))}</span>
-          </>,
-        ],
-        [
-          'Time',
-          <span className="figure">
-            {formatDuration(press.timeS.min)} to {formatDuration(press.timeS.max)}
-          </span>,
-        ],
-        [
-          'Pressure',
-          <>
-            “{press.pressure.asStated}”, read as {press.pressure.band}
-          </>,
-        ],
-        ['Peel', product.peel],
-        ['Cover', product.cover],
-        ['Base', product.base],
-        ['Mirror', mirror],
-        ['Stretches', product.stretches ? 'with the cloth' : 'no'],
-        ['Coated cloth', product.forCoated ? 'made for it' : 'no'],
+        ...product.stages.map((stage): Fact => [stage.kind, <StageWords key={stage.kind} stage={stage} />]),
+        ...product.overrides.map(
+          (one): Fact => [
+            `for ${group(one)}`,
+            one.tempC ? (
+              <TemperatureRange low={one.tempC.min} high={one.tempC.max} />
+            ) : one.timeS ? (
+              `${formatDuration(one.timeS.min)} to ${formatDuration(one.timeS.max)}`
+            ) : (
+              one.pressure?.band
+            ),
+          ],
+        ),
+        ...product.alternatives.map((one): Fact => [one.name, 'an alternative of the sheet']),
+        ['Mirror', MIRRORS[product.mirroring] || (product.facing === 'face down' ? 'mirrored, laid face down' : 'as read, laid face up')],
+        ['Base', [product.base === 'firm' ? 'firm only' : 'any', product.pad === 'none' ? '' : product.pad].filter(Boolean).join(', ')],
+        ['Goes on', `${product.substrates.join(', ')}${product.shades === 'any' ? '' : `; ${product.shades} only`}`],
+        ...yes('Coated cloth', product.madeFor.length > 0, `made for ${product.madeFor.join(', ')}`),
+        ...yes(
+          'Nature',
+          product.stretches || product.bridgesSeams || product.trialFirst,
+          [product.stretches && 'stretches', product.bridgesSeams && 'bridges seams', product.trialFirst && 'tried first']
+            .filter(Boolean)
+            .join(', '),
+        ),
+        ...yes('Colours', product.colours.length > 0, product.colours.map((colour) => colour.name).join(', ')),
         ['Care', product.care],
-        ['Sheet', `${product.source.sheet}, ${product.source.on}`],
+        [
+          'Sheet',
+          `${product.source.sheet}, ${product.source.on}${product.earlier.length > 0 ? `; earlier: ${product.earlier.map((one) => one.source.on).join(', ')}` : ''}`,
+        ],
       ]}
     />
   );
@@ -90,39 +131,88 @@ export function FabricDetail({ fabric }: { fabric: Fabric }) {
   return (
     <Facts
       name={fabric.name}
-      under={describeComposition(fabric.composition)}
+      under={describeMaterial(fabric)}
       facts={[
-        [
-          'May mark',
-          <>
-            <Temperature tempC={mark.limitC} />, its {FIBRES[mark.fibre].name}
-          </>,
-        ],
-        [
-          'Harm',
-          <>
-            <Temperature tempC={damage.limitC} />, its {FIBRES[damage.fibre].name}
-          </>,
-        ],
+        ...(mark
+          ? ([
+              [
+                'May mark',
+                <span key="mark">
+                  <Temperature tempC={mark.limitC} />, its {FIBRES[mark.fibre].name}
+                </span>,
+              ],
+            ] as Fact[])
+          : []),
+        ...(damage
+          ? ([
+              [
+                'Harm',
+                <span key="harm">
+                  <Temperature tempC={damage.limitC} />, its {FIBRES[damage.fibre].name}
+                </span>,
+              ],
+            ] as Fact[])
+          : []),
         ['Made', `${fabric.construction}, ${fabric.texture}, ${fabric.massGsm} g/m², ${fabric.thicknessMm} mm pressed`],
-        ['Stretch', `${fabric.stretchPercent} %`],
-        ['Coating', fabric.coating],
-        ['Dye', fabric.dyeRisk.replace('-', ' ')],
+        ...yes('Stretch', fabric.stretchPercent > 0, `${fabric.stretchPercent} %`),
+        ['Finish', fabric.coating],
+        ...yes('Dye', fabric.dyeRisk !== 'none', fabric.dyeRisk.replace('-', ' ')),
+        ...yes('Clear', fabric.clear, 'one can look through it'),
+        ...yes(
+          'Leather',
+          fabric.leather !== undefined,
+          `${fabric.leather?.undyed ? 'undyed' : 'dyed'}, tanning ${fabric.leather?.tanning ?? ''}`,
+        ),
       ]}
     />
   );
 }
 
 export function BlankDetail({ blank, fabric }: { blank: Blank; fabric: Fabric | undefined }) {
+  const house = useUnits();
+  const mm = (value: number) => formatForHouse('length', value, house);
   return (
     <Facts
       name={blank.name}
-      under={`${blank.kind}, ${blank.colour}`}
+      under={`${blank.kind}, ${blank.colour}, ${blank.duty}`}
       facts={[
-        ['Fabric', fabric ? `${fabric.name}: ${describeComposition(fabric.composition)}` : blank.fabricId],
+        [
+          'Of',
+          fabric ? `${fabric.name}${fabric.composition.length > 0 ? `: ${describeComposition(fabric.composition)}` : ''}` : blank.fabricId,
+        ],
         ['Sizes', blank.sizes.join(', ')],
         ['Colour', `${blank.colour} (${blank.shade})`],
-        ['Tested', blank.tested ? `${blank.tested.on}: ${blank.tested.how}` : 'not yet; the fibres’ general figures hold'],
+        ...yes('Thickness', blank.thicknessMm !== undefined, mm(blank.thicknessMm ?? 0)),
+        ['Printed', `${blank.printable}, looked at ${blank.lookedAt === 'the printed side' ? 'from there' : 'through the blank'}`],
+        ...yes(
+          'Stands up',
+          blank.obstructions.length > 0,
+          blank.obstructions
+            .map(
+              (one) => `${one.kind}${one.heightMm > 0 ? ` ${mm(one.heightMm)}` : ''}${one.at.length > 0 ? ` (${one.at.join(', ')})` : ''}`,
+            )
+            .join('; '),
+        ),
+        ...yes('Lined', blank.lined, 'yes'),
+        ...yes('Law', blank.notices.length > 0, blank.notices.join(', ')),
+        ['Tested', blank.tested ? `${blank.tested.on}: ${blank.tested.how}` : 'not yet; general figures hold'],
+        ...yes('Test pieces', blank.testPieces.length > 0, blank.testPieces.map((piece) => `${piece.on}: ${piece.how}`).join('; ')),
+      ]}
+    />
+  );
+}
+
+export function AidDetail({ aid, all }: { aid: Aid; all: readonly Aid[] }) {
+  const names = aid.substitutes.map((id) => all.find((one) => one.id === id)?.name ?? id);
+  return (
+    <Facts
+      name={aid.name}
+      under={`serves as ${aid.serves}`}
+      facts={[
+        ['Wear', aid.wear],
+        ['Thickness', `${aid.thicknessMm} mm pressed`],
+        ['Stands in', names.length > 0 ? names.join(', then ') : 'nothing for it'],
+        ...yes('Note', aid.note !== '', aid.note),
       ]}
     />
   );

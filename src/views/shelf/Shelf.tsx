@@ -1,103 +1,222 @@
-/** The shelf: every transfer's window and every fabric's limits on the app's one temperature axis. */
+/** The shelf: every transfer's window and every fabric's limits on the app's one temperature axis; found, copied, changed, retired. */
 import { useState } from 'react';
-import type { ShelfReply } from '../../contract';
+import type { ShelfKind, ShelfReply } from '../../contract';
+import { FAMILIES, FAMILY_IDS } from '../../core/materials';
+import { Check } from '../../ui/Check';
+import { isoDay } from '../../ui/days';
+import { TextField } from '../../ui/Field';
 import { useUnits } from '../../ui/house';
-import { Island, Pending, useRoute } from '../../ui/query';
+import { errorWords, Island, Pending, useRoute } from '../../ui/query';
+import { goTo } from '../shell/goTo';
 import { AxisHead, AxisRow } from './AxisRow';
-import { BlankDetail, FabricDetail, ProductDetail } from './Details';
-import { byMark, byWindow, fabricMark, productMark } from './marks';
+import { AidDetail, BlankDetail, FabricDetail, ProductDetail } from './Details';
+import { InAndOut } from './InAndOut';
+import { found, isKind, KINDS, kindOf, type Things } from './kinds';
+import { byMark, byWindow, fabricMark, type Mark, productMark } from './marks';
+import { useThing } from './useThing';
 
-export function Shelf() {
+interface ShelfProps {
+  initialKind: string | null;
+  initialOn: string | null;
+  initialWords: string;
+}
+
+export function Shelf(props: ShelfProps) {
   return (
     <Island>
-      <ShelfPage />
+      <ShelfPage {...props} />
     </Island>
   );
 }
 
-function ShelfPage() {
+interface Row {
+  id: string;
+  name: string;
+  detail: string;
+  mark: Mark;
+}
+
+/** Rows of a kind, in the order that tells most. */
+function rowsOf(shelf: ShelfReply, kind: ShelfKind, words: string, retired: boolean): Row[] {
+  const gone = (thing: { retiredOn?: string | undefined }) => (thing.retiredOn ? `retired ${thing.retiredOn} · ` : '');
+  switch (kind) {
+    case 'products':
+      return byWindow(found(shelf, 'products', words, retired)).map((one) => ({
+        id: one.id,
+        name: one.name,
+        detail: `${gone(one)}${FAMILIES[one.familyId].name}`,
+        mark: productMark(one),
+      }));
+    case 'fabrics':
+      return byMark(found(shelf, 'fabrics', words, retired)).map((one) => ({
+        id: one.id,
+        name: one.name,
+        detail: `${gone(one)}${one.substrate === 'cloth' ? `${one.massGsm} g/m², ${one.texture}` : one.substrate}`,
+        mark: fabricMark(one),
+      }));
+    case 'blanks':
+      return found(shelf, 'blanks', words, retired).map((one) => ({
+        id: one.id,
+        name: one.name,
+        detail: `${gone(one)}${one.kind}, ${one.colour}`,
+        mark: fabricMark(
+          shelf.fabrics.find((fabric) => fabric.id === one.fabricId),
+          one,
+        ),
+      }));
+    case 'aids':
+      return found(shelf, 'aids', words, retired).map((one) => ({
+        id: one.id,
+        name: one.name,
+        detail: `${gone(one)}${one.serves}, ${one.wear}`,
+        mark: null,
+      }));
+  }
+}
+
+const HEADINGS: Record<ShelfKind, string> = {
+  products: 'by the window of their press stage, at the platen’s surface',
+  fabrics: 'by what their weakest fibre bears for 15 s',
+  blanks: 'by what their material bears for 15 s, or their own test',
+  aids: 'what lies over and under',
+};
+
+function ShelfPage({ initialKind, initialOn, initialWords }: ShelfProps) {
   const { data, error } = useRoute('shelf', {});
-  const [chosen, setChosen] = useState<string | null>(null);
+  const [kind, setKind] = useState<ShelfKind>(isKind(initialKind) ? initialKind : 'products');
+  const [chosen, setChosen] = useState<string | null>(initialOn);
+  const [words, setWords] = useState(initialWords);
+  const [retired, setRetired] = useState(false);
+  const [moving, setMoving] = useState(false);
+  const { temperature: unit } = useUnits();
   if (!data) return <Pending error={error} what="the shelf" />;
-  const empty = data.products.length + data.fabrics.length + data.blanks.length === 0;
+  const rows = rowsOf(data, kind, words, retired);
+  const on = rows.find((row) => row.id === chosen)?.id ?? rows[0]?.id ?? null;
   return (
-    <div className="mx-auto max-w-[1240px] px-5 pt-5">
-      <h1 className="pb-1">Shelf</h1>
-      {empty ? (
-        <p className="rule-top max-w-prose py-6">
-          The shelf is empty. Fabrics, blanks and transfers come onto it from suppliers’ sheets; the demo shop (npm run demo) shows one that
-          is filled.
-        </p>
-      ) : (
-        <div className="grid grid-cols-[1fr_22rem] gap-8">
-          <ShelfLists shelf={data} chosen={chosen} onChoose={setChosen} />
-          <Detail shelf={data} id={chosen ?? byWindow(data.products)[0]?.id ?? null} />
-        </div>
-      )}
-    </div>
-  );
-}
-
-function ShelfLists({ shelf, chosen, onChoose }: { shelf: ShelfReply; chosen: string | null; onChoose: (id: string) => void }) {
-  const { unit } = useAxisUnit();
-  const on = chosen ?? byWindow(shelf.products)[0]?.id;
-  return (
-    <div>
-      <AxisHead unit={unit} />
-      <h2 className="rule-bottom pb-1">Transfers, by the window of their sheet</h2>
-      {byWindow(shelf.products).map((product) => (
-        <AxisRow
-          key={product.id}
-          name={product.name}
-          detail={product.maker}
-          mark={productMark(product)}
-          on={on === product.id}
-          onChoose={() => onChoose(product.id)}
-          unit={unit}
-        />
-      ))}
-      <h2 className="rule-bottom pt-5 pb-1">Fabrics, by what their weakest fibre bears for 15 s</h2>
-      {byMark(shelf.fabrics).map((fabric) => (
-        <AxisRow
-          key={fabric.id}
-          name={fabric.name}
-          detail={`${fabric.massGsm} g/m², ${fabric.texture}`}
-          mark={fabricMark(fabric)}
-          on={on === fabric.id}
-          onChoose={() => onChoose(fabric.id)}
-          unit={unit}
-        />
-      ))}
-      <h2 className="rule-bottom pt-5 pb-1">Blanks</h2>
-      {shelf.blanks.map((blank) => (
-        <AxisRow
-          key={blank.id}
-          name={blank.name}
-          detail={`${blank.colour}, ${blank.sizes.length > 1 ? `${blank.sizes[0]} to ${blank.sizes.at(-1)}` : blank.sizes[0]}`}
-          mark={fabricMark(
-            shelf.fabrics.find((f) => f.id === blank.fabricId),
-            blank,
+    <div className="mx-auto max-w-[1240px] px-5 pt-4">
+      <div className="flex flex-wrap items-center gap-x-1">
+        <h1 className="pr-4">Shelf</h1>
+        {KINDS.map((one) => (
+          <button
+            key={one.kind}
+            type="button"
+            aria-pressed={one.kind === kind}
+            onClick={() => setKind(one.kind)}
+            className={`min-h-12 border-b-4 px-3 ${one.kind === kind ? 'border-teal font-bold' : 'border-transparent'}`}
+          >
+            {one.many} <span className="figure text-soft">{found(data, one.kind, '', false).length}</span>
+          </button>
+        ))}
+        <span className="flex-1" />
+        <a className="act act-quiet" href="/shelf/which">
+          Which transfer for this?
+        </a>
+        <button type="button" className="act act-quiet" aria-expanded={moving} onClick={() => setMoving(!moving)}>
+          Bring in, take out
+        </button>
+      </div>
+      {moving && <InAndOut kind={kind} />}
+      <div className="grid grid-cols-[minmax(0,1fr)_19rem] gap-8 pt-2 min-[1200px]:grid-cols-[minmax(0,1fr)_23rem]">
+        <div>
+          <div className="flex flex-wrap items-start gap-x-5">
+            <div className="w-72">
+              <TextField label={`Find among ${kindOf(kind).many.toLowerCase()}`} type="search" value={words} onChange={setWords} />
+            </div>
+            <div className="pt-6">
+              <Check on={retired} onChange={setRetired}>
+                retired ones too
+              </Check>
+            </div>
+            <span className="flex-1" />
+            <NewThing kind={kind} />
+          </div>
+          {kind !== 'aids' && rows.length > 0 && <AxisHead unit={unit} />}
+          <h2 className="rule-bottom pb-1">
+            {kindOf(kind).many} <span className="font-normal text-soft">{HEADINGS[kind]}</span>
+          </h2>
+          {rows.length === 0 && (
+            <p className="max-w-prose py-6">
+              {words
+                ? `Nothing among the ${kindOf(kind).many.toLowerCase()} has all of these words.`
+                : `No ${kindOf(kind).one} yet. Add one from its supplier’s sheet, or bring in a list.`}
+            </p>
           )}
-          on={on === blank.id}
-          onChoose={() => onChoose(blank.id)}
-          unit={unit}
-        />
-      ))}
+          {rows.map((row) => (
+            <AxisRow
+              key={row.id}
+              name={row.name}
+              detail={row.detail}
+              mark={row.mark}
+              on={row.id === on}
+              onChoose={() => setChosen(row.id)}
+              unit={unit}
+            />
+          ))}
+        </div>
+        {on && <Detail key={on} shelf={data} kind={kind} id={on} onGone={() => setRetired(true)} />}
+      </div>
     </div>
   );
 }
 
-const useAxisUnit = () => ({ unit: useUnits().temperature });
-
-function Detail({ shelf, id }: { shelf: ShelfReply; id: string | null }) {
-  const product = shelf.products.find((one) => one.id === id);
-  const fabric = shelf.fabrics.find((one) => one.id === id);
-  const blank = shelf.blanks.find((one) => one.id === id);
+/** A new thing; a transfer starts from its family's general figures. */
+function NewThing({ kind }: { kind: ShelfKind }) {
+  if (kind !== 'products')
+    return (
+      <a className="act mt-6" href={`/shelf/${kind}/new`}>
+        New {kindOf(kind).one}
+      </a>
+    );
   return (
-    <aside className="sticky top-4 self-start" aria-label="Detail">
-      {product && <ProductDetail product={product} />}
-      {fabric && <FabricDetail fabric={fabric} />}
-      {blank && <BlankDetail blank={blank} fabric={shelf.fabrics.find((one) => one.id === blank.fabricId)} />}
+    <label className="block w-60">
+      <span className="label mb-1 block">New transfer, starting from</span>
+      <select className="entry" value="" onChange={(event) => event.target.value && goTo(`/shelf/products/new?from=${event.target.value}`)}>
+        <option value="">its family …</option>
+        {FAMILY_IDS.map((id) => (
+          <option key={id} value={id}>
+            {FAMILIES[id].name}
+          </option>
+        ))}
+      </select>
+    </label>
+  );
+}
+
+function Detail({ shelf, kind, id, onGone }: { shelf: ShelfReply; kind: ShelfKind; id: string; onGone: () => void }) {
+  const thing = (shelf[kind] as unknown as Things[ShelfKind][]).find((one) => one.id === id) ?? null;
+  const { save, fault } = useThing(kind, thing, shelf.versions[id]);
+  if (!thing) return null;
+  const retire = async () => {
+    const { retiredOn, ...rest } = thing;
+    if (await save((retiredOn ? rest : { ...rest, retiredOn: isoDay(new Date()) }) as Things[ShelfKind])) if (!retiredOn) onGone();
+  };
+  return (
+    <aside className="sticky top-4 max-h-[calc(100vh-8rem)] self-start overflow-auto" aria-label="Detail">
+      <div className="flex gap-1 pb-2">
+        <a className="act" href={`/shelf/${kind}/${id}`}>
+          Change
+        </a>
+        <a className="act act-quiet" href={`/shelf/${kind}/new?from=${id}`}>
+          Copy
+        </a>
+        <button type="button" className="act act-quiet" onClick={() => void retire()}>
+          {thing.retiredOn ? 'Put back in use' : 'Retire'}
+        </button>
+      </div>
+      {fault ? (
+        <p role="alert" className="border-l-4 border-brick pl-3 text-brick">
+          {errorWords(fault)}
+        </p>
+      ) : null}
+      {kind === 'products' && <ProductDetail product={thing as Things['products']} />}
+      {kind === 'fabrics' && <FabricDetail fabric={thing as Things['fabrics']} />}
+      {kind === 'blanks' && (
+        <BlankDetail
+          blank={thing as Things['blanks']}
+          fabric={shelf.fabrics.find((one) => one.id === (thing as Things['blanks']).fabricId)}
+        />
+      )}
+      {kind === 'aids' && <AidDetail aid={thing as Things['aids']} all={shelf.aids} />}
     </aside>
   );
 }

@@ -1,18 +1,10 @@
 import { resolve, waysOut } from '../../../../core/card';
 import { endpoint, wrongMethod } from '../../../../server/http/endpoint';
+import { computeInput } from '../../../../server/stores/cards';
 
 export const POST = endpoint('computeCard', (_, { body }) => {
-  const { print, size, blank, fabric, product, press, house, shelf } = body;
-  const input = {
-    print: { ...print, productId: product.id },
-    item: { size },
-    blank: { ...blank, fabricId: fabric.id },
-    fabric,
-    product,
-    press,
-    house,
-  };
+  const input = computeInput(body);
   const card = resolve(input);
-  return { card, waysOut: waysOut(input, card, shelf) };
+  return { card, waysOut: waysOut(input, card, body.shelf) };
 });
 export const ALL = wrongMethod('POST');

@@ -1,0 +1,108 @@
+/** The shelf at work: a family copied into a product from its sheet and used; two people at one thing; lists in and out. */
+import { readFileSync, writeFileSync } from 'node:fs';
+import { expect, test } from './shop';
+
+test('a family is copied into a product from a supplier’s sheet, and a line is pressed with it', async ({ page }) => {
+  await page.goto('/shelf');
+  await page.getByLabel('New transfer, starting from').selectOption({ label: 'cut film' });
+  await page.getByLabel('Name', { exact: true }).fill('Wagtail Solid');
+  await page.getByLabel('Maker').fill('Plover Film Works');
+  await page.getByLabel('Which sheet').fill('Plover sheet 40');
+  await page.getByLabel('Temperature, from').fill('300f');
+  await page.getByLabel('Temperature, to').fill('158c');
+  await page.getByLabel('Time, from').fill('9');
+  await page.getByLabel('Time, to').fill('8');
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
+  await expect(page.getByText('The minimum 9 s is over the maximum 8 s.', { exact: true })).toBeVisible();
+  await page.getByLabel('Time, to').fill('13');
+  await page.getByLabel('Pressure, as the sheet says it').fill('40 psi on our press');
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
+  await expect(page.getByRole('complementary', { name: 'Detail' }).getByRole('heading', { name: 'Wagtail Solid' })).toBeVisible();
+  await expect(page.getByText('“40 psi on our press”, read as medium')).toBeVisible();
+
+  await page.goto('/orders/order-crew-tees?line=line-crew-m');
+  await page.getByRole('combobox', { name: 'Transfer' }).fill('wagtail');
+  await page.getByRole('option', { name: /Wagtail Solid/ }).click();
+  await page.getByRole('button', { name: 'Save the line' }).click();
+  await expect(page.getByText('line changed')).toBeVisible();
+  await page.getByRole('link', { name: 'Open the card' }).click();
+  const card = page.getByRole('article', { name: 'Card' });
+  await expect(card.locator('[data-lamp="clear"]').first()).toBeVisible();
+  await page.getByRole('button', { name: /^Temperature:/ }).click();
+  await expect(page.getByRole('region', { name: 'Why this temperature' })).toContainText('Wagtail Solid, sheet of');
+});
+
+test('two people change one transfer: what only one touched is kept, what both did is asked', async ({ page, request }) => {
+  await page.goto('/shelf/products/product-wren');
+  await page.getByLabel('Name', { exact: true }).fill('Wren Supple');
+  await page.getByLabel('Care, handed over with it').fill('Wash cool.');
+  const shelf = await (await request.get('/api/v1/shelf')).json();
+  const wren = shelf.products.find((one: { id: string }) => one.id === 'product-wren');
+  const other = await request.put('/api/v1/shelf/products/product-wren', {
+    data: { ...wren, care: 'Wash very cool.', pricePerSheetMinor: 400 },
+    headers: { 'if-match': '"1"' },
+  });
+  expect(other.status()).toBe(200);
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
+  const asked = page.getByRole('region', { name: 'Changed meanwhile' }).or(page.locator('section[aria-label="Changed meanwhile"]'));
+  await expect(asked).toContainText('Their pricePerSheetMinor is taken as it is.');
+  await asked.getByLabel(/theirs: Wash very cool/).check();
+  await asked.getByRole('button', { name: 'Save both together' }).click();
+  await expect(page.getByRole('complementary', { name: 'Detail' })).toContainText('Wash very cool.');
+  const after = await (await request.get('/api/v1/shelf')).json();
+  expect(after.products.find((one: { id: string }) => one.id === 'product-wren')).toMatchObject({
+    name: 'Wren Supple',
+    care: 'Wash very cool.',
+    pricePerSheetMinor: 400,
+  });
+});
+
+test('retired and back, copied, undone; found by its words', async ({ page }) => {
+  await page.goto('/shelf?kind=fabrics');
+  await page.getByLabel('Find among fabrics').fill('silicone');
+  await expect(page.getByRole('button', { name: /marshal shell nylon/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: /navy team mesh/ })).toHaveCount(0);
+  await page.getByRole('button', { name: 'Retire' }).click();
+  await expect(page.getByRole('button', { name: 'Put back in use' })).toBeVisible();
+  await page.getByRole('button', { name: /Undo/ }).click();
+  await expect(page.getByRole('button', { name: 'Retire' })).toBeVisible();
+  await page.getByRole('link', { name: 'Copy' }).click();
+  await expect(page.getByLabel('Name', { exact: true })).toHaveValue('marshal shell nylon, copy');
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
+  await expect(page.getByRole('heading', { name: 'marshal shell nylon, copy' })).toBeVisible();
+  await page.getByRole('button', { name: /Undo/ }).click();
+  await expect(page.getByRole('heading', { name: 'marshal shell nylon, copy' })).toHaveCount(0);
+});
+
+test('a list is taken out, changed, shown, and brought in; a bad line refuses it all', async ({ page }, info) => {
+  await page.goto('/shelf?kind=aids');
+  await page.getByRole('button', { name: 'Bring in, take out' }).click();
+  const download = page.waitForEvent('download');
+  await page.getByRole('link', { name: /out as CSV/ }).click();
+  const csv = readFileSync(await (await download).path(), 'utf8');
+  const file = (name: string, text: string) => {
+    const path = info.outputPath(name);
+    writeFileSync(path, text);
+    return path;
+  };
+  const input = page.getByLabel('Bring in a CSV or JSON file');
+  await input.setInputFiles(file('bad.csv', csv.replace(',felt,', ',velvet,')));
+  await expect(page.getByRole('alert')).toContainText(/One line of bad.csv cannot be read, so nothing was changed.*line \d+, serves/);
+  await input.setInputFiles(file('good.csv', csv.replace('felt pad', 'wool felt pad')));
+  await expect(page.getByText('good.csv would bring: 0 new, 1 changed')).toBeVisible();
+  await page.getByRole('button', { name: 'Do it' }).click();
+  await expect(page.getByText('Done: 0 new, 1 changed')).toBeVisible();
+  await expect(page.getByRole('button', { name: /wool felt pad/ })).toBeVisible();
+});
+
+test('which transfer for a full-colour picture on a dark blend: ranked with lamp and reasons, Holds last', async ({ page }) => {
+  await page.goto('/shelf/which?blank=blank-guide-tee');
+  const list = page.getByRole('region', { name: 'Transfers, best first' });
+  await expect(list.getByRole('listitem').first()).toContainText('Curlew Two-Sheet');
+  const lamps = await list.locator('[data-lamp]').evaluateAll((marks) => marks.map((mark) => mark.getAttribute('data-lamp')));
+  expect(lamps).toHaveLength(24);
+  const rank = { clear: 0, care: 1, hold: 2 } as Record<string, number>;
+  expect(lamps.map((lamp) => rank[lamp ?? ''])).toEqual(lamps.map((lamp) => rank[lamp ?? '']).sort());
+  await page.getByLabel('The art is').selectOption('raised');
+  await expect(list.getByRole('listitem').first()).not.toContainText('Curlew');
+});

@@ -1,0 +1,79 @@
+/** A change a way out makes: to the input it is worked out from, and to the line it is taken on. */
+import { type Blank, blendLimits, type Fabric, type Product } from '../materials';
+import type { Press } from '../press';
+import type { ResolveInput } from './input';
+import { type Choices, type Line, type Print, topLayer } from './order';
+import type { Change } from './schema';
+
+/** What the shop has to choose from. */
+export interface Stock {
+  products: readonly Product[];
+  presses: readonly Press[];
+}
+
+/** Choices of a print after a change. A new product or press starts from the card's own; the rest stay as they were. */
+function choicesAfter(choices: Choices, change: Change): Choices {
+  const { timeS, cover, alternative, heat, base, platenId, productId, pressId } = change;
+  const fresh = productId !== undefined || pressId !== undefined;
+  const kept = fresh ? {} : { ...(choices.base && { base: choices.base }), ...(choices.platenId && { platenId: choices.platenId }) };
+  return {
+    ...kept,
+    ...(timeS !== undefined && { timeS }),
+    ...(cover !== undefined && { cover }),
+    ...(alternative !== undefined && { alternative }),
+    ...(heat && { heat }),
+    ...(base && { base }),
+    ...(platenId && { platenId }),
+  };
+}
+
+function printAfter(print: Print, change: Change): Print {
+  const { productId, pressId } = change;
+  const top = topLayer(print);
+  const layers =
+    productId === undefined
+      ? print.layers
+      : print.layers.map((layer) => (layer.key === top.key ? { key: layer.key, productId, over: layer.over } : layer));
+  return { ...print, layers, pressId: pressId ?? print.pressId, choices: choicesAfter(print.choices, change) };
+}
+
+/** The blank as it would stand once a test piece has held. Its damage limit stays the fibre's: a test never lifts that. */
+export function blankAfterTest(blank: Blank, fabric: Fabric, test: NonNullable<Change['testPiece']>, on: string, how: string): Blank {
+  const tested =
+    test.markC === null
+      ? blank.tested
+      : { markC: test.markC, damageC: blank.tested?.damageC ?? blendLimits(fabric.composition).damage?.limitC ?? test.markC, on, how };
+  return {
+    ...blank,
+    ...(tested && { tested }),
+    testPieces: [...blank.testPieces.filter((piece) => piece.productId !== test.productId), { productId: test.productId, on, how }],
+  };
+}
+
+/** The day a supposed test is dated; it never reaches a record. */
+const SUPPOSED = { on: '2000-01-01', how: 'supposed' };
+
+/** The input with a change made; null when it names something that is not there. */
+export function inputAfter(input: ResolveInput, change: Change, stock: Stock): ResolveInput | null {
+  const product = change.productId === undefined ? input.product : stock.products.find((one) => one.id === change.productId);
+  const press = change.pressId === undefined ? input.press : stock.presses.find((one) => one.id === change.pressId);
+  if (!product || !press) return null;
+  return {
+    ...input,
+    product,
+    press,
+    print: printAfter(input.print, change),
+    item: change.perClosing === undefined ? input.item : { ...input.item, perClosing: change.perClosing, together: [] },
+    blank: change.testPiece ? blankAfterTest(input.blank, input.fabric, change.testPiece, SUPPOSED.on, SUPPOSED.how) : input.blank,
+  };
+}
+
+/** A line with a way out taken on one of its prints. */
+export function lineAfter(line: Line, printKey: string, change: Change): Line {
+  const { perClosing } = change;
+  const { sharesWith: _, ...alone } = line;
+  return {
+    ...(perClosing === undefined ? line : { ...alone, perClosing }),
+    prints: line.prints.map((print) => (print.key === printKey ? printAfter(print, change) : print)),
+  };
+}

@@ -1,0 +1,108 @@
+/** The draft of a card: every value that is decided, before the temperature is worked out from them. */
+import {
+  type CoverKind,
+  FAMILIES,
+  type FabricGroup,
+  type Obstruction,
+  type Peel,
+  type PressureBand,
+  type Product,
+  type SheetFor,
+  type SheetStage,
+  thermalMass,
+} from '../materials';
+import type { ResolveInput } from './input';
+import { type Print, topLayer } from './order';
+import type { Card } from './schema';
+
+export interface Draft {
+  /** What the sheet is asked for: its settings for this group, this colour, this alternative. */
+  group: FabricGroup | undefined;
+  colour: string | undefined;
+  alternative: string | undefined;
+  sheet: SheetFor;
+  timeS: number;
+  band: PressureBand;
+  prePressS: number;
+  cover: CoverKind | null;
+  peel: Peel;
+  mirror: Card['set']['mirror'];
+  base: Card['set']['base'];
+  pad: Card['set']['pad'];
+  /** Sides of the heated platen in use. */
+  platen: { name: string | null; widthMm: number; heightMm: number };
+  loading: 'threaded' | 'flat' | 'turned' | 'inside out' | 'single';
+  spots: number;
+  marry: SheetStage | null;
+  /** Seconds each lower layer is tacked, or pressed in full. */
+  tackS: number;
+  /** Second press: with a window of its own when the sheet gives one, else at the press stage's setting. */
+  finish: { timeS: number; cover: CoverKind; sheet: SheetStage | null } | null;
+  rub: boolean;
+  mask: boolean;
+  trim: Product['trim'];
+  trial: boolean;
+  weight: boolean;
+  protectFirst: boolean;
+  split: boolean;
+  /** Made to pass the mark limit: only harm bounds it. */
+  passesMark: boolean;
+  /** Added to the set value on an unmeasured press by house rule, K. */
+  bumpK: number;
+}
+
+/** The press stage of the sheet as it holds for this piece. */
+export function pressOf(draft: Pick<Draft, 'sheet'>): SheetStage {
+  const stage = draft.sheet.stages.find((one) => one.kind === 'press');
+  if (!stage) throw new TypeError('a product without a press stage never went through its schema');
+  return stage;
+}
+
+export const sheetStage = (draft: Pick<Draft, 'sheet'>, kind: SheetStage['kind']): SheetStage | null =>
+  draft.sheet.stages.find((one) => one.kind === kind) ?? null;
+
+/** Thickness of the whole piece under the platen, mm. */
+export const thicknessOf = ({ blank, fabric }: Pick<ResolveInput, 'blank' | 'fabric'>): number => blank.thicknessMm ?? fabric.thicknessMm;
+
+/** Heat the piece takes up, J/m²K. */
+export const massOf = (input: Pick<ResolveInput, 'blank' | 'fabric'>): number => thermalMass(input.fabric.thermal, thicknessOf(input));
+
+/** What stands up under or beside the print. */
+export const obstructionsUnder = ({ blank, print }: Pick<ResolveInput, 'blank' | 'print'>): Obstruction[] =>
+  blank.obstructions.filter((one) => one.at.includes(print.position) && one.heightMm > 0);
+
+/** Sheet and group that hold without any rule having spoken. */
+export function blankDraft({ product, press }: ResolveInput): Draft {
+  return {
+    group: undefined,
+    colour: undefined,
+    alternative: undefined,
+    sheet: { stages: product.stages, taken: [] },
+    timeS: 0,
+    band: 'medium',
+    prePressS: 0,
+    cover: null,
+    peel: 'none',
+    mirror: 'as read',
+    base: 'usual pad',
+    pad: 'none',
+    platen: { name: null, widthMm: press.platen.widthMm, heightMm: press.platen.heightMm },
+    loading: 'single',
+    spots: 1,
+    marry: null,
+    tackS: 0,
+    finish: null,
+    rub: false,
+    mask: false,
+    trim: 'nothing',
+    trial: false,
+    weight: false,
+    protectFirst: false,
+    split: false,
+    passesMark: false,
+    bumpK: 0,
+  };
+}
+
+export const familyOf = (product: Product) => FAMILIES[product.familyId];
+export const colourOf = (print: Print): string | undefined => topLayer(print).colour;

@@ -1,0 +1,24 @@
+/** Every rule beside temperature, and the findings of those that are met. */
+import type { Draft } from '../draft';
+import type { ResolveInput } from '../input';
+import type { Finding } from '../schema';
+import { FABRIC_RULES } from './fabric';
+import { HARD_RULES } from './hard';
+import { LAYER_RULES } from './layers';
+import { PRESS_RULES } from './press';
+import type { Rule } from './rule';
+import { SETTING_RULES } from './settings';
+
+export const RULES: readonly Rule[] = [...PRESS_RULES, ...FABRIC_RULES, ...HARD_RULES, ...SETTING_RULES, ...LAYER_RULES];
+
+/** Every rule the piece meets, in the order of the table. */
+export function ruleFindings(input: ResolveInput, draft: Draft, rules: readonly Rule[]): Finding[] {
+  const findings: Finding[] = [];
+  for (const { id, field, level, met } of rules) {
+    const says = met(input, draft);
+    if (says) findings.push({ rule: id, field, level, says });
+  }
+  return findings;
+}
+
+export type { Rule } from './rule';

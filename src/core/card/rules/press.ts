@@ -1,0 +1,159 @@
+/** Rules of the press: what it is known to do, what fits on it, what it is not made for. */
+import { isBrittle, isHard } from '../../materials';
+import { isHandHeld, pressOffset, pressureSetting } from '../../press';
+import { mm, phrase, tempDiff } from '../../units';
+import { thicknessOf } from '../draft';
+import { type Rule, when } from './rule';
+
+/** Art plus this much all round must lie on the heated platen, mm. */
+const HEATED_MARGIN_MM = 10;
+/** Thicker than this, a hinged press meets the back edge first, mm. */
+const CLAMSHELL_MOST_MM = 12;
+/** Pieces that differ by more than this are not pressed in one closing, mm. */
+const SAME_THICKNESS_MM = 0.25;
+
+export const PRESS_RULES: readonly Rule[] = [
+  {
+    id: 'press-unmeasured',
+    field: 'temperature',
+    level: 'care',
+    met: ({ press }) =>
+      when(
+        !pressOffset(press).measured,
+        () =>
+          phrase`${press.name} was never measured, so its surface is taken to be off by up to ${tempDiff(pressOffset(press).spreadK)} either way. Measure corners and centre.`,
+      ),
+  },
+  {
+    id: 'pressure-guessed',
+    field: 'pressure',
+    level: 'care',
+    met: ({ press }, { band }) =>
+      when(pressureSetting(press, band).sure === 'guess', () =>
+        isHandHeld(press)
+          ? phrase`${press.name} has no pressure reading: lean on it evenly and look at the first piece closely.`
+          : phrase`The pressure of ${press.name} was never tied to a figure: try paper slips at the four corners first.`,
+      ),
+  },
+  {
+    id: 'pressure-beyond',
+    field: 'pressure',
+    level: 'care',
+    met: ({ press }, { band }) =>
+      when(
+        pressureSetting(press, band).sure === 'beyond the measured pairs',
+        () => phrase`${band} pressure lies beyond what was measured on ${press.name}.`,
+      ),
+  },
+  {
+    id: 'hand-press-cannot-press-firm',
+    field: 'pressure',
+    level: 'hold',
+    met: ({ press, product }, { band }) =>
+      when(
+        isHandHeld(press) && (band === 'firm' || band === 'heavy'),
+        () => phrase`${product.name} wants ${band} pressure over the whole print, which arms on ${press.name} do not give evenly.`,
+      ),
+  },
+  {
+    id: 'spots-overlap',
+    field: 'time',
+    level: 'care',
+    met: ({ press }, { spots }) =>
+      when(
+        isHandHeld(press) && spots > 1,
+        () =>
+          phrase`Where the ${String(spots)} spots of ${press.name} overlap the print is heated twice: keep the overlap narrow and time every spot.`,
+      ),
+  },
+  {
+    id: 'art-off-platen',
+    field: 'art',
+    level: 'hold',
+    met: ({ print, press }, { platen }) => {
+      const need = [print.widthMm, print.heightMm].map((side) => side + 2 * HEATED_MARGIN_MM).sort((a, b) => a - b);
+      const have = [platen.widthMm, platen.heightMm].sort((a, b) => a - b);
+      const over = (need[0] ?? 0) > (have[0] ?? 0) || (need[1] ?? 0) > (have[1] ?? 0);
+      return when(
+        over && !isHandHeld(press),
+        () =>
+          phrase`The art with ${mm(HEATED_MARGIN_MM)} all round is larger than ${platen.name ? `the ${platen.name}` : 'the platen'} of ${press.name} (${mm(platen.widthMm)} by ${mm(platen.heightMm)}).`,
+      );
+    },
+  },
+  {
+    id: 'platen-not-there',
+    field: 'base',
+    level: 'hold',
+    met: ({ print: { choices }, press }) =>
+      when(
+        choices.platenId !== undefined && !press.swapPlatens.some((one) => one.id === choices.platenId),
+        () => phrase`${press.name} has no such platen to put in.`,
+      ),
+  },
+  {
+    id: 'cap-wants-cap-press',
+    field: 'loading',
+    level: 'hold',
+    met: ({ blank, press }) =>
+      when(
+        blank.kind === 'cap' && press.kind !== 'cap' && !isHandHeld(press),
+        () => phrase`A cap’s front is curved and does not lie on the flat platen of ${press.name}: it wants a cap press.`,
+      ),
+  },
+  {
+    id: 'flat-piece-on-cap-press',
+    field: 'loading',
+    level: 'hold',
+    met: ({ blank, press }) =>
+      when(blank.kind !== 'cap' && press.kind === 'cap', () => phrase`${press.name} is curved: a ${blank.kind} does not lie on it.`),
+  },
+  {
+    id: 'clamshell-cracks-thick',
+    field: 'pressure',
+    level: 'hold',
+    met: ({ press, fabric, blank }) =>
+      when(
+        press.kind === 'clamshell' && isBrittle(fabric) && thicknessOf({ blank, fabric }) > CLAMSHELL_MOST_MM,
+        () =>
+          phrase`${mm(thicknessOf({ blank, fabric }))} of ${fabric.name} in a hinged press takes the whole force on its back edge and may crack. Press it where the platens close parallel.`,
+      ),
+  },
+  {
+    id: 'clamshell-uneven-on-thick',
+    field: 'pressure',
+    level: 'care',
+    met: ({ press, fabric, blank }) =>
+      when(
+        press.kind === 'clamshell' && !isBrittle(fabric) && thicknessOf({ blank, fabric }) > CLAMSHELL_MOST_MM,
+        () =>
+          phrase`${press.name} is hinged and meets a piece of ${mm(thicknessOf({ blank, fabric }))} at its back edge first: the pressure is uneven.`,
+      ),
+  },
+  {
+    id: 'one-thickness-a-closing',
+    field: 'pressure',
+    level: 'hold',
+    met: ({ item, blank, fabric }) => {
+      const own = thicknessOf({ blank, fabric });
+      const other = item.together.find((one) => Math.abs(one.thicknessMm - own) > SAME_THICKNESS_MM);
+      if (other)
+        return phrase`${blank.name} (${mm(own)}) and ${other.name} (${mm(other.thicknessMm)}) in one closing: the thicker takes all the pressure. One thickness a closing.`;
+      return when(
+        item.perClosing > 1 && isHard(fabric) && blank.thicknessSpreadMm > SAME_THICKNESS_MM,
+        () =>
+          phrase`Pieces of ${blank.name} differ by ${{ q: 'length', v: blank.thicknessSpreadMm, d: 2 }} within a lot: ${String(item.perClosing)} in one closing are not pressed alike. Sort them by thickness, or press one at a time.`,
+      );
+    },
+  },
+  {
+    id: 'split-needs-lower-heat',
+    field: 'temperature',
+    level: 'hold',
+    met: ({ print: { choices }, press }) =>
+      when(
+        choices.heat === 'split' && press.lower === null,
+        () => phrase`Split heat wants a heated lower platen, and ${press.name} has none.`,
+      ),
+  },
+];

@@ -1,0 +1,264 @@
+/** The card on paper: one page to hang at the press, usable when the tablet is dead. */
+import { join } from 'node:path';
+import PDFDocument from 'pdfkit';
+import { z } from 'zod';
+import { type Card, type House, resolve } from '../../core/card';
+import { COVER_SHEETS } from '../../core/heat';
+import { formatDuration, formatForHouse, formatQuantity, type HouseUnits, type Phrase, phraseText } from '../../core/units';
+import { appFolder, shop } from '../shop';
+import { inputOf, readFacts } from '../stores/cards';
+import { findOrder } from '../stores/orders';
+import { answerTo } from './endpoint';
+import { invalid, notFound } from './problem';
+
+const PAPERS = { A4: [595.28, 841.89], Letter: [612, 792] } as const;
+const Query = z.object({ line: z.string().max(64), print: z.string().max(36), paper: z.enum(['A4', 'Letter']).default('A4') });
+
+const MARGIN = 36;
+const INK = '#18222b';
+const SOFT = '#4d5a64';
+const LAMP = {
+  clear: { word: 'Clear', fill: '#0b5c62' },
+  care: { word: 'Care', fill: '#e9a227' },
+  hold: { word: 'Hold: do not press', fill: '#a9341f' },
+} as const;
+/** Text sizes tried until all of it stands on one page, points. */
+const SIZES = [10, 9.5, 9, 8.5, 8, 7.5, 7, 6.5, 6, 5.5, 5];
+const FONTS = 'node_modules/@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next';
+
+type Doc = InstanceType<typeof PDFDocument>;
+
+interface Sheet {
+  card: Card;
+  orderName: string;
+  due: string;
+  house: House;
+  printedOn: string;
+}
+
+const fonts = (doc: Doc): Doc =>
+  doc
+    .registerFont('plain', join(appFolder(), `${FONTS}-latin-400-normal.woff`))
+    .registerFont('bold', join(appFolder(), `${FONTS}-latin-700-normal.woff`))
+    .registerFont('plain wide', join(appFolder(), `${FONTS}-latin-ext-400-normal.woff`))
+    .registerFont('bold wide', join(appFolder(), `${FONTS}-latin-ext-700-normal.woff`));
+
+/** Runs of text by the font that has their letters: names may hold letters beyond the western ones. */
+function runsOf(text: string): { wide: boolean; text: string }[] {
+  const runs: { wide: boolean; text: string }[] = [];
+  for (const letter of text) {
+    const code = letter.codePointAt(0) ?? 0;
+    const wide = code >= 0x100 && code < 0x2000 && code !== 0x131 && code !== 0x152 && code !== 0x153;
+    const last = runs.at(-1);
+    if (last?.wide === wide) last.text += letter;
+    else runs.push({ wide, text: letter });
+  }
+  return runs;
+}
+
+/** Writes text in the font that has its letters, broken to a width. */
+function write(doc: Doc, text: string, font: 'plain' | 'bold', options: PDFKit.Mixins.TextOptions = {}): void {
+  const runs = runsOf(text.replaceAll('\u00a0', ' '));
+  for (const [i, run] of runs.entries()) {
+    doc.font(run.wide ? `${font} wide` : font);
+    doc.text(run.text, { ...options, continued: i < runs.length - 1 || options.continued === true });
+  }
+}
+
+/** A letter R as it must look on the sheet. */
+function letterR(doc: Doc, mirror: Card['set']['mirror'], x: number, y: number): void {
+  doc.save().translate(x, y).lineWidth(1).strokeColor(INK).rect(0, 0, 40, 40).stroke();
+  if (mirror === 'mirrored') doc.translate(40, 0).scale(-1, 1);
+  doc.lineWidth(mirror === 'mirrored' || mirror === 'as read' ? 3.4 : 1.4);
+  doc.path('M14 32V10h7c4 0 7 2.3 7 6s-3 6-7 6h-7M21 22l8 10').stroke().restore();
+}
+
+const MIRROR_WORDS: Record<Card['set']['mirror'], string> = {
+  mirrored: 'on the sheet an R reads backwards',
+  'as read': 'on the sheet an R reads as in a book',
+  'by the supplier': 'printed ready by the supplier',
+  'by the printer path': 'the printer turns it: check one first',
+};
+
+function lampMark(doc: Doc, { lamp }: Card, x: number, y: number): void {
+  const { fill, word } = LAMP[lamp.state];
+  doc.save().lineWidth(1.2).strokeColor(INK).fillColor(fill);
+  if (lamp.state === 'hold') doc.rect(x, y, 15, 15).fillAndStroke();
+  else if (lamp.state === 'clear') doc.circle(x + 8, y + 8, 7).fillAndStroke();
+  else
+    doc
+      .circle(x + 8, y + 8, 7)
+      .stroke()
+      .path(`M${x + 8} ${y + 1}a7 7 0 0 1 0 14z`)
+      .fillAndStroke();
+  doc.restore().fillColor(INK).fontSize(12);
+  const cautions = lamp.findings.filter((finding) => finding.level === 'care').length;
+  doc.x = x + 22;
+  doc.y = y + 1;
+  write(doc, lamp.state === 'care' ? `${word} · ${cautions}` : word, 'bold', { lineBreak: false });
+}
+
+/** The set values, large, with what stands small under each. */
+function setValues(doc: Doc, { card, house }: Sheet, y: number, width: number): number {
+  const { set, window } = card;
+  const { setting } = set.pressure;
+  const gauge =
+    setting.gauge === 'dial'
+      ? `dial ${setting.reading.toFixed(1)}`
+      : setting.gauge === 'air'
+        ? formatForHouse('linePressure', setting.lineKPa, house.units)
+        : set.pressure.band;
+  const unit = window.settable.unit;
+  const values: [string, string][] = [
+    [
+      formatQuantity(set.tempC, unit),
+      `${formatQuantity(set.tempC, unit === 'F' ? 'C' : 'F')}${set.lowerC === null ? '' : `, lower ${formatQuantity(set.lowerC, unit)}`}`,
+    ],
+    [formatDuration(set.timeS), set.spots > 1 ? `each of ${set.spots} spots` : 'under heat'],
+    [gauge, `${set.pressure.band}, ${formatForHouse('contactPressure', set.pressure.contactKPa, house.units)} of contact`],
+    [set.peel === 'none' ? 'no peel' : set.peel, set.cover ? `under ${COVER_SHEETS[set.cover].name}` : 'no cover'],
+  ];
+  const each = width / values.length;
+  values.forEach(([figure, small], i) => {
+    doc.x = MARGIN + i * each;
+    doc.y = y;
+    doc.fillColor(INK).fontSize(23);
+    write(doc, figure, 'bold', { width: each - 8, lineBreak: false });
+    doc.x = MARGIN + i * each;
+    doc.y = y + 28;
+    doc.fillColor(SOFT).fontSize(9);
+    write(doc, small, 'plain', { width: each - 8 });
+  });
+  return y + 54;
+}
+
+/** Everything under the set values at one text size; returns where it ended. */
+function body(doc: Doc, sheet: Sheet, from: number, size: number, width: number): number {
+  const { card, house } = sheet;
+  const text = (words: Phrase) => phraseText(words, house.units as HouseUnits);
+  const left = MARGIN;
+  let y = from;
+  const para = (words: string, font: 'plain' | 'bold', x: number, w: number, colour: string = INK) => {
+    doc.x = x;
+    doc.y = y;
+    doc.fillColor(colour).fontSize(size);
+    write(doc, words, font, { width: w, lineGap: 0.5 });
+    y = doc.y + 1.5;
+  };
+  for (const finding of card.lamp.findings)
+    para(`${finding.level === 'hold' ? 'HOLD' : 'Care'}: ${text(finding.says)}`, finding.level === 'hold' ? 'bold' : 'plain', left, width);
+  letterR(doc, card.set.mirror, left, y + 4);
+  const facts = [
+    `Mirror: ${MIRROR_WORDS[card.set.mirror]}.`,
+    `Base: ${card.set.base}${card.set.pad === 'none' ? '' : `, ${card.set.pad}`}${card.set.platen ? `, ${card.set.platen}` : ''}.`,
+    `Layers: ${card.of.layers.map((layer) => `${layer.productName}${layer.colour ? ` ${layer.colour}` : ''}`).join(', then ')}.`,
+    `Stages: ${card.stages.map((stage) => `${stage.kind} ${formatDuration(stage.timeS)}`).join(' · ')}.`,
+  ];
+  const factsFrom = y;
+  y += 4;
+  for (const fact of facts) para(fact, 'plain', left + 52, width - 52);
+  y = Math.max(y, factsFrom + 50) + 4;
+  if (card.of.roster.length > 0)
+    para(`Roster: ${card.of.roster.map(({ number, name }) => [number, name].filter(Boolean).join(' ')).join(' · ')}`, 'bold', left, width);
+  doc
+    .moveTo(left, y)
+    .lineTo(left + width, y)
+    .lineWidth(0.5)
+    .strokeColor(SOFT)
+    .stroke();
+  y += 4;
+  card.steps.forEach((step, i) => {
+    const at = y;
+    para(String(i + 1), 'bold', left, 16, SOFT);
+    y = at;
+    para(text(step.says), 'plain', left + 20, width - 20);
+    if (step.safety) para(`! ${text(step.safety)}`, 'bold', left + 20, width - 20, SOFT);
+  });
+  return y;
+}
+
+function page(sheet: Sheet, paper: keyof typeof PAPERS, size: number): { doc: Doc; fits: boolean } {
+  const [width, height] = PAPERS[paper];
+  const { card } = sheet;
+  const { of } = card;
+  let pages = 1;
+  const doc = fonts(
+    new PDFDocument({
+      size: [width, height],
+      margin: 0,
+      autoFirstPage: true,
+      info: { Title: `Card: ${sheet.orderName}`, Creator: 'Tidy Beacon' },
+    }),
+  );
+  // text that runs over begins a page of its own
+  doc.on('pageAdded', () => pages++);
+  const inner = width - 2 * MARGIN;
+  doc.x = MARGIN;
+  doc.y = MARGIN;
+  doc.fillColor(INK).fontSize(15);
+  write(doc, sheet.orderName, 'bold', { width: inner - 130, height: 20, ellipsis: true, lineBreak: false });
+  lampMark(doc, card, width - MARGIN - 130, MARGIN);
+  doc.x = MARGIN;
+  doc.y = MARGIN + 22;
+  doc.fillColor(SOFT).fontSize(10);
+  write(doc, `${of.blankName} ${of.size}, ${of.fabricName} · ${of.artName}, ${of.position} · ${of.pressName} · due ${sheet.due}`, 'plain', {
+    width: inner,
+  });
+  const top = setValues(doc, sheet, doc.y + 10, inner);
+  const end = body(doc, sheet, top, size, inner);
+  const foot = height - MARGIN - 10;
+  doc.x = MARGIN;
+  doc.y = foot;
+  doc.fillColor(SOFT).fontSize(7.5);
+  write(
+    doc,
+    `${of.productName}: ${of.sheet.name} of ${of.sheet.on}. Worked out ${sheet.printedOn} by Tidy Beacon. The makers’ own instructions come first.`,
+    'plain',
+    { width: inner, lineBreak: false },
+  );
+  return { doc, fits: pages === 1 && end <= foot - 4 };
+}
+
+/** The PDF of a card, in the largest text at which it stands on one page. */
+function cardPdf(sheet: Sheet, paper: keyof typeof PAPERS): Promise<Buffer> {
+  let tried = page(sheet, paper, SIZES[0] ?? 10);
+  for (const size of SIZES.slice(1)) {
+    if (tried.fits) break;
+    tried = page(sheet, paper, size);
+  }
+  const { doc } = tried;
+  return new Promise((done, fail) => {
+    const chunks: Buffer[] = [];
+    doc.on('data', (chunk: Buffer) => chunks.push(chunk));
+    doc.on('end', () => done(Buffer.concat(chunks)));
+    doc.on('error', fail);
+    doc.end();
+  });
+}
+
+export async function cardPdfReply(request: Request, orderId: string, url: URL): Promise<Response> {
+  try {
+    const query = Query.safeParse(Object.fromEntries(url.searchParams));
+    if (!query.success) throw invalid(query.error, 'Query');
+    const { db } = shop();
+    const { doc: order } = findOrder(db, orderId);
+    const line = order.lines.find((one) => one.id === query.data.line);
+    const print = line?.prints.find((one) => one.key === query.data.print);
+    if (!line || !print) throw notFound('print', query.data.print);
+    const facts = readFacts(db);
+    const card = resolve(inputOf(facts, order, line, print));
+    const pdf = await cardPdf(
+      { card, orderName: order.name, due: order.due, house: facts.house, printedOn: new Date().toISOString().slice(0, 10) },
+      query.data.paper,
+    );
+    return new Response(new Uint8Array(pdf), {
+      headers: {
+        'content-type': 'application/pdf',
+        'content-disposition': `inline; filename="card-${line.size}-${print.position}.pdf"`.replace(/[^\x20-\x7e]/g, '-'),
+        'cache-control': 'no-store',
+      },
+    });
+  } catch (error) {
+    return answerTo(error, request);
+  }
+}

@@ -1,0 +1,86 @@
+/** Choices beside the card's own pick: everything the sheet, the press and the blank leave open for one print. */
+import type { Choices, Print } from '../../core/card';
+import type { Product } from '../../core/materials';
+import type { Press } from '../../core/press';
+import { ChoiceField } from '../../ui/Field';
+
+interface ChoicesPanelProps {
+  print: Print;
+  product: Product;
+  press: Press;
+  onChoose: (choices: Choices, what: string) => void;
+}
+
+const AS_CARD = { value: '', text: 'as the card says' } as const;
+const named = (values: readonly string[]) => values.map((value) => ({ value, text: value }));
+
+export function ChoicesPanel({ print, product, press, onChoose }: ChoicesPanelProps) {
+  const { choices } = print;
+  const stage = product.stages.find((one) => one.kind === 'press');
+  /** One choice made, or given back to the card. */
+  const choose = <K extends keyof Choices>(key: K, value: Choices[K] | undefined, what: string) => {
+    const { [key]: _, ...rest } = choices;
+    onChoose(value === undefined ? rest : { ...rest, [key]: value }, what);
+  };
+  return (
+    <details className="rule-top py-1">
+      <summary className="min-h-12 cursor-pointer py-3 font-semibold text-teal">Press it another way</summary>
+      <div className="grid grid-cols-2 gap-x-5 pb-2 min-[1200px]:grid-cols-3">
+        {stage?.cover === 'allowed' && (
+          <ChoiceField
+            label="Cover over the print"
+            value={choices.cover === undefined ? '' : choices.cover ? 'yes' : 'no'}
+            options={[AS_CARD, { value: 'yes', text: 'a cover' }, { value: 'no', text: 'no cover' }]}
+            onChange={(value) => choose('cover', value === '' ? undefined : value === 'yes', 'cover chosen')}
+          />
+        )}
+        {product.otherPeels.length > 0 && stage && (
+          <ChoiceField
+            label="Peel"
+            value={choices.peel ?? ''}
+            options={[AS_CARD, ...[stage.peel, ...product.otherPeels].map((value) => ({ value, text: value }))]}
+            onChange={(value) => choose('peel', value === '' ? undefined : value, 'peel chosen')}
+          />
+        )}
+        {product.alternatives.length > 0 && (
+          <ChoiceField
+            label="The sheet’s alternatives"
+            value={choices.alternative ?? ''}
+            options={[{ value: '', text: 'its usual setting' }, ...named(product.alternatives.map((one) => one.name))]}
+            onChange={(value) => choose('alternative', value === '' ? undefined : value, 'alternative chosen')}
+          />
+        )}
+        <ChoiceField
+          label="Base under it"
+          value={choices.base ?? ''}
+          options={[
+            AS_CARD,
+            { value: 'usual pad', text: 'usual pad' },
+            { value: 'pillow', text: 'pillow' },
+            { value: 'firm pad', text: 'firm pad' },
+          ]}
+          onChange={(value) => choose('base', value === '' ? undefined : value, 'base chosen')}
+        />
+        {press.swapPlatens.length > 0 && (
+          <ChoiceField
+            label="Platen"
+            value={choices.platenId ?? ''}
+            options={[{ value: '', text: 'its usual platen' }, ...press.swapPlatens.map(({ id, name }) => ({ value: id, text: name }))]}
+            onChange={(value) => choose('platenId', value === '' ? undefined : value, 'platen chosen')}
+          />
+        )}
+        {press.lower && (
+          <ChoiceField
+            label="Heat"
+            value={choices.heat ?? ''}
+            options={[
+              { value: '', text: 'from above' },
+              { value: 'split', text: 'split: hot below, cool above' },
+            ]}
+            onChange={(value) => choose('heat', value === 'split' ? 'split' : undefined, 'heat chosen')}
+          />
+        )}
+      </div>
+    </details>
+  );
+}

@@ -1,0 +1,124 @@
+/** One print of a line: which transfer in how many layers, what art, where, on which press. */
+import type { ShelfReply } from '../../contract';
+import { type Blank, POSITIONS, type Position, USUAL_POSITIONS } from '../../core/materials';
+import type { Press } from '../../core/press';
+import { formatQuantity, type HouseUnits, houseUnit } from '../../core/units';
+import { Check } from '../../ui/Check';
+import { ChoiceField, TextField } from '../../ui/Field';
+import { QuantityField } from '../../ui/QuantityField';
+import { LayerRows } from './LayerRows';
+import { ART_KIND_OPTIONS, type Faults, type PrintDraft, pressFor, withLayer } from './lineDraft';
+
+interface PrintFieldsProps {
+  print: PrintDraft;
+  index: number;
+  shelf: ShelfReply;
+  presses: Press[];
+  blank: Blank | undefined;
+  house: HouseUnits;
+  faults: Faults;
+  onChange: (print: PrintDraft) => void;
+}
+
+/** Usual places of this kind of blank first, then every other. */
+function positionsFor(blank: Blank | undefined): Position[] {
+  const usual: readonly Position[] = blank ? USUAL_POSITIONS[blank.kind] : [];
+  return [...usual, ...POSITIONS.filter((position) => !usual.includes(position))];
+}
+
+export function PrintFields({ print, index, shelf, presses, blank, house, faults, onChange }: PrintFieldsProps) {
+  const patch = (part: Partial<PrintDraft>) => onChange({ ...print, ...part });
+  const problem = (field: string) => faults[`prints.${index}.${field}`];
+  const length = houseUnit('length', house).first;
+  const pressId = pressFor(print, presses, blank);
+  const press = presses.find((one) => one.id === pressId);
+  const side = (mm: number) => formatQuantity(mm, length, length === 'in' ? 1 : 0);
+  return (
+    <>
+      <div className="col-span-6">
+        <LayerRows
+          layers={print.layers}
+          products={shelf.products}
+          problems={print.layers.map((_, i) => problem(`layers.${i}`))}
+          onChange={(layers) => patch({ layers })}
+        />
+      </div>
+      <div className="col-span-6 -mt-2 flex flex-wrap items-center gap-x-2 pb-2">
+        <button type="button" className="act act-quiet" onClick={() => onChange(withLayer(print))}>
+          + layer over it
+        </button>
+        {blank && (
+          <a className="act act-quiet font-normal underline" href={`/shelf/which?blank=${blank.id}`}>
+            Which transfer for this?
+          </a>
+        )}
+      </div>
+      <div className="col-span-2">
+        <ChoiceField
+          label="Position"
+          value={print.position}
+          onChange={(position) => patch({ position })}
+          problem={problem('position')}
+          options={positionsFor(blank).map((value) => ({ value, text: value }))}
+        />
+      </div>
+      <div className="col-span-2">
+        <TextField
+          label="Art"
+          value={print.artName}
+          onChange={(artName) => patch({ artName })}
+          problem={problem('artName')}
+          hint="What you call the picture"
+        />
+      </div>
+      <div className="col-span-2">
+        <ChoiceField label="Kind of art" value={print.artKind} onChange={(artKind) => patch({ artKind })} options={ART_KIND_OPTIONS} />
+      </div>
+      {(['widthMm', 'heightMm'] as const).map((field) => (
+        <div key={field} className="col-span-2">
+          <QuantityField
+            label={field === 'widthMm' ? 'Art width' : 'Art height'}
+            kind="length"
+            unit={length}
+            house={house}
+            value={print[field]}
+            onChange={(value) => patch({ [field]: value })}
+            min={1}
+            max={2000}
+            problem={problem(field)}
+          />
+        </div>
+      ))}
+      <div className="col-span-2">
+        <ChoiceField
+          label="Press"
+          value={pressId}
+          onChange={(id) => patch({ pressId: id })}
+          options={presses.map((one) => ({ value: one.id, text: one.name }))}
+          hint={
+            press
+              ? `platen ${side(press.platen.widthMm)} by ${side(press.platen.heightMm)}, ${press.calibration ? `measured ${press.calibration.on}` : 'not measured'}`
+              : ''
+          }
+        />
+      </div>
+      <fieldset className="col-span-6 grid grid-cols-2 gap-x-5">
+        <legend className="sr-only">What the art is like</legend>
+        <Check on={print.smallType} onChange={(smallType) => patch({ smallType })}>
+          It has small type
+        </Check>
+        <Check on={print.looseParts} onChange={(looseParts) => patch({ looseParts })}>
+          Several loose parts
+        </Check>
+        <Check on={print.crossesSeam} onChange={(crossesSeam) => patch({ crossesSeam })}>
+          Meant to run over a seam
+        </Check>
+        {print.layers.length > 1 && (
+          <Check on={print.embossed} onChange={(embossed) => patch({ embossed })}>
+            Embossed: pressed into its lowest layer from behind
+          </Check>
+        )}
+      </fieldset>
+    </>
+  );
+}

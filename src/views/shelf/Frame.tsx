@@ -1,0 +1,61 @@
+/** The frame of a shelf editor: its heading, its form, what went wrong, and the acts at its end. */
+import type { ReactNode } from 'react';
+import { errorWords } from '../../ui/query';
+
+interface FrameProps {
+  heading: string;
+  dirty: boolean;
+  fault: unknown;
+  merge: ReactNode;
+  onSave: () => void;
+  onBack: () => void;
+  children: ReactNode;
+}
+
+export function Frame({ heading, dirty, fault, merge, onSave, onBack, children }: FrameProps) {
+  return (
+    <form
+      onSubmit={(event) => {
+        event.preventDefault();
+        onSave();
+      }}
+      className="mx-auto max-w-[1080px] px-5 pt-4"
+      aria-label={heading}
+    >
+      <div className="sticky top-0 z-10 flex items-center gap-4 border-b border-line bg-paper py-2">
+        <h1 className="min-w-0 flex-1 truncate">{heading}</h1>
+        <button type="button" className="act act-quiet" onClick={onBack}>
+          {dirty ? 'Leave without saving' : 'Back to the shelf'}
+        </button>
+        <button type="submit" className="act act-main" disabled={!dirty}>
+          Save
+        </button>
+      </div>
+      {fault ? (
+        <p role="alert" className="mt-3 border-l-4 border-brick pl-3 text-brick">
+          {errorWords(fault)} What you typed is still here.
+        </p>
+      ) : null}
+      {merge}
+      {children}
+    </form>
+  );
+}
+
+/** A part of an editor under its own heading. */
+export function Part({ name, hint, children }: { name: string; hint?: string; children: ReactNode }) {
+  return (
+    <section className="rule-bottom grid grid-cols-[11rem_1fr] gap-x-6 py-3" aria-label={name}>
+      <div>
+        <h2>{name}</h2>
+        {hint && <p className="label pt-1">{hint}</p>}
+      </div>
+      <div className="grid grid-cols-6 gap-x-5">{children}</div>
+    </section>
+  );
+}
+
+const SPANS = { 1: 'col-span-1', 2: 'col-span-2', 3: 'col-span-3', 4: 'col-span-4', 6: 'col-span-6' } as const;
+export const Cell = ({ span, children }: { span: keyof typeof SPANS; children: ReactNode }) => (
+  <div className={SPANS[span]}>{children}</div>
+);

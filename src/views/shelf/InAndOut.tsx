@@ -1,0 +1,133 @@
+/** Lists in and out of the shelf: what an import would change is shown before it does, and all of it or none is done. */
+import { useState } from 'react';
+import { API, type ImportReply, type ShelfKind } from '../../contract';
+import { importText } from '../../contract/import';
+import { errorWords, refresh } from '../../ui/query';
+import { kindOf } from './kinds';
+
+const MOST_SHOWN = 12;
+
+interface Chosen {
+  name: string;
+  text: string;
+}
+
+/** @param kind what the rows of a CSV are */
+export function InAndOut({ kind }: { kind: ShelfKind | 'pressings' }) {
+  const [chosen, setChosen] = useState<Chosen | null>(null);
+  const [plan, setPlan] = useState<ImportReply | null>(null);
+  const [progress, setProgress] = useState<string | null>(null);
+  const [fault, setFault] = useState<string | null>(null);
+  const send = async (file: Chosen, apply: boolean) => {
+    setFault(null);
+    try {
+      const reply = await importText({ kind, name: file.name, text: file.text, apply }, (done, of) =>
+        setProgress(`${done} of ${of} lines read`),
+      );
+      setPlan(reply);
+      if (reply.applied) {
+        await refresh('shelf', 'orderCards', 'order', 'bench', 'presses', 'house', 'pressings', 'logNames');
+        setChosen(null);
+      }
+    } catch (error) {
+      setPlan(null);
+      setFault(errorWords(error));
+    } finally {
+      setProgress(null);
+    }
+  };
+  const choose = async (file: File | undefined) => {
+    if (!file) return;
+    const read = { name: file.name, text: await file.text() };
+    setChosen(read);
+    await send(read, false);
+  };
+  return (
+    <section className="my-2 border-l-4 border-teal bg-sheet px-4 py-3" aria-label="Bring in, take out">
+      <div className="flex flex-wrap items-center gap-3">
+        {kind !== 'pressings' && (
+          <a className="act" href={`${API}/shelf/${kind}.csv`} download>
+            Take {kindOf(kind).many.toLowerCase()} out as CSV
+          </a>
+        )}
+        <a className="act" href={`${API}/shop.json`} download="shop.json">
+          Take the whole shop out as JSON
+        </a>
+        <label className="act act-main">
+          Bring in a CSV or JSON file
+          <input
+            type="file"
+            accept=".csv,.json,text/csv,application/json"
+            className="sr-only"
+            onChange={(event) => void choose(event.target.files?.[0])}
+          />
+        </label>
+        <span role="status">{progress}</span>
+      </div>
+      {fault && (
+        <p role="alert" className="pt-2 text-brick">
+          {fault}
+        </p>
+      )}
+      {plan && (
+        <Plan
+          plan={plan}
+          name={chosen?.name ?? ''}
+          onApply={chosen ? () => void send(chosen, true) : null}
+          onDrop={() => {
+            setPlan(null);
+            setChosen(null);
+          }}
+        />
+      )}
+    </section>
+  );
+}
+
+function Plan({ plan, name, onApply, onDrop }: { plan: ImportReply; name: string; onApply: (() => void) | null; onDrop: () => void }) {
+  const { changes, faults, same } = plan;
+  if (faults.length > 0)
+    return (
+      <div role="alert" className="pt-3">
+        <p className="font-semibold text-brick">
+          {faults.length === 1 ? 'One line' : `${faults.length} lines`} of {name} cannot be read, so nothing was changed. Mend{' '}
+          {faults.length === 1 ? 'it' : 'them'} and bring the file in again.
+        </p>
+        <ul>
+          {faults.slice(0, MOST_SHOWN).map((fault) => (
+            <li key={`${fault.line} ${fault.field} ${fault.message}`}>
+              <span className="figure">line {fault.line}</span>, {fault.field}: {fault.message}
+            </li>
+          ))}
+        </ul>
+        {faults.length > MOST_SHOWN && <p className="label">and {faults.length - MOST_SHOWN} more</p>}
+      </div>
+    );
+  return (
+    <div className="pt-3" role="status">
+      <p className="font-semibold">
+        {plan.applied ? 'Done: ' : `${name} would bring: `}
+        {changes.filter((one) => one.what === 'added').length} new, {changes.filter((one) => one.what === 'changed').length} changed, {same}{' '}
+        as they are.
+      </p>
+      <ul className="columns-2">
+        {changes.slice(0, MOST_SHOWN).map((one) => (
+          <li key={`${one.kind} ${one.id}`}>
+            {one.name} <span className="label">{one.what === 'added' ? 'new' : one.fields.join(', ')}</span>
+          </li>
+        ))}
+      </ul>
+      {changes.length > MOST_SHOWN && <p className="label">and {changes.length - MOST_SHOWN} more</p>}
+      {!plan.applied && onApply && changes.length > 0 && (
+        <button type="button" className="act act-main mt-2 mr-3" onClick={onApply}>
+          Do it
+        </button>
+      )}
+      {!plan.applied && (
+        <button type="button" className="act act-quiet mt-2" onClick={onDrop}>
+          Leave it
+        </button>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,194 @@
+/** Settings a sheet gives for a group of fabrics or colours, and the second ways it offers. */
+import { FABRIC_GROUPS, type Product, STAGE_KINDS } from '../../core/materials';
+import type { HouseUnits } from '../../core/units';
+import { ChoiceField, TextField } from '../../ui/Field';
+import { QuantityField } from '../../ui/QuantityField';
+import { Cell, Part } from './Frame';
+
+type Change = Product['overrides'][number];
+
+interface ChangeFieldsProps {
+  change: Pick<Change, 'stage' | 'tempC' | 'timeS'>;
+  house: HouseUnits;
+  path: string;
+  fields: Record<string, string>;
+  onChange: (part: Pick<Change, 'tempC' | 'timeS'>) => void;
+}
+
+/** The window an override puts in the stage's place: both ends of temperature and time, each pair only when given. */
+function ChangeFields({ change, house, path, fields, onChange }: ChangeFieldsProps) {
+  const pair = (field: 'tempC' | 'timeS', end: 'min' | 'max', value: number | null) => {
+    if (value === null) return;
+    const now = change[field] ?? { min: value, max: value };
+    onChange({ [field]: { ...now, [end]: value } });
+  };
+  return (
+    <>
+      {(['tempC', 'timeS'] as const).map((field) =>
+        (['min', 'max'] as const).map((end) => (
+          <QuantityField
+            key={`${field} ${end}`}
+            label={`${field === 'tempC' ? 'Temp.' : 'Time'} ${end === 'min' ? 'from' : 'to'}`}
+            kind={field === 'tempC' ? 'temperature' : 'duration'}
+            unit={field === 'tempC' ? house.temperature : 's'}
+            house={house}
+            value={change[field]?.[end] ?? null}
+            onChange={(value) => pair(field, end, value)}
+            min={field === 'tempC' ? 60 : 1}
+            max={field === 'tempC' ? 260 : 3600}
+            problem={fields[`${path}.${field}.${end}`]}
+          />
+        )),
+      )}
+    </>
+  );
+}
+
+interface OverridesProps {
+  doc: Product;
+  house: HouseUnits;
+  fields: Record<string, string>;
+  onChange: (part: Partial<Product>) => void;
+}
+
+const without = <T,>(all: readonly T[], i: number): T[] => all.filter((_, j) => j !== i);
+const kindsOf = (doc: Product) =>
+  STAGE_KINDS.filter((kind) => doc.stages.some((stage) => stage.kind === kind)).map((value) => ({ value, text: value }));
+
+export function Overrides({ doc, house, fields, onChange }: OverridesProps) {
+  const groups = [...new Set(doc.colours.map((colour) => colour.group))];
+  const set = (i: number, next: Change) => onChange({ overrides: doc.overrides.map((one, j) => (i === j ? next : one)) });
+  return (
+    <Part name="By fabric or colour" hint="Where the sheet gives settings of their own.">
+      {doc.overrides.map((one, i) => {
+        const { fabricGroup, colourGroup, ...rest } = one;
+        return (
+          <div key={i} className="col-span-6 grid grid-cols-4 gap-x-4">
+            <ChoiceField
+              label="On"
+              value={fabricGroup ?? ''}
+              options={[{ value: '', text: 'any fabric' }, ...FABRIC_GROUPS.map((value) => ({ value, text: value }))]}
+              onChange={(group) => set(i, { ...rest, ...(colourGroup && { colourGroup }), ...(group && { fabricGroup: group }) })}
+              problem={fields[`overrides.${i}`]}
+            />
+            <ChoiceField
+              label="in"
+              value={colourGroup ?? ''}
+              options={[{ value: '', text: 'any colour' }, ...groups.map((value) => ({ value, text: `${value} colours` }))]}
+              onChange={(group) => set(i, { ...rest, ...(fabricGroup && { fabricGroup }), ...(group && { colourGroup: group }) })}
+              problem={fields[`overrides.${i}.colourGroup`]}
+            />
+            <ChoiceField
+              label="Stage"
+              value={one.stage}
+              options={kindsOf(doc)}
+              onChange={(stage) => set(i, { ...one, stage })}
+              problem={fields[`overrides.${i}.stage`]}
+            />
+            <button
+              type="button"
+              className="act act-quiet mt-6 justify-self-start"
+              onClick={() => onChange({ overrides: without(doc.overrides, i) })}
+            >
+              Take out
+            </button>
+            <ChangeFields
+              change={one}
+              house={house}
+              path={`overrides.${i}`}
+              fields={fields}
+              onChange={(part) => set(i, { ...one, ...part })}
+            />
+          </div>
+        );
+      })}
+      <div className="col-span-6">
+        <button
+          type="button"
+          className="act act-quiet"
+          onClick={() => {
+            const press = doc.stages.find((stage) => stage.kind === 'press');
+            onChange({ overrides: [...doc.overrides, { fabricGroup: 'polyester', stage: 'press', ...(press && { tempC: press.tempC }) }] });
+          }}
+        >
+          + settings for a group
+        </button>
+      </div>
+      <Cell span={6}>
+        <TextField
+          label="Colours, each with its group: signal orange = bright, ink blue = plain"
+          value={doc.colours.map(({ name, group }) => (group === name ? name : `${name} = ${group}`)).join(', ')}
+          onChange={(text) =>
+            onChange({
+              colours: text.split(',').flatMap((part) => {
+                const [name = '', group = name] = part.split('=').map((half) => half.trimStart());
+                return part.trim() === '' ? [] : [{ name, group: group || name }];
+              }),
+            })
+          }
+          hint="Settings for a colour go by its group"
+        />
+      </Cell>
+    </Part>
+  );
+}
+
+export function Alternatives({ doc, house, fields, onChange }: OverridesProps) {
+  return (
+    <Part name="Alternatives" hint="A second way the sheet itself offers.">
+      {doc.alternatives.map((one, i) => (
+        <div key={i} className="col-span-6 grid grid-cols-4 gap-x-4">
+          <div className="col-span-3">
+            <TextField
+              label="Called"
+              value={one.name}
+              onChange={(name) => onChange({ alternatives: doc.alternatives.map((other, j) => (i === j ? { ...other, name } : other)) })}
+              problem={fields[`alternatives.${i}.name`]}
+            />
+          </div>
+          <button
+            type="button"
+            className="act act-quiet mt-6 justify-self-start"
+            onClick={() => onChange({ alternatives: without(doc.alternatives, i) })}
+          >
+            Take out
+          </button>
+          {one.changes.map((change, c) => (
+            <ChangeFields
+              key={c}
+              change={change}
+              house={house}
+              path={`alternatives.${i}.changes.${c}`}
+              fields={fields}
+              onChange={(part) =>
+                onChange({
+                  alternatives: doc.alternatives.map((other, j) =>
+                    i === j ? { ...other, changes: other.changes.map((old, k) => (c === k ? { ...old, ...part } : old)) } : other,
+                  ),
+                })
+              }
+            />
+          ))}
+        </div>
+      ))}
+      <div className="col-span-6">
+        <button
+          type="button"
+          className="act act-quiet"
+          onClick={() => {
+            const press = doc.stages.find((stage) => stage.kind === 'press');
+            if (press)
+              onChange({
+                alternatives: [
+                  ...doc.alternatives,
+                  { name: 'low heat', changes: [{ stage: 'press', tempC: press.tempC, timeS: press.timeS }] },
+                ],
+              });
+          }}
+        >
+          + an alternative
+        </button>
+      </div>
+    </Part>
+  );
+}

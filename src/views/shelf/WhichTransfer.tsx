@@ -1,0 +1,162 @@
+/** Which transfer for this? A blank, an art and a count; every transfer and every family ranked, with the reason beside each. */
+import { useEffect, useState } from 'react';
+import { call, type Reply } from '../../contract';
+import { ART_KINDS, type ArtKind, DUTIES, type Duty } from '../../core/materials';
+import { formatDuration, formatForHouse, formatQuantity, houseUnit } from '../../core/units';
+import { workText } from '../../ui/days';
+import { ChoiceField } from '../../ui/Field';
+import { useUnits } from '../../ui/house';
+import { Lamp } from '../../ui/Lamp';
+import { NumberField } from '../../ui/NumberField';
+import { QuantityField } from '../../ui/QuantityField';
+import { errorWords, Island, Pending, useRoute } from '../../ui/query';
+import { Says } from '../../ui/Says';
+import { PickField } from '../orders/PickField';
+
+export function WhichTransfer({ blankId }: { blankId: string | null }) {
+  return (
+    <Island>
+      <Page initialBlank={blankId} />
+    </Island>
+  );
+}
+
+type Ranked = Reply<'whichTransfer'>['ranked'];
+const plain = <const T extends string>(values: readonly T[]) => values.map((value) => ({ value, text: value }));
+
+interface Wish {
+  blankId: string;
+  shade: 'light' | 'dark';
+  artKind: ArtKind;
+  widthMm: number;
+  heightMm: number;
+  count: number;
+  duty: Duty;
+}
+
+function Page({ initialBlank }: { initialBlank: string | null }) {
+  const shelf = useRoute('shelf', {});
+  const house = useUnits();
+  const [wish, setWish] = useState<Wish | null>(null);
+  const [ranked, setRanked] = useState<Ranked | null>(null);
+  const [fault, setFault] = useState<string | null>(null);
+  const blanks = shelf.data?.blanks.filter((one) => !one.retiredOn) ?? [];
+  const first = blanks.find((one) => one.id === initialBlank) ?? blanks[0];
+  if (first && !wish)
+    setWish({ blankId: first.id, shade: first.shade, artKind: 'full colour', widthMm: 80, heightMm: 80, count: 12, duty: first.duty });
+  useEffect(() => {
+    if (!wish) return undefined;
+    let late = false;
+    const ask = setTimeout(() => {
+      call('whichTransfer', { body: { ...wish, size: '' } }).then(
+        (reply) => {
+          if (late) return;
+          setRanked(reply.ranked);
+          setFault(null);
+        },
+        (error: unknown) => !late && setFault(errorWords(error)),
+      );
+    }, 120);
+    return () => {
+      late = true;
+      clearTimeout(ask);
+    };
+  }, [wish]);
+  if (!shelf.data) return <Pending error={shelf.error} what="the shelf" />;
+  if (!wish)
+    return (
+      <p className="m-6 max-w-prose">
+        The shelf has no blank yet. <a href="/shelf/blanks/new">Add one</a>, and every transfer is ranked for it here.
+      </p>
+    );
+  const patch = (part: Partial<Wish>) => setWish({ ...wish, ...part });
+  const length = houseUnit('length', house).first;
+  return (
+    <div className="mx-auto grid max-w-[1240px] grid-cols-[19rem_1fr] gap-8 px-5 pt-4">
+      <form aria-label="What is to be pressed" onSubmit={(event) => event.preventDefault()}>
+        <h1 className="pb-3">Which transfer for this?</h1>
+        <PickField
+          label="Blank"
+          value={wish.blankId}
+          onChange={(blankId) => {
+            const blank = blanks.find((one) => one.id === blankId);
+            if (blank) patch({ blankId, shade: blank.shade, duty: blank.duty });
+          }}
+          items={blanks.map((one) => ({
+            id: one.id,
+            name: one.name,
+            detail: `${one.colour}, ${shelf.data.fabrics.find((f) => f.id === one.fabricId)?.name ?? ''}`,
+          }))}
+        />
+        <div className="grid grid-cols-2 gap-x-4 pt-3">
+          <ChoiceField label="Its colour is" value={wish.shade} options={plain(['light', 'dark'])} onChange={(shade) => patch({ shade })} />
+          <NumberField label="Pieces" whole value={wish.count} onChange={(count) => patch({ count })} />
+          <div className="col-span-2">
+            <ChoiceField label="The art is" value={wish.artKind} options={plain(ART_KINDS)} onChange={(artKind) => patch({ artKind })} />
+          </div>
+          {(['widthMm', 'heightMm'] as const).map((field) => (
+            <QuantityField
+              key={field}
+              label={field === 'widthMm' ? 'Width' : 'Height'}
+              kind="length"
+              unit={length}
+              house={house}
+              value={wish[field]}
+              onChange={(value) => value !== null && value > 0 && patch({ [field]: value })}
+              min={1}
+              max={2000}
+            />
+          ))}
+          <div className="col-span-2">
+            <ChoiceField label="It will be" value={wish.duty} options={plain(DUTIES)} onChange={(duty) => patch({ duty })} />
+          </div>
+        </div>
+      </form>
+      <section aria-label="Transfers, best first" aria-live="polite">
+        {fault && (
+          <p role="alert" className="border-l-4 border-brick pl-3 text-brick">
+            {fault}
+          </p>
+        )}
+        {ranked?.length === 0 && <p>There is no press to press it on. Add one under Presses.</p>}
+        <ol>
+          {ranked?.map((one, i) => (
+            <Suited key={one.productId} one={one} best={i === 0} count={wish.count} />
+          ))}
+        </ol>
+      </section>
+    </div>
+  );
+}
+
+function Suited({ one, best, count }: { one: Ranked[number]; best: boolean; count: number }) {
+  const house = useUnits();
+  const [first, ...rest] = one.reasons;
+  return (
+    <li className={`rule-bottom grid grid-cols-[6rem_1fr_11rem] items-start gap-4 py-2.5 ${one.lamp === 'hold' ? 'text-soft' : ''}`}>
+      <Lamp state={one.lamp} cautions={one.cautions} />
+      <div className="min-w-0">
+        <span className={best ? 'text-lg font-bold' : 'font-semibold'}>
+          {one.onShelf ? <a href={`/shelf?kind=products&on=${one.productId}`}>{one.name}</a> : one.name}
+        </span>{' '}
+        <span className="label">{one.onShelf ? one.familyName : 'not on the shelf: general figures'}</span>
+        <span className="block">
+          {first && <Says words={first} />}
+          {rest.length > 0 && <span className="label"> and {rest.length} more</span>}
+        </span>
+      </div>
+      <div className="leading-tight">
+        <span className="figure">
+          {formatQuantity(one.setC, one.unit)} · {formatDuration(one.timeS)}
+        </span>
+        <span className="label block">
+          {one.pressName}
+          {one.lamp === 'hold' ? '' : `, ${formatForHouse('temperatureDifference', one.smallestMarginK, house, 0)} to spare`}
+        </span>
+        <span className="label block">
+          about {workText(one.minutes)} for {count}
+        </span>
+      </div>
+    </li>
+  );
+}

@@ -1,0 +1,31 @@
+/** The kinds of things on the shelf, what they are called, and the routes that change them. */
+import type { ShelfKind, ShelfReply } from '../../contract';
+import type { Aid, Blank, Fabric, Product } from '../../core/materials';
+
+export interface Things {
+  products: Product;
+  fabrics: Fabric;
+  blanks: Blank;
+  aids: Aid;
+}
+
+export const KINDS = [
+  { kind: 'products', many: 'Transfers', one: 'transfer', put: 'putProduct' },
+  { kind: 'fabrics', many: 'Fabrics', one: 'fabric', put: 'putFabric' },
+  { kind: 'blanks', many: 'Blanks', one: 'blank', put: 'putBlank' },
+  { kind: 'aids', many: 'Covers and pads', one: 'cover or pad', put: 'putAid' },
+] as const satisfies readonly { kind: ShelfKind; many: string; one: string; put: string }[];
+
+export const isKind = (text: string | null | undefined): text is ShelfKind => KINDS.some((one) => one.kind === text);
+export const kindOf = (kind: ShelfKind) => KINDS.find((one) => one.kind === kind) ?? KINDS[0];
+
+/** Things of a kind that have every word somewhere in what they are. */
+export function found<K extends ShelfKind>(shelf: ShelfReply, kind: K, words: string, retired: boolean): Things[K][] {
+  const asked = words.toLowerCase().split(/\s+/).filter(Boolean);
+  const all = shelf[kind] as unknown as Things[K][];
+  return all.filter((thing) => {
+    if (thing.retiredOn && !retired) return false;
+    const text = JSON.stringify(thing).toLowerCase();
+    return asked.every((word) => text.includes(word));
+  });
+}

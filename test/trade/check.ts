@@ -1,0 +1,223 @@
+/** Runs one case of the decision table: a piece in the trade's words, worked out, and held against what a practitioner expects. */
+import {
+  type Card,
+  type Choices,
+  type House,
+  type LampState,
+  type Print,
+  type ResolveInput,
+  resolve,
+  STARTING_HOUSE,
+  TRADE,
+  type Trade,
+} from '../../src/core/card';
+import {
+  type Aid,
+  type Blank,
+  BUILT_IN_AIDS,
+  BUILT_IN_BLANKS,
+  BUILT_IN_FABRICS,
+  builtInProducts,
+  type Fabric,
+  type FamilyId,
+  type Product,
+  usualPosition,
+} from '../../src/core/materials';
+import type { Press } from '../../src/core/press';
+import { phraseText } from '../../src/core/units';
+
+const PRODUCTS = Object.fromEntries(builtInProducts('2026-01-01').map((product) => [product.familyId, product])) as Record<
+  FamilyId,
+  Product
+>;
+
+const TRUE: Press = {
+  id: 'true',
+  name: 'a true press',
+  kind: 'draw',
+  set: { unit: 'C', step: 1, minC: 60, maxC: 220 },
+  calibration: { offsetK: 0, spreadK: 2, on: '2026-02-01', how: 'probe' },
+  gauge: {
+    kind: 'dial',
+    pairs: [
+      { reading: 1, contactKPa: 5 },
+      { reading: 9, contactKPa: 60 },
+    ],
+  },
+  platen: { widthMm: 400, heightMm: 500 },
+  swapPlatens: [{ id: 'small', name: 'small platen', widthMm: 150, heightMm: 150 }],
+  lower: null,
+  timers: 2,
+  opensItself: false,
+};
+const measured = (offsetK: number, spreadK: number) => ({ offsetK, spreadK, on: '2026-02-01', how: 'probe' });
+const made = (change: Partial<Press>): Press => ({ ...TRUE, ...change });
+
+export const PRESSES = {
+  true: TRUE,
+  hot: made({ id: 'hot', calibration: measured(12, 2) }),
+  cold: made({ id: 'cold', calibration: measured(-9, 2) }),
+  uneven: made({ id: 'uneven', calibration: measured(0, 6) }),
+  unmeasured: made({ id: 'unmeasured', calibration: null }),
+  fives: made({ id: 'fives', set: { unit: 'F', step: 5, minC: 93, maxC: 220 } }),
+  weak: made({ id: 'weak', set: { unit: 'C', step: 1, minC: 60, maxC: 165 } }),
+  untied: made({ id: 'untied', gauge: { kind: 'dial', pairs: [] } }),
+  narrowGauge: made({
+    id: 'narrow',
+    gauge: {
+      kind: 'dial',
+      pairs: [
+        { reading: 4, contactKPa: 15 },
+        { reading: 5, contactKPa: 21 },
+      ],
+    },
+  }),
+  clamshell: made({ id: 'clam', name: 'a clamshell', kind: 'clamshell' }),
+  cap: made({ id: 'cap', name: 'a cap press', kind: 'cap', platen: { widthMm: 150, heightMm: 90 } }),
+  twoSided: made({ id: 'two', name: 'a two-sided press', lower: { minC: 60, maxC: 220, offsetK: 0, spreadK: 2 } }),
+  iron: made({
+    id: 'iron',
+    name: 'an iron',
+    kind: 'iron',
+    gauge: { kind: 'none' },
+    platen: { widthMm: 120, heightMm: 200 },
+    swapPlatens: [],
+  }),
+  handPress: made({
+    id: 'hand',
+    name: 'a hand press',
+    kind: 'hand press',
+    gauge: { kind: 'none' },
+    platen: { widthMm: 230, heightMm: 230 },
+    swapPlatens: [],
+  }),
+  auto: made({ id: 'auto', opensItself: true }),
+  old: made({ id: 'old', name: 'the old press', retiredOn: '2026-01-05' }),
+} as const satisfies Record<string, Press>;
+
+export interface Case {
+  says: string;
+  /** A built-in blank and what is different about this one. */
+  on: string;
+  blank?: Partial<Blank>;
+  fabric?: Partial<Fabric>;
+  /** The top layer's family and what is different about this product. */
+  with: FamilyId;
+  product?: Partial<Product>;
+  /** Lower layers, lowest first. */
+  under?: FamilyId[];
+  press?: keyof typeof PRESSES;
+  rules?: Partial<House['rules']>;
+  humidity?: number;
+  print?: Partial<Print>;
+  colour?: string;
+  choices?: Choices;
+  item?: Partial<ResolveInput['item']>;
+  aids?: readonly Aid[];
+  lamp?: LampState;
+  /** Set values, where the case is about them. */
+  set?: Partial<Omit<Card['set'], 'pressure'>>;
+  band?: Card['set']['pressure']['band'];
+  /** Every one of these stands in what lowers the lamp. */
+  because?: RegExp;
+  /** None of the findings says this. */
+  notBecause?: RegExp;
+  /** Stands in the hands' steps or their safety lines. */
+  step?: RegExp;
+  noStep?: RegExp;
+  /** Kinds of stages, in order, others between them. */
+  stages?: Card['stages'][number]['kind'][];
+  noStage?: Card['stages'][number]['kind'];
+  /** Stands in the chain of reasons. */
+  reason?: RegExp;
+  /** The stack at the press stage holds this layer. */
+  stack?: RegExp;
+}
+
+const ART: Print = {
+  key: 'p',
+  position: 'face',
+  artName: 'star',
+  artKind: 'one colour',
+  widthMm: 80,
+  heightMm: 80,
+  layers: [],
+  embossed: false,
+  looseParts: false,
+  smallType: false,
+  crossesSeam: false,
+  pressId: 'true',
+  choices: {},
+};
+
+export function inputOf(one: Case): ResolveInput {
+  const blank = BUILT_IN_BLANKS.find((b) => b.id === one.on);
+  const fabric = BUILT_IN_FABRICS.find((f) => f.id === (one.blank?.fabricId ?? blank?.fabricId));
+  if (!blank || !fabric) throw new Error(`${one.says}: no blank ${one.on}`);
+  const product = { ...PRODUCTS[one.with], ...one.product };
+  const under = (one.under ?? []).map((family, i) => ({ ...PRODUCTS[family], id: `under-${i}` }));
+  const layers = [...under.map((u, i) => ({ key: `u${i}`, productId: u.id, over: i === 0 ? [] : [`u${i - 1}`] }))];
+  return {
+    print: {
+      ...ART,
+      position: usualPosition(one.blank?.kind ?? blank.kind),
+      artKind: product.artKinds[0] ?? 'one colour',
+      ...one.print,
+      layers: [...layers, { key: 'top', productId: product.id, over: layers.map((l) => l.key), ...(one.colour && { colour: one.colour }) }],
+      choices: one.choices ?? {},
+    },
+    item: { size: blank.sizes[0] ?? '', roster: [], perClosing: 1, together: [], before: [], ...one.item },
+    blank: { ...blank, ...one.blank },
+    fabric: { ...fabric, ...one.fabric },
+    product,
+    under,
+    press: PRESSES[one.press ?? 'true'],
+    house: {
+      ...STARTING_HOUSE,
+      rules: { ...STARTING_HOUSE.rules, ...one.rules },
+      room: { ...STARTING_HOUSE.room, humidityPercent: one.humidity ?? 50 },
+    },
+    aids: one.aids ?? BUILT_IN_AIDS,
+  };
+}
+
+const near = (a: unknown, b: unknown) => (typeof a === 'number' && typeof b === 'number' ? Math.abs(a - b) < 0.6 : a === b);
+
+/** Where the card is not what the case expects; empty when all holds. */
+export function mismatches(one: Case, trade: Trade = TRADE): string[] {
+  const card = resolve(inputOf(one), trade);
+  const text = (says: Parameters<typeof phraseText>[0]) => phraseText(says, STARTING_HOUSE.units).replaceAll('\u00a0', ' ');
+  const findings = card.lamp.findings.map((finding) => text(finding.says)).join(' | ');
+  const steps = card.steps.map((step) => `${text(step.says)} ! ${step.safety ? text(step.safety) : ''}`).join(' | ');
+  const reasons = card.reasons.map((reason) => text(reason.says)).join(' | ');
+  const kinds = card.stages.map((stage) => stage.kind);
+  const stack =
+    card.stages
+      .find((stage) => stage.kind === 'press')
+      ?.stack.map((layer) => `${layer.role}: ${layer.name}`)
+      .join(' | ') ?? '';
+  const wrong: string[] = [];
+  const expect = (holds: boolean, words: string) => {
+    if (!holds) wrong.push(words);
+  };
+  if (one.lamp) expect(card.lamp.state === one.lamp, `lamp ${card.lamp.state}, not ${one.lamp}: ${findings}`);
+  if (one.because) expect(one.because.test(findings), `findings lack ${one.because}: ${findings}`);
+  if (one.notBecause) expect(!one.notBecause.test(findings), `findings say ${one.notBecause}: ${findings}`);
+  for (const [key, value] of Object.entries(one.set ?? {}))
+    expect(near(card.set[key as keyof Card['set']], value), `${key} ${String(card.set[key as keyof Card['set']])}, not ${String(value)}`);
+  if (one.band) expect(card.set.pressure.band === one.band, `pressure ${card.set.pressure.band}, not ${one.band}`);
+  if (one.step) expect(one.step.test(steps), `steps lack ${one.step}: ${steps}`);
+  if (one.noStep) expect(!one.noStep.test(steps), `steps say ${one.noStep}`);
+  if (one.reason) expect(one.reason.test(reasons), `reasons lack ${one.reason}: ${reasons}`);
+  if (one.stack) expect(one.stack.test(stack), `stack lacks ${one.stack}: ${stack}`);
+  if (one.noStage) expect(!kinds.includes(one.noStage), `there is a ${one.noStage} stage`);
+  if (one.stages) {
+    let at = -1;
+    const found = one.stages.every((kind) => {
+      at = kinds.indexOf(kind, at + 1);
+      return at >= 0;
+    });
+    expect(found, `stages ${kinds.join(', ')} lack ${one.stages.join(', ')} in order`);
+  }
+  return wrong;
+}

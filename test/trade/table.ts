@@ -1,0 +1,10 @@
+/** The whole decision table. */
+
+import type { Case } from './check';
+import { CLOTH } from './cloth';
+import { HARD } from './hard';
+import { LAYERS } from './layers';
+import { PRESS_CASES } from './presses';
+import { SETTINGS } from './settings';
+
+export const CASES: readonly Case[] = [...CLOTH, ...SETTINGS, ...HARD, ...LAYERS, ...PRESS_CASES];
