@@ -1,9 +1,11 @@
 /** Documents in and out. */
+
+export { CSV_KINDS, type CsvKind } from './columns';
 export { type LoggedPressing, pressingsCsv, readPressingsCsv } from './pressingCsv';
 export { readCard } from './readCard';
 export { readPressing } from './readPressing';
 export { type ReadRoster, readRoster } from './rosterCsv';
-export { CSV_KINDS, type CsvKind, type LineFault, readShelfCsv, shelfCsv } from './shelfCsv';
+export { type LineFault, readShelfCsv, shelfCsv } from './shelfCsv';
 export {
   inNameOrder,
   NotAShop,

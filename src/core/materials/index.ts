@@ -15,7 +15,9 @@ export {
   testPieceHeld,
   USUAL_POSITIONS,
 } from './blank';
-export { BUILT_IN_AIDS, BUILT_IN_BLANKS, BUILT_IN_FABRICS, builtInProducts, productFromFamily, usualPosition } from './builtIn';
+export { BUILT_IN_AIDS, builtInProducts, productFromFamily } from './builtIn';
+export { BUILT_IN_BLANKS, usualPosition } from './builtInBlanks';
+export { BUILT_IN_FABRICS } from './builtInFabrics';
 export {
   blendLimits,
   COATINGS,

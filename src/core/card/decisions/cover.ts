@@ -1,0 +1,142 @@
+/** What lies over and under it: cover, base and pads. The house first, then the piece, then the operator; the sheet's own word last. */
+import { isHard } from '../../materials';
+import { phrase } from '../../units';
+import { obstructionsUnder, pressOf } from '../draft';
+import { type Decision, given, HOUSE, SHEET } from './decision';
+
+/** Higher things than this do not sink into a pillow, mm. */
+export const PILLOW_SINKS_MM = 6;
+
+export const COVER_DECISIONS: readonly Decision[] = [
+  {
+    id: 'cover-by-house',
+    field: 'cover',
+    decide: ({ house }, draft) => {
+      const stage = pressOf(draft);
+      const used = house.rules.coverWhenAllowed === 'always';
+      return given(stage.cover === 'allowed', () => ({
+        set: { cover: used ? stage.coverKind : null },
+        source: HOUSE,
+        says: phrase`The sheet leaves the cover open; house rule: ${house.rules.coverWhenAllowed}.`,
+      }));
+    },
+  },
+  {
+    id: 'cover-holds-static-down',
+    field: 'cover',
+    decide: ({ product, print }, draft) =>
+      given(product.static && product.carrier === 'film' && pressOf(draft).cover === 'allowed' && print.looseParts, () => ({
+        set: { cover: pressOf(draft).coverKind },
+        source: SHEET,
+        says: phrase`Its film carrier is charged as the press opens and would lift loose parts: a cover keeps them down.`,
+      })),
+  },
+  {
+    id: 'cover-over-exposed-film',
+    field: 'cover',
+    decide: ({ under }, draft) =>
+      given(under.length > 0 && pressOf(draft).cover === 'allowed', () => ({
+        set: { cover: pressOf(draft).coverKind },
+        source: SHEET,
+        says: phrase`Film of the lower layers lies open beside the upper one: it needs a cover, or it sticks to the platen.`,
+      })),
+  },
+  {
+    id: 'cover-chosen',
+    field: 'cover',
+    decide: ({ print: { choices } }, draft) =>
+      choices.cover === undefined || pressOf(draft).cover !== 'allowed'
+        ? null
+        : {
+            set: { cover: choices.cover ? pressOf(draft).coverKind : null },
+            source: 'operator',
+            says: choices.cover ? phrase`Chosen for this print: a cover.` : phrase`Chosen for this print: no cover.`,
+          },
+  },
+  {
+    id: 'cover-by-sheet',
+    field: 'cover',
+    decide: (_, draft) => {
+      const { cover, coverKind } = pressOf(draft);
+      return given(cover !== 'allowed', () => ({
+        set: { cover: cover === 'required' ? coverKind : null },
+        source: SHEET,
+        says:
+          cover === 'required'
+            ? phrase`The sheet asks for a cover, and beats the house rule.`
+            : phrase`The sheet says no cover, and beats the house rule.`,
+      }));
+    },
+  },
+  {
+    id: 'base-firm-by-sheet',
+    field: 'base',
+    decide: ({ product }) =>
+      given(product.base === 'firm', () => ({ set: { base: 'firm pad' }, source: SHEET, says: phrase`The sheet asks for a firm base.` })),
+  },
+  {
+    id: 'base-under-an-obstruction',
+    field: 'base',
+    decide: (input) => {
+      const { product, house, press } = input;
+      // on a cap press the foam behind the panel takes the seam
+      const high = press.kind === 'cap' ? [] : obstructionsUnder(input);
+      const words = high.map((one) => one.kind).join(' and ');
+      if (high.length === 0 || house.rules.obstruction === 'hang off') return null;
+      const raise = house.rules.obstruction === 'raise' || product.base === 'firm';
+      return {
+        set: { base: raise ? 'firm pad' : 'pillow' },
+        source: HOUSE,
+        says: raise
+          ? phrase`The ${words} lies in the pressed area: the print is raised over it on a firm pad.`
+          : phrase`The ${words} lies in the pressed area: a soft pillow lets it sink.`,
+      };
+    },
+  },
+  {
+    id: 'base-pillow-across-a-seam',
+    field: 'base',
+    decide: ({ print, product }) =>
+      given(print.crossesSeam && product.bridgesSeams && product.base === 'any', () => ({
+        set: { base: 'pillow' },
+        source: SHEET,
+        says: phrase`The art runs over a seam: ${product.name} bridges it, on a pillow.`,
+      })),
+  },
+  {
+    id: 'base-chosen',
+    field: 'base',
+    decide: ({ print: { choices } }) =>
+      choices.base ? { set: { base: choices.base }, source: 'operator', says: phrase`Chosen for this print: ${choices.base}.` } : null,
+  },
+  {
+    id: 'pad-by-sheet',
+    field: 'base',
+    decide: ({ product }) =>
+      given(product.pad !== 'none', () => ({
+        set: { pad: product.pad },
+        source: SHEET,
+        says: phrase`The sheet asks for ${product.pad.replace('over', 'over it').replace('under', 'under it').replace('behind', 'behind it')}.`,
+      })),
+  },
+  {
+    id: 'pad-foam-in-a-cap',
+    field: 'base',
+    decide: ({ press, blank }, { pad }) =>
+      given(press.kind === 'cap' && blank.kind === 'cap' && pad === 'none', () => ({
+        set: { pad: 'foam behind' },
+        source: 'press',
+        says: phrase`A cap’s front panel is curved: foam behind it carries the pressure into the corners.`,
+      })),
+  },
+  {
+    id: 'pad-felt-under-hard',
+    field: 'base',
+    decide: ({ fabric, house }, { pad }) =>
+      given(isHard(fabric) && pad === 'none' && house.rules.felt === 'protect', () => ({
+        set: { pad: 'felt under' },
+        source: HOUSE,
+        says: phrase`House rule: felt under a hard blank, to spare the rubber of the base.`,
+      })),
+  },
+];

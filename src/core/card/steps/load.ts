@@ -1,0 +1,96 @@
+/** The piece made ready: cleaned, loaded, warmed. */
+import { isBrittle, isHard } from '../../materials';
+import { phrase, seconds } from '../../units';
+import { obstructionsUnder } from '../draft';
+import { needs, PINCH, STEAM, type StepRule } from './step';
+
+export const LOAD_STEPS: readonly StepRule[] = [
+  {
+    id: 'clean-the-hard-blank',
+    says: ({ input: { fabric } }) =>
+      needs(
+        isBrittle(fabric) || fabric.substrate === 'metal',
+        phrase`Clean the face with a lint-free cloth and alcohol, and let it dry: a fingerprint shows for ever.`,
+      ),
+    safety: () => phrase`Alcohol burns: clean well away from the hot press, with the window open, and wait until it is dry.`,
+  },
+  {
+    id: 'turn-the-hole-up',
+    says: ({ input: { blank } }) =>
+      needs(
+        blank.obstructions.some((one) => one.kind === 'hanging hole'),
+        phrase`Hanging hole the right way: check which end is up before the print goes down.`,
+      ),
+  },
+  {
+    id: 'clear-the-underside',
+    says: ({ input: { blank } }) => {
+      const loose = blank.obstructions
+        .filter((one) => ['strap', 'buckle', 'drawcord', 'rivet', 'button', 'zip'].includes(one.kind))
+        .map((one) => one.kind);
+      return loose.length === 0 ? null : phrase`Keep ${loose.join(', ')} out from under the print and off the base.`;
+    },
+  },
+  {
+    id: 'smooth-the-lining',
+    says: ({ input: { blank } }) => needs(blank.lined, phrase`Pull the lining clear or smooth it: a fold in it presses through.`),
+  },
+  {
+    id: 'base-and-pads',
+    says: ({ input: { blank, print, fabric }, draft }) => {
+      const high = obstructionsUnder({ blank, print })
+        .map((one) => one.kind)
+        .join(', ');
+      const base = {
+        'usual pad': phrase`Usual base pad.`,
+        'firm pad': phrase`Firm base: no pillow under the print.`,
+        pillow: phrase`Pillow under the print.`,
+      }[draft.base];
+      const pad = {
+        none: phrase``,
+        'felt under': phrase` Felt under the piece.`,
+        'soft pad over': phrase` Soft pad over it.`,
+        'foam over': phrase` Foam over it, so that the pressure is even.`,
+        'foam behind': phrase` Foam behind it, shaped to the curve.`,
+      }[draft.pad];
+      return phrase`${base}${pad}${high !== '' ? ` Mind the ${high}.` : isHard(fabric) ? '' : ' Keep collar, seams and pockets off the pressed area.'}`;
+    },
+  },
+  {
+    id: 'load-it',
+    says: ({ input: { blank, press }, draft }) =>
+      ({
+        threaded: phrase`Thread the ${blank.kind} over the base, so one layer lies under the heat.`,
+        flat: phrase`Lay the ${blank.kind} flat on the base, both layers smooth.`,
+        turned: phrase`Lay the ${blank.kind} with its opening towards you, so that the hands stay away from the heat.`,
+        'inside out': phrase`Turn the ${blank.kind} inside out and thread it on a corner of the platen.`,
+        single:
+          press.kind === 'cap'
+            ? phrase`Pull the cap tight over the form, sweatband folded out.`
+            : phrase`Lay the ${blank.kind} on the base, print side up.`,
+      })[draft.loading],
+  },
+  {
+    id: 'protect-the-first-print',
+    says: ({ input: { item }, draft }) =>
+      needs(
+        draft.protectFirst,
+        phrase`Slip sheet between the ${item.before[0]?.position ?? ''} and the base: the first print softens again.`,
+      ),
+  },
+  {
+    id: 'several-in-one-closing',
+    says: ({ input: { item } }) =>
+      needs(item.perClosing > 1, phrase`${String(item.perClosing)} in one closing: all of one thickness, spread evenly about the middle.`),
+  },
+  {
+    id: 'pre-press',
+    says: ({ input: { fabric }, draft }) =>
+      draft.prePressS === 0
+        ? null
+        : isHard(fabric)
+          ? phrase`Warm the blank ${seconds(draft.prePressS)} under the pad.`
+          : phrase`Pre-press ${seconds(draft.prePressS)} with nothing on it, to drive out damp and creases.`,
+    safety: ({ input: { fabric } }) => (isHard(fabric) ? PINCH : phrase`${PINCH} ${STEAM}`),
+  },
+];

@@ -1,0 +1,146 @@
+/** The passage itself: layers, placing, pressing, peeling, finishing, looking it over. */
+import { COVER_SHEETS } from '../../heat';
+import { isBrittle, isHard, type Peel, stageOf } from '../../materials';
+import { isHandHeld, pressOffset } from '../../press';
+import { mm, type Phrase, phrase, seconds, setTemp, tempDiff } from '../../units';
+import { SPOT_OVERLAP_MM } from '../decisions';
+import { BURNS, needs, PINCH, SMOKE, type StepRule } from './step';
+import { dropWords, mirrorWords } from './words';
+
+const PEEL_WORDS: Record<Exclude<Peel, 'none'>, Phrase> = {
+  hot: phrase`Peel at once, within ${seconds(3)} of opening, while it is hot`,
+  warm: phrase`Take it off the press and wait until it is warm but bearable to touch, about ${seconds(30)}, then peel`,
+  cold: phrase`Take it off the press, lay it flat and wait until no warmth is left, then peel`,
+};
+
+const CENTRE = {
+  crease: phrase`Fold it down the middle and press a crease to lay by.`,
+  ruler: phrase`Find the middle with a ruler or a printed guide.`,
+  eye: phrase`Centre it by eye, and look again from a step back.`,
+} as const;
+
+export const PASSAGE_STEPS: readonly StepRule[] = [
+  {
+    id: 'tack-lower-layers',
+    says: ({ input: { under, house }, draft }) =>
+      under.length === 0
+        ? null
+        : phrase`${under.map((product) => product.name).join(', then ')}: lay, ${house.rules.layers === 'full' ? 'press' : 'tack'} ${seconds(draft.tackS)}, peel ${under.map((product) => stageOf(product, 'press')?.peel ?? 'warm').join(', ')}. Let the next overlap it by ${{ q: 'length', v: 0.3, d: 2 }} to ${{ q: 'length', v: 0.6, d: 2 }}.`,
+    safety: () => BURNS,
+  },
+  {
+    id: 'place-it',
+    says: (context) => phrase`Place ${context.input.print.artName}: ${dropWords(context)}. ${mirrorWords(context.set.mirror)}`,
+  },
+  { id: 'find-the-centre', says: ({ input: { house, fabric } }) => (isHard(fabric) ? null : CENTRE[house.rules.centre]) },
+  {
+    id: 'tape-it',
+    says: ({ input: { fabric, product } }) =>
+      product.facing === 'face up'
+        ? null
+        : fabric.leather?.undyed
+          ? phrase`Undyed leather keeps marks of tape and water: short tape at two ends only, dry hands.`
+          : phrase`Heat-proof tape at two corners, clear of the print.`,
+  },
+  {
+    id: 'emboss-from-the-back',
+    says: ({ input: { print }, draft }) =>
+      needs(
+        print.embossed,
+        phrase`Tack the film over the high-build layer ${seconds(draft.tackS)}, turn the piece over, and press from the back.`,
+      ),
+    safety: () => BURNS,
+  },
+  { id: 'lay-the-cover', says: ({ set }) => (set.cover === null ? null : phrase`Lay the ${COVER_SHEETS[set.cover].name} over it.`) },
+  {
+    id: 'press-it',
+    says: ({ input: { press }, draft }) =>
+      isHandHeld(press) && draft.spots > 1
+        ? phrase`Spot by spot, ${String(draft.spots)} times ${seconds(draft.timeS)}, each timed, overlapping by ${mm(SPOT_OVERLAP_MM)}; do not slide.`
+        : phrase`${isHandHeld(press) ? 'Press down evenly' : 'Close'}, ${seconds(draft.timeS)}, ${press.opensItself ? 'it opens by itself' : 'open'}.`,
+    safety: ({ input: { fabric } }) =>
+      isBrittle(fabric)
+        ? phrase`${PINCH} ${fabric.name} may break under pressure: eyes protected, platens parallel, start at the light end of the band.`
+        : phrase`${PINCH} ${SMOKE}`,
+  },
+  {
+    id: 'open-slowly',
+    says: ({ input: { product } }) =>
+      needs(product.static && product.carrier === 'film', phrase`Open slowly: the film carrier is charged and may lift the print.`),
+  },
+  { id: 'rub-it-down', says: ({ draft }) => needs(draft.rub, phrase`While it is hot, rub it down under a cloth.`), safety: () => BURNS },
+  {
+    id: 'move-it-with-its-sheet',
+    says: ({ draft }) => needs(draft.peel === 'warm' || draft.peel === 'cold', phrase`Move it off the press with its sheet still on it.`),
+    safety: ({ input: { fabric } }) =>
+      isBrittle(fabric) ? phrase`Hot ${fabric.name}: set it on wood or cloth, never on metal, where it may crack.` : BURNS,
+  },
+  {
+    id: 'peel-it',
+    says: ({ input: { fabric }, draft }) =>
+      draft.peel === 'none'
+        ? null
+        : phrase`${PEEL_WORDS[draft.peel]}: low, steady, one way${fabric.stretchPercent > 0 ? ', along the rib' : ''}. If it lifts, lay it back and press again.`,
+    safety: () => BURNS,
+  },
+  {
+    id: 'finish-it',
+    says: ({ input: { press }, draft, values }) => {
+      if (!draft.finish) return null;
+      const at = values.finish === values.press ? phrase`` : phrase` at ${setTemp(values.finish, press.set.unit)}`;
+      return phrase`Press again${at} ${seconds(draft.finish.timeS)} under ${COVER_SHEETS[draft.finish.cover].name}.`;
+    },
+    safety: () => PINCH,
+  },
+  {
+    id: 'finish-if-proud',
+    says: ({ input: { fabric }, draft }) =>
+      needs(
+        !draft.finish && draft.peel !== 'none' && !isHard(fabric),
+        phrase`Only if an edge looks proud: press again ${seconds(5)} under plain paper.`,
+      ),
+  },
+  { id: 'cool-under-a-weight', says: ({ draft }) => needs(draft.weight, phrase`Cool it under a flat weight, or it curls.`) },
+  {
+    id: 'cool-brittle-slowly',
+    says: ({ input: { fabric }, draft }) =>
+      needs(isBrittle(fabric) && !draft.weight, phrase`Let it cool by itself on wood or cloth. No water, no cold metal.`),
+    safety: () => phrase`Glass and stone hold their heat for tens of minutes and do not look hot.`,
+  },
+  {
+    id: 'take-a-wrong-print-off',
+    says: ({ input: { fabric } }) =>
+      needs(
+        fabric.substrate === 'glass' || fabric.substrate === 'mirror',
+        phrase`A wrong print comes off glass with solvent, once it is cold.`,
+      ),
+    safety: () => phrase`Solvent vapour burns: well away from the hot press, ventilate, gloves, by the solvent’s safety data sheet.`,
+  },
+  {
+    id: 'look-it-over',
+    says: ({ input: { fabric } }) =>
+      phrase`Look it over: edges down, ${isHard(fabric) ? 'no bubbles' : 'no shine beside the art'}, straight, the right way round.`,
+  },
+  {
+    id: 'batch-by-house',
+    says: ({ input: { house }, draft }) =>
+      house.rules.batch === 'step' && draft.marry !== null
+        ? phrase`House rule: step by step. All prints, all marries, all presses, all peels.`
+        : null,
+  },
+  {
+    id: 'do-not-chase-the-readout',
+    says: ({ input: { press } }) => {
+      const { offsetK, measured } = pressOffset(press);
+      return needs(
+        offsetK !== 0 && measured,
+        phrase`The readout of this press is ${tempDiff(Math.abs(offsetK))} ${offsetK > 0 ? 'under' : 'over'} its surface. Do not chase it.`,
+      );
+    },
+  },
+  {
+    id: 'hand-over-with-care',
+    says: ({ input: { blank, product } }) =>
+      needs(blank.duty !== 'looked at' && product.care !== '', phrase`Hand it over with its care: ${product.care}`),
+  },
+];

@@ -1,0 +1,91 @@
+/** Before anything is pressed: the piece and its laws, and the press set. */
+import { BAND_KPA, pressOffset } from '../../press';
+import { contact, phrase, seconds, setTemp, temp } from '../../units';
+import { BURNS, needs, type StepRule } from './step';
+import { pressureWords } from './words';
+
+export const PRESS_STEPS: readonly StepRule[] = [
+  {
+    id: 'check-the-piece',
+    says: ({ input: { blank, item } }) =>
+      phrase`Check the piece: ${blank.name}, ${blank.colour}, ${item.size}. ${blank.printable === 'outside' ? 'Roll the lint off.' : `The print goes on ${blank.printable}.`}`,
+  },
+  {
+    id: 'check-the-parcel',
+    says: ({ input: { product } }) =>
+      needs(
+        product.mirroring === 'by the supplier',
+        phrase`Check the parcel against the order: art, size, count, colour. Try anything doubtful on scrap.`,
+      ),
+  },
+  {
+    id: 'follow-the-roster',
+    says: ({ input: { item } }) => {
+      const [first] = item.roster;
+      return first
+        ? phrase`${String(item.roster.length)} pieces, each its own: lay the sheets out in the roster’s order, ${[first.number, first.name].filter(Boolean).join(' ')} first.`
+        : null;
+    },
+  },
+  {
+    id: 'law-for-children',
+    says: ({ input: { blank } }) =>
+      needs(
+        blank.notices.includes('for children'),
+        phrase`Made for children: laws of their own apply to trims and labels. Look them up where you sell; this card does not decide it.`,
+      ),
+  },
+  {
+    id: 'law-for-neck-labels',
+    says: ({ input: { print } }) =>
+      needs(
+        print.position === 'neck label',
+        phrase`A neck label has its own legal contents (fibres, care, maker) where you sell. Look them up; this card does not decide it.`,
+      ),
+  },
+  {
+    id: 'law-for-food',
+    says: ({ input: { blank } }) =>
+      needs(
+        blank.notices.includes('food or drink'),
+        phrase`Food or drink may touch it: rules of their own apply. Keep the print off that side, and ask the transfer’s maker.`,
+      ),
+  },
+  {
+    id: 'set-the-press',
+    says: ({ input: { press }, draft, set }) => {
+      const { offsetK, measured } = pressOffset(press);
+      const reads = measured && Math.abs(offsetK) >= 0.5 ? phrase` Its surface then reads ${temp(set.tempC + offsetK)}.` : phrase``;
+      const upper = draft.split ? 'the upper platen of ' : '';
+      return phrase`Set ${upper}${press.name} to ${setTemp(set.tempC, press.set.unit)} and let it settle.${reads}`;
+    },
+    safety: () => BURNS,
+  },
+  {
+    id: 'set-the-lower-platen',
+    says: ({ input: { press }, set }) =>
+      set.lowerC === null
+        ? null
+        : phrase`Set the lower platen to ${setTemp(set.lowerC, press.set.unit)}, with no pad on it. Any mark will be inside.`,
+    safety: () => BURNS,
+  },
+  {
+    id: 'set-the-pressure',
+    says: ({ input: { press }, set }) => {
+      const kpa = BAND_KPA[set.pressure.band];
+      return phrase`Set the pressure: ${pressureWords(press.name, set.pressure)}. That is ${contact(kpa.low)} to ${contact(kpa.high)} where it touches; read it during the pre-press, with the piece on.`;
+    },
+  },
+  {
+    id: 'set-the-timers',
+    says: ({ input: { press }, draft }) => {
+      const second = draft.finish?.sheet?.timer === 2 && press.timers === 2;
+      return needs(second, phrase`Timer 1: ${seconds(draft.timeS)}. Timer 2: ${seconds(draft.finish?.timeS ?? 0)}.`);
+    },
+  },
+  {
+    id: 'put-the-platen-in',
+    says: ({ draft }) => (draft.platen.name === null ? null : phrase`Put the ${draft.platen.name} in.`),
+    safety: () => phrase`Change a platen cold, by the press maker’s instructions.`,
+  },
+];

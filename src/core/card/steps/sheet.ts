@@ -1,0 +1,68 @@
+/** The transfer made ready: warm base, trial, marry, trim, mask. */
+import { nominalOf } from '../../materials';
+import { phrase, seconds, setTemp } from '../../units';
+import { pressOf } from '../draft';
+import { BURNS, marries, needs, PINCH, type StepRule } from './step';
+
+export const SHEET_STEPS: readonly StepRule[] = [
+  {
+    id: 'warm-the-base',
+    says: (context) =>
+      phrase`Close the press empty for ${marries(context) ? 'some minutes: a hot marry-peel needs heat from below' : 'half a minute, so that a cold base does not rob the first piece'}.`,
+    safety: () => PINCH,
+  },
+  {
+    id: 'try-on-scrap',
+    says: ({ draft }) => {
+      const { min, max } = pressOf(draft).timeS;
+      return needs(
+        draft.trial,
+        phrase`Try first: weeded scrap of the same film on a strip of the same cloth, ${seconds(min)}, then ${seconds(Math.max(1, Math.round((max - min) / 5)))} more each time up to ${seconds(max)}. A fresh scrap each time, for a second press flattens it. Keep the best.`,
+      );
+    },
+  },
+  {
+    id: 'marry-the-sheets',
+    says: ({ input: { press }, draft, values }) => {
+      const { marry } = draft;
+      if (!marry) return null;
+      const at = values.marry === values.press ? phrase`` : phrase` at ${setTemp(values.marry, press.set.unit)}`;
+      return phrase`Marry: printed sheet and adhesive sheet face to face, nothing else in the press. Close${at}, ${seconds(nominalOf(marry.timeS))}, ${marry.pressure.band}.`;
+    },
+    safety: () => phrase`${PINCH} Heat-reactive glue and printed sheets: follow the maker’s safety data sheet, and ventilate.`,
+  },
+  {
+    id: 'part-the-sheets',
+    says: (context) =>
+      needs(
+        marries(context),
+        phrase`Lift the cover, wait a breath with the sheet still lying on the warm base, then part the two: ease in, let it run, ease off.`,
+      ),
+    safety: () => BURNS,
+  },
+  {
+    id: 'trim-the-rim',
+    says: ({ draft }) => needs(draft.trim === 'rim', phrase`Trim the rim of the married sheet; leave a corner long as a peel tab.`),
+  },
+  { id: 'trim-the-carrier', says: ({ draft }) => needs(draft.trim === 'carrier', phrase`Trim the spare tape round the stones.`) },
+  {
+    id: 'cut-apart',
+    says: ({ draft }) => needs(draft.trim === 'two-up', phrase`Cut the two-up sheets apart, with a corner left long as a peel tab.`),
+  },
+  {
+    id: 'take-the-backing-off',
+    says: ({ input: { product } }) =>
+      needs(
+        product.facing === 'face up' && product.carrier === 'none' && product.familyId !== 'heat-glued-patch',
+        phrase`Take its backing off.`,
+      ),
+  },
+  { id: 'lay-the-mask', says: ({ draft }) => needs(draft.mask, phrase`Lay the mask over the weeded parts and lift them in one piece.`) },
+  {
+    id: 'cut-patches-safely',
+    says: ({ input: { product } }) =>
+      needs(product.familyId === 'heat-glued-patch', phrase`Check the patches: cut clean, glue side whole.`),
+    safety: () =>
+      phrase`Cutting patches by laser: never vinyl, never leather-look of unknown kind, never chrome-tanned leather. Extraction on, eyes protected, never unattended; by the machine maker’s instructions.`,
+  },
+];

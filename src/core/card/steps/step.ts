@@ -1,0 +1,30 @@
+/** A step as data: when it is needed, what it says, and the safety line that belongs to it. */
+import { type Phrase, phrase } from '../../units';
+import type { Draft } from '../draft';
+import type { ResolveInput } from '../input';
+import type { Card } from '../schema';
+import type { SetValues } from '../stages';
+
+/** What a step is told from. */
+export interface Context {
+  input: ResolveInput;
+  draft: Draft;
+  set: Card['set'];
+  values: SetValues;
+}
+
+/** One step as data. */
+export interface StepRule {
+  id: string;
+  says: (context: Context) => Phrase | null;
+  safety?: (context: Context) => Phrase | null;
+}
+
+export const BURNS = phrase`Platen, base and fresh carriers are at cooking temperature: wear gloves or finger guards.`;
+export const PINCH = phrase`Keep both hands clear as it closes, and never leave a closed hot press alone.`;
+export const STEAM = phrase`Steam may come out as it opens: stand back from the gap.`;
+export const SMOKE = phrase`Smoke, a sharp smell or sticky melt: open, switch off, ventilate.`;
+
+/** Words for a step that is needed only sometimes. */
+export const needs = (met: boolean, says: Phrase): Phrase | null => (met ? says : null);
+export const marries = ({ draft }: Context) => draft.marry !== null;

@@ -1,0 +1,206 @@
+/** The columns of the shelf's CSVs: how each cell is written from a thing and read back into one. */
+import { type Aid, type Blank, type Composition, type Fabric, FIBRE_IDS, FIBRES, type Product, pressStage } from '../materials';
+
+// biome-ignore lint/suspicious/noExplicitAny: a document under construction, before its schema has seen it
+export type Draft = any;
+
+export interface Column<T> {
+  heading: string;
+  get: (doc: T) => string | number;
+  /** Puts a cell into the draft; a string is what is wrong with it. */
+  set: (draft: Draft, cell: string) => string | undefined;
+  /** Where the schema names this column's fault. */
+  path: string;
+}
+
+const at = (draft: Draft, path: string[]): Draft => path.reduce((inner, key) => inner[key], draft);
+const put = (draft: Draft, path: string, value: unknown) => {
+  const keys = path.split('.');
+  const last = keys.pop() ?? '';
+  const inner = at(draft, keys);
+  if (value === undefined) delete inner[last];
+  else inner[last] = value;
+};
+const read = (doc: Draft, path: string): unknown => path.split('.').reduce((inner, key) => inner?.[key], doc);
+
+const text = <T>(heading: string, path: string): Column<T> => ({
+  heading,
+  path,
+  get: (doc) => String(read(doc, path) ?? ''),
+  set: (draft, cell) => void put(draft, path, cell === '' && (path === 'retiredOn' || path === 'acrylic') ? undefined : cell),
+});
+const figure = <T>(heading: string, path: string, optional = false): Column<T> => ({
+  heading,
+  path,
+  get: (doc) => (read(doc, path) as number | undefined) ?? '',
+  set: (draft, cell) => {
+    if (cell === '' && optional) return void put(draft, path, undefined);
+    const value = Number(cell.replace(',', '.'));
+    if (cell === '' || !Number.isFinite(value)) return cell === '' ? 'A figure is missing.' : `“${cell}” is not a figure.`;
+    return void put(draft, path, value);
+  },
+});
+const yesNo = <T>(heading: string, path: string): Column<T> => ({
+  heading,
+  path,
+  get: (doc) => (read(doc, path) ? 'yes' : 'no'),
+  set: (draft, cell) =>
+    ['yes', 'no', ''].includes(cell.toLowerCase())
+      ? void put(draft, path, cell.toLowerCase() === 'yes')
+      : `“${cell}” is neither yes nor no.`,
+});
+
+/** `50 polyester, 25 cotton, 25 viscose` */
+const compositionText = (composition: Composition): string => composition.map((part) => `${part.percent} ${part.fibre}`).join(', ');
+
+/** The composition a label's line stands for, or what is wrong with it. */
+function readComposition(line: string): Composition | string {
+  const parts: Composition = [];
+  for (const piece of line
+    .split(',')
+    .map((one) => one.trim())
+    .filter(Boolean)) {
+    const [, figures = '', name = ''] = /^([\d.]+)\s*%?\s*(.+)$/.exec(piece) ?? [];
+    const asked = name.trim().toLowerCase();
+    const fibre = FIBRE_IDS.find((id) => id === asked || FIBRES[id].name === asked);
+    if (figures === '') return `“${piece}” is not a share and a fibre, as in “50 cotton”.`;
+    if (!fibre) return `“${name.trim()}” is no fibre we know. Known are ${FIBRE_IDS.join(', ')}.`;
+    parts.push({ fibre, percent: Number(figures) });
+  }
+  return parts;
+}
+
+const composition: Column<Fabric> = {
+  heading: 'composition',
+  path: 'composition',
+  get: (doc) => compositionText(doc.composition),
+  set: (draft, cell) => {
+    const found = readComposition(cell);
+    if (typeof found === 'string') return found;
+    draft.composition = found;
+    return undefined;
+  },
+};
+
+const TANNINGS = ['vegetable', 'chrome', 'unknown'] as const;
+/** `undyed, vegetable`: asked for leather only. */
+const leather: Column<Fabric> = {
+  heading: 'leather',
+  path: 'leather',
+  get: (doc) => (doc.leather ? `${doc.leather.undyed ? 'undyed' : 'dyed'}, ${doc.leather.tanning}` : ''),
+  set: (draft, cell) => {
+    if (cell === '') return void put(draft, 'leather', undefined);
+    const [dye = '', tanning = ''] = cell.split(',').map((part) => part.trim());
+    if (!['undyed', 'dyed'].includes(dye) || !TANNINGS.some((one) => one === tanning))
+      return `“${cell}” does not say how the leather is dyed and tanned, as in “undyed, vegetable”.`;
+    return void put(draft, 'leather', { undyed: dye === 'undyed', tanning });
+  },
+};
+
+/** A column of the press stage. */
+const ofPress = (column: Column<Product['stages'][number]>): Column<Product> => ({
+  heading: column.heading,
+  path: `press.${column.path}`,
+  get: (doc) => column.get(pressStage(doc)),
+  set: (draft, cell) =>
+    column.set(
+      draft.stages.find((stage: { kind: string }) => stage.kind === 'press'),
+      cell,
+    ),
+});
+
+export const CSV_KINDS = ['fabrics', 'blanks', 'products', 'aids'] as const;
+export type CsvKind = (typeof CSV_KINDS)[number];
+export interface Kinds {
+  fabrics: Fabric;
+  blanks: Blank;
+  products: Product;
+  aids: Aid;
+}
+
+export const COLUMNS: { [K in CsvKind]: readonly Column<Kinds[K]>[] } = {
+  fabrics: [
+    text('id', 'id'),
+    text('name', 'name'),
+    text('material', 'substrate'),
+    composition,
+    text('build', 'construction'),
+    text('texture', 'texture'),
+    figure('mass_gsm', 'massGsm'),
+    figure('thickness_mm', 'thicknessMm'),
+    figure('stretch_percent', 'stretchPercent'),
+    text('finish', 'coating'),
+    text('dye_risk', 'dyeRisk'),
+    yesNo('clear', 'clear'),
+    text('acrylic', 'acrylic'),
+    leather,
+    figure('conductivity_w_mk', 'thermal.k'),
+    figure('density_kg_m3', 'thermal.rho'),
+    figure('heat_capacity_j_kgk', 'thermal.c'),
+    text('retired_on', 'retiredOn'),
+  ],
+  blanks: [
+    text('id', 'id'),
+    text('name', 'name'),
+    text('kind', 'kind'),
+    text('fabric', 'fabricId'),
+    text('colour', 'colour'),
+    text('shade', 'shade'),
+    {
+      heading: 'sizes',
+      path: 'sizes',
+      get: (doc) => doc.sizes.join('; '),
+      set: (draft, cell) =>
+        void put(
+          draft,
+          'sizes',
+          cell
+            .split(';')
+            .map((size) => size.trim())
+            .filter(Boolean),
+        ),
+    },
+    figure('thickness_mm', 'thicknessMm', true),
+    figure('thickness_spread_mm', 'thicknessSpreadMm'),
+    yesNo('lined', 'lined'),
+    text('print_on', 'printable'),
+    text('looked_at', 'lookedAt'),
+    text('duty', 'duty'),
+    text('retired_on', 'retiredOn'),
+  ],
+  products: [
+    text('id', 'id'),
+    text('name', 'name'),
+    text('maker', 'maker'),
+    text('family', 'familyId'),
+    ...(
+      [
+        figure('temp_min_c', 'tempC.min'),
+        figure('temp_max_c', 'tempC.max'),
+        figure('temp_nominal_c', 'tempC.nominal', true),
+        figure('time_min_s', 'timeS.min'),
+        figure('time_max_s', 'timeS.max'),
+        figure('time_nominal_s', 'timeS.nominal', true),
+        text('pressure', 'pressure.asStated'),
+        text('pressure_band', 'pressure.band'),
+        text('peel', 'peel'),
+        text('cover', 'cover'),
+      ] satisfies Column<Product['stages'][number]>[]
+    ).map(ofPress),
+    figure('price_minor', 'pricePerSheetMinor'),
+    figure('minutes_to_make', 'minutesToMake'),
+    text('sheet', 'source.sheet'),
+    text('sheet_date', 'source.on'),
+    text('care', 'care'),
+    text('retired_on', 'retiredOn'),
+  ],
+  aids: [
+    text('id', 'id'),
+    text('name', 'name'),
+    text('serves', 'serves'),
+    figure('thickness_mm', 'thicknessMm'),
+    text('wear', 'wear'),
+    text('note', 'note'),
+    text('retired_on', 'retiredOn'),
+  ],
+};
