@@ -28,9 +28,9 @@ CREATE UNIQUE INDEX `pressings_id_unique` ON `pressings` (`id`);--> statement-br
 CREATE INDEX `pressings_by_end` ON `pressings` (`ended_at`);--> statement-breakpoint
 CREATE INDEX `pressings_by_line` ON `pressings` (`order_id`,`line_id`);--> statement-breakpoint
 CREATE INDEX `pressings_by_outcome` ON `pressings` (`outcome`,`ended_at`);--> statement-breakpoint
-CREATE INDEX `pressings_by_fabric` ON `pressings` (`fabric`,`ended_at`);--> statement-breakpoint
-CREATE INDEX `pressings_by_product` ON `pressings` (`product`,`ended_at`);--> statement-breakpoint
-CREATE INDEX `pressings_by_press` ON `pressings` (`press`,`ended_at`);--> statement-breakpoint
+CREATE INDEX `pressings_by_fabric` ON `pressings` (`fabric`,`ended_at`,`outcome`);--> statement-breakpoint
+CREATE INDEX `pressings_by_product` ON `pressings` (`product`,`ended_at`,`outcome`);--> statement-breakpoint
+CREATE INDEX `pressings_by_press` ON `pressings` (`press`,`ended_at`,`outcome`);--> statement-breakpoint
 ALTER TABLE `runs` ADD `print_key` text DEFAULT 'a' NOT NULL;--> statement-breakpoint
 CREATE TRIGGER pressings_refuse_update BEFORE UPDATE ON pressings BEGIN SELECT RAISE(ABORT, 'a pressing is written once: add an amendment instead'); END;--> statement-breakpoint
 CREATE TRIGGER pressings_refuse_delete BEFORE DELETE ON pressings BEGIN SELECT RAISE(ABORT, 'a pressing is never deleted'); END;--> statement-breakpoint

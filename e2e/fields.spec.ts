@@ -50,3 +50,23 @@ test('the house reads Celsius from the moment it is saved, and undo gives Fahren
   await page.getByRole('button', { name: /Undo/ }).click();
   await expect(page.getByRole('cell', { name: '275 °F 9 s' }).first()).toBeVisible();
 });
+
+test('a base found to heat and a platen to put in are kept', async ({ page, request }) => {
+  await page.goto('/presses');
+  await page.getByRole('button', { name: /^Old clamshell/ }).click();
+  await page.getByLabel(/The lower platen is heated/).check();
+  await page.getByLabel('Its spread, ±').fill('200');
+  await page.getByRole('button', { name: 'Save the press' }).click();
+  await expect(page.getByText(/^Too high: 108.0/)).toBeVisible();
+  await page.getByLabel('Its spread, ±').fill('4');
+  await page.getByRole('button', { name: '+ a platen to put in' }).click();
+  await page.getByLabel('A platen to put in').last().fill('sleeve platen');
+  await page.getByLabel('Width').last().fill('10cm');
+  await page.getByRole('button', { name: 'Save the press' }).click();
+  const saved = async () => {
+    const { presses } = await (await request.get('/api/v1/presses')).json();
+    return presses.find(({ press }: { press: { name: string } }) => press.name === 'Old clamshell').press;
+  };
+  await expect.poll(async () => (await saved()).lower?.spreadK ?? 0).toBeCloseTo(4 / 1.8, 3);
+  expect((await saved()).swapPlatens).toMatchObject([{ name: 'sleeve platen', widthMm: 100 }]);
+});

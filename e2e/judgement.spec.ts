@@ -1,4 +1,5 @@
 /** The card's whole judgement on the screen: a numbered vest from a roster, glass beside tile, silicone and its way out, a test piece noted. */
+import { writeFileSync } from 'node:fs';
 import { advance, cue, endClock } from './hands';
 import { expect, test } from './shop';
 
@@ -59,6 +60,24 @@ test('a two-colour numbered vest from a roster, through its two layers, to a rec
   await expect(page.locator('[data-person]')).toHaveText('9 Bao');
   await page.goto('/log?q=watch+vests');
   await expect(page.getByRole('row').filter({ hasText: '7 Ines' })).toContainText('Dunlin Solid, Dunlin Solid');
+});
+
+test('a roster is read from a file, its bad lines named; mended on the spot it serves', async ({ page }, info) => {
+  await page.goto('/orders/order-crew-tees?line=line-crew-m');
+  const pieces = Number(await page.getByLabel('Pieces', { exact: true }).inputValue());
+  const path = info.outputPath('crew.csv');
+  const people = Array.from({ length: pieces }, (_, i) => `Crew ${i + 1};${i + 1}`);
+  writeFileSync(path, ['Name;Number', ...people.slice(0, -1), 'Crew last;1'].join('\n'));
+  await page.getByRole('button', { name: '+ a number or name on every piece' }).click();
+  await page.getByLabel('Read a CSV file').setInputFiles(path);
+  await expect(page.getByText(`Line ${pieces + 1}: Number 1 stands already on line 2.`)).toBeVisible();
+  const roster = page.getByLabel('Roster: one line a piece, number and name');
+  await roster.fill((await roster.inputValue()).replace('Crew last;1', `Crew last;${pieces}`));
+  await roster.blur();
+  await expect(page.getByText(`${pieces} entries, one for each piece.`)).toBeVisible();
+  await page.getByRole('button', { name: 'Save the line' }).click();
+  await page.getByRole('link', { name: 'Open the card' }).click();
+  await expect(page.getByRole('article', { name: 'Card' })).toContainText('1 Crew 1');
 });
 
 test('a coaster looked at through its glass is not mirrored; the tile beside it is', async ({ page }) => {

@@ -128,6 +128,8 @@ export const LogQuerySchema = z.object({
   to: z.iso.date().optional(),
   /** Only pressings that ended before this instant, ms: the next page. */
   before: z.coerce.number().optional(),
+  /** Id of the last pressing of the page before: of those that ended in the same instant, only the ones after it. */
+  beforeId: z.string().max(64).optional(),
   limit: z.coerce.number().int().min(1).max(500).default(100),
 });
 export const LogReplySchema = z.object({ pressings: z.array(LoggedPressingSchema), total: z.number(), more: z.boolean() });

@@ -16,7 +16,7 @@ import * as shopRoute from '../pages/api/v1/shop.json';
 import * as schemaRoute from '../pages/api/v1/shop.schema.json';
 import { openShop } from './db';
 import { shop } from './shop';
-import { searchLog } from './stores/pressings';
+import { addPressing, searchLog } from './stores/pressings';
 import { listPresses, readShelf } from './stores/shelf';
 import { shopJson } from './stores/shopExport';
 import { planCsv, planJson, planPressingsCsv } from './stores/shopImport';
@@ -204,7 +204,7 @@ describe('the log as CSV', () => {
     const csv = async () => (await ask(csvRoute.GET, '/pressings.csv')).text();
     const first = await csv();
     const other = empty();
-    planPressingsCsv(other.db, first).apply();
+    planOf(planPressingsCsv(other.db, first)).apply();
     const { pressings } = searchLog(other.db, { limit: 1000 });
     expect(pressingsCsv(pressings).slice(1)).toBe(first);
     expect(pressings.filter((p) => p.person).length).toBe(6);
@@ -212,6 +212,35 @@ describe('the log as CSV', () => {
     expect(again).toMatchObject({ changes: [], same: 101, faults: [] });
     const changed = resultOf(await bringIn('pressings', first.replace(',good,', ',spoiled,'), true));
     expect(changed.faults[0]?.message).toMatch(/written once/);
+  });
+  it('pieces that ended in one instant keep their order, out and in again', async () => {
+    const { db } = shop();
+    const [model] = searchLog(db, { limit: 1 }).pressings;
+    if (!model) throw new Error('the demo shop has pressings');
+    const { withdrawn: _, amendments: __, ...pressing } = model;
+    for (let i = 1; i <= 5; i++)
+      addPressing(db, { ...pressing, id: `00000000-0000-4000-8000-00000000000${i}`, piece: i, note: 'one instant' }, false);
+    const first = await (await ask(csvRoute.GET, '/pressings.csv')).text();
+    const other = empty();
+    planOf(planPressingsCsv(other.db, first)).apply();
+    const { pressings } = searchLog(other.db, { q: 'one instant', limit: 10 });
+    expect(pressings.map((one) => one.piece)).toEqual([5, 4, 3, 2, 1]);
+  });
+  it('a bad cell is named by the line it stands on, even after notes of several lines and empty lines', async () => {
+    const first = await (await ask(csvRoute.GET, '/pressings.csv')).text();
+    const [heading = '', one = '', two = '', three = ''] = first.split('\r\n');
+    const note = one.replace(',good,', ',"in two\nlines",');
+    const told = resultOf(await bringIn('pressings', [heading, '', note, two, three.replace(',good,', ',splendid,')].join('\r\n'), false));
+    expect(told.faults.map(({ line, field }) => [line, field])).toEqual([
+      [4, 'outcome'],
+      [6, 'outcome'],
+    ]);
+  });
+  it('a list of something else is told by its missing columns, once', async () => {
+    const told = resultOf(await bringIn('pressings', 'id,name\r\n1,one\r\n2,two\r\n', false));
+    expect(told.faults).toEqual([
+      { line: 1, field: 'pressing, ended', message: 'The first line must name the columns; pressing and ended are missing.' },
+    ]);
   });
 });
 

@@ -88,6 +88,15 @@ export const LAYERS: readonly Case[] = [
     reason: /high-build layer is pressed in full and released first/,
   },
   {
+    says: 'embossing: the film over the base is tacked three seconds, not pressed in full',
+    on: T,
+    with: 'stretch-film',
+    under: ['high-build-film'],
+    print: { embossed: true },
+    step: /Tack the film over the high-build layer 3 s/,
+    reason: /the film is only tacked over it, 3 s/,
+  },
+  {
     says: 'embossing without a high-build layer',
     on: T,
     with: 'stretch-film',

@@ -36,6 +36,8 @@ export interface Draft {
   marry: SheetStage | null;
   /** Seconds each lower layer is tacked, or pressed in full. */
   tackS: number;
+  /** Seconds a film is tacked over a high-build layer before both are turned over and pressed from the back. */
+  embossTackS: number;
   /** Second press: with a window of its own when the sheet gives one, else at the press stage's setting. */
   finish: { timeS: number; cover: CoverKind; sheet: SheetStage | null } | null;
   rub: boolean;
@@ -91,6 +93,7 @@ export function blankDraft({ product, press }: ResolveInput): Draft {
     spots: 1,
     marry: null,
     tackS: 0,
+    embossTackS: 0,
     finish: null,
     rub: false,
     mask: false,

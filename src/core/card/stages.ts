@@ -182,7 +182,7 @@ export function stagesOf(input: ResolveInput, draft: Draft, set: SetValues): Sta
   const turned = [parts.cloth, ...[...films].reverse(), parts.film(product), ...parts.carrier(product), ...below.slice(1)];
   if (print.embossed) {
     plan.push(
-      byPress('tack', draft.tackS, set.press, phrase`Tack the film over it, ${seconds(draft.tackS)}`, [
+      byPress('tack', draft.embossTackS, set.press, phrase`Tack the film over it, ${seconds(draft.embossTackS)}`, [
         upper,
         ...over,
         ...cover,

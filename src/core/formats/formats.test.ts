@@ -132,7 +132,7 @@ describe('compositions and guarded cells in a list', () => {
     ['60 viscose (rayon, modal) ', 0],
   ])('“%s”', (text, parts) => {
     const { docs, faults } = faultsIn(row(text));
-    expect(faults.length === 0 ? docs[0]?.composition.length : 0).toBe(parts);
+    expect(faults.length === 0 ? docs[0]?.doc.composition.length : 0).toBe(parts);
   });
   it.each([
     ['60 cotton, 30 polyester', /add up to 90 %/],

@@ -5,7 +5,7 @@ export { type LoggedPressing, pressingsCsv, readPressingsCsv } from './pressingC
 export { readCard } from './readCard';
 export { readPressing } from './readPressing';
 export { type ReadRoster, readRoster } from './rosterCsv';
-export { type LineFault, readShelfCsv, shelfCsv } from './shelfCsv';
+export { inStrides, type LineFault, type Progress, readShelfCsv, shelfCsv } from './shelfCsv';
 export {
   inNameOrder,
   NotAShop,

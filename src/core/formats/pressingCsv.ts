@@ -1,7 +1,7 @@
 /** Pressings as CSV: one row each, inside units named in the heading, safe to open in a spreadsheet; and read back from it. */
 import { stringify } from 'csv-stringify/sync';
 import { type Pressing, PressingSchema } from '../log';
-import { csvRows, type LineFault, type ReadCsv, unguarded } from './shelfCsv';
+import { csvRows, inStrides, type LineFault, type Progress, type ReadCsv, unguarded } from './shelfCsv';
 
 /** A pressing in the log, with whether an undo has withdrawn it. */
 export type LoggedPressing = Pressing & { withdrawn: boolean };
@@ -92,17 +92,18 @@ const FIELD_HEADINGS: Partial<Record<string, string>> = {
 };
 
 /**
- * Reads pressings back from their CSV. What a CSV does not hold (each closing) stays empty.
+ * Reads pressings back from their CSV, telling how far it is. What a CSV does not hold (each closing) stays empty.
  *
+ * @yields lines read so far, of how many
  * @returns the records, those that were withdrawn by id, and every bad line with its column
  */
-export function readPressingsCsv(csv: string): ReadCsv<Pressing> & { withdrawn: string[] } {
-  const rows = csvRows(csv);
+export function* readPressingsCsv(csv: string): Generator<Progress, ReadCsv<Pressing> & { withdrawn: Pressing[] }> {
+  const rows = csvRows(csv, ['pressing', 'ended']);
   if (!Array.isArray(rows)) return { docs: [], faults: [rows], withdrawn: [] };
-  const docs: Pressing[] = [];
+  const docs: ReadCsv<Pressing>['docs'] = [];
   const faults: LineFault[] = [];
-  const withdrawn: string[] = [];
-  rows.forEach((row, i) => {
+  const withdrawn: Pressing[] = [];
+  yield* inStrides(rows, ({ line, row }) => {
     const cell = (heading: string) => unguarded((row[heading] ?? '').trim());
     const person = cell('number') || cell('name') ? { number: cell('number'), name: cell('name') } : null;
     const draft: Record<string, unknown> = { closings: [], person };
@@ -111,12 +112,12 @@ export function readPressingsCsv(csv: string): ReadCsv<Pressing> & { withdrawn: 
     if (!parsed.success) {
       for (const issue of parsed.error.issues) {
         const field = String(issue.path[0] ?? 'line');
-        faults.push({ line: i + 2, field: FIELD_HEADINGS[field] ?? field, message: issue.message });
+        faults.push({ line, field: FIELD_HEADINGS[field] ?? field, message: issue.message });
       }
       return;
     }
-    docs.push(parsed.data);
-    if (cell('standing') === 'withdrawn') withdrawn.push(parsed.data.id);
+    docs.push({ line, doc: parsed.data });
+    if (cell('standing') === 'withdrawn') withdrawn.push(parsed.data);
   });
   return { docs, faults, withdrawn };
 }

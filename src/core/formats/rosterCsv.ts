@@ -13,8 +13,7 @@ const isHeading = (cell: string, of: keyof typeof HEADINGS): boolean => (HEADING
 const isNumber = (cell: string): boolean => /^\d{1,6}$/.test(cell);
 
 /** Which column holds what: by the heading line, else by the first row. */
-function columnsOf(rows: readonly string[][]): { number: number; name: number; headed: boolean } {
-  const first = rows[0] ?? [];
+function columnsOf(first: readonly string[]): { number: number; name: number; headed: boolean } {
   const number = first.findIndex((cell) => isHeading(cell, 'number'));
   const name = first.findIndex((cell) => isHeading(cell, 'name'));
   if (number >= 0 || name >= 0) return { number, name, headed: true };
@@ -30,26 +29,27 @@ function columnsOf(rows: readonly string[][]): { number: number; name: number; h
  * with any fault the roster is not to be used.
  */
 export function readRoster(text: string, pieces: number): ReadRoster {
-  let rows: string[][];
+  let rows: { line: number; cells: string[] }[];
   try {
-    rows = parse(text, {
+    const read = parse(text, {
       bom: true,
       delimiter: [',', ';', '\t'],
       trim: true,
       skip_empty_lines: true,
       relax_column_count: true,
-    }) as string[][];
+      info: true,
+    }) as unknown as { info: { lines: number }; record: string[] }[];
+    rows = read.map(({ info, record }) => ({ line: info.lines, cells: record }));
   } catch (error) {
     return {
       roster: [],
       faults: [{ line: 0, message: `This cannot be read as a list: ${error instanceof Error ? error.message : 'broken quotes'}` }],
     };
   }
-  const columns = columnsOf(rows);
+  const columns = columnsOf(rows[0]?.cells ?? []);
   const faults: ReadRoster['faults'] = [];
   const seen = new Map<string, number>();
-  const roster = rows.slice(columns.headed ? 1 : 0).flatMap((cells, i): RosterEntry[] => {
-    const line = i + (columns.headed ? 2 : 1);
+  const roster = rows.slice(columns.headed ? 1 : 0).flatMap(({ line, cells }): RosterEntry[] => {
     const parsed = RosterEntrySchema.safeParse({ number: cells[columns.number] ?? '', name: cells[columns.name] ?? '' });
     if (!parsed.success) {
       faults.push({ line, message: parsed.error.issues[0]?.message ?? 'not readable' });

@@ -91,15 +91,47 @@ function readRow<K extends CsvKind>(kind: K, row: Row, line: number, known: unkn
 /** How many lines are read between two words of progress. */
 const STRIDE = 250;
 
+/** What was read, each with the line it stands on. */
 export interface ReadCsv<T> {
-  docs: T[];
+  docs: { line: number; doc: T }[];
   faults: LineFault[];
 }
 
-/** Rows of a CSV by their headings. @returns the rows, or why the file cannot be read at all */
-export function csvRows(csv: string): Row[] | LineFault {
+/** Lines read so far, of how many. */
+export interface Progress {
+  done: number;
+  of: number;
+}
+
+/** A word of progress now and then while rows are gone through. */
+export function* inStrides<T>(rows: readonly T[], each: (row: T) => void): Generator<Progress, void> {
+  for (const [i, row] of rows.entries()) {
+    each(row);
+    if ((i + 1) % STRIDE === 0) yield { done: i + 1, of: rows.length };
+  }
+}
+
+/**
+ * Rows of a CSV by their headings, each with the line it ends on.
+ *
+ * @param needed headings without which the file is not what it is taken for
+ * @returns the rows, or why the file cannot be read at all
+ */
+export function csvRows(csv: string, needed: readonly string[]): { line: number; row: Row }[] | LineFault {
   try {
-    return parse(csv, { bom: true, columns: true, skip_empty_lines: true, relax_column_count: true }) as Row[];
+    const read = parse(csv, { bom: true, columns: true, skip_empty_lines: true, relax_column_count: true, info: true }) as unknown as {
+      info: { lines: number };
+      record: Row;
+    }[];
+    const headings = Object.keys(read[0]?.record ?? {});
+    const missing = needed.filter((heading) => !headings.includes(heading));
+    if (missing.length > 0)
+      return {
+        line: 1,
+        field: missing.join(', '),
+        message: `The first line must name the columns; ${missing.join(' and ')} ${missing.length > 1 ? 'are' : 'is'} missing.`,
+      };
+    return read.map(({ info, record }) => ({ line: info.lines, row: record }));
   } catch (error) {
     const lines = (error as { lines?: number }).lines ?? 1;
     return {
@@ -122,35 +154,20 @@ export function* readShelfCsv<K extends CsvKind>(
   kind: K,
   csv: string,
   known: (id: string) => unknown,
-): Generator<{ done: number; of: number }, ReadCsv<Kinds[K]>> {
-  const rows = csvRows(csv);
+): Generator<Progress, ReadCsv<Kinds[K]>> {
+  const rows = csvRows(csv, ['id', 'name']);
   if (!Array.isArray(rows)) return { docs: [], faults: [rows] };
-  const headings = Object.keys(rows[0] ?? {});
-  const missing = ['id', 'name'].filter((heading) => !headings.includes(heading));
-  if (missing.length > 0)
-    return {
-      docs: [],
-      faults: [
-        {
-          line: 1,
-          field: missing.join(', '),
-          message: `The first line must name the columns; ${missing.join(' and ')} ${missing.length > 1 ? 'are' : 'is'} missing.`,
-        },
-      ],
-    };
-  const docs: Kinds[K][] = [];
+  const docs: ReadCsv<Kinds[K]>['docs'] = [];
   const faults: LineFault[] = [];
   const seen = new Map<string, number>();
-  for (const [i, row] of rows.entries()) {
-    const line = i + 2;
+  yield* inStrides(rows, ({ line, row }) => {
     const id = (row.id ?? '').trim();
     const before = seen.get(id);
     if (before !== undefined) faults.push({ line, field: 'id', message: `${id} stands already on line ${before}.` });
     seen.set(id, line);
     const result = readRow(kind, row, line, known(id));
-    if ('doc' in result) docs.push(result.doc);
+    if ('doc' in result) docs.push({ line, doc: result.doc });
     else faults.push(...result.faults);
-    if ((i + 1) % STRIDE === 0) yield { done: i + 1, of: rows.length };
-  }
+  });
   return { docs, faults };
 }

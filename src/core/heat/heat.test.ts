@@ -1,6 +1,16 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { COVER_SHEETS, contactResistance, effusivity, faceTemperature, heatedShare, layerResistance, platenForFace } from './index';
+import {
+  COVER_SHEETS,
+  contactResistance,
+  effusivity,
+  faceTemperature,
+  heatedShare,
+  layerResistance,
+  platenForFace,
+  settledTemperature,
+  upperFor,
+} from './index';
 
 const JERSEY = effusivity({ k: 0.07, rho: 450, c: 1340 });
 const bare = { resistance: contactResistance(20), effusivity: JERSEY, startC: 22 };
@@ -62,5 +72,54 @@ describe('quick estimate of the face temperature', () => {
       ),
     );
     expect(heatedShare(bare, 0)).toBe(0);
+  });
+});
+
+describe('cloth settled between two platens', () => {
+  const resistance = fc.double({ min: 1e-5, max: 1e-1, noNaN: true });
+  const platen = fc.integer({ min: 20, max: 230 });
+  const depths = fc.record({ above: resistance, below: resistance });
+
+  /** An independent answer: a chain of nodes between the platens, swept until each has what its two neighbours give it. */
+  function byRelaxation(resistances: number[], upperC: number, lowerC: number): number[] {
+    const t = [upperC, ...resistances.slice(1).map(() => lowerC), lowerC];
+    for (let sweep = 0; sweep < 4000; sweep++)
+      for (let i = 1; i < t.length - 1; i++) {
+        const [up, down] = [1 / (resistances[i - 1] as number), 1 / (resistances[i] as number)];
+        t[i] = ((t[i - 1] as number) * up + (t[i + 1] as number) * down) / (up + down);
+      }
+    return t;
+  }
+
+  it('agrees at every depth of a stack with a chain of nodes swept until it rests', () => {
+    const stack = [1e-4, 5e-4, 1.2e-4, 9e-3, 1e-4];
+    const swept = byRelaxation(stack, 128, 166);
+    stack.slice(1).forEach((_, i) => {
+      const sum = (part: number[]) => part.reduce((a, b) => a + b, 0);
+      const depth = { above: sum(stack.slice(0, i + 1)), below: sum(stack.slice(i + 1)) };
+      expect(settledTemperature(depth, 128, 166)).toBeCloseTo(swept[i + 1] as number, 6);
+    });
+  });
+  it('as much heat leaves the depth as reaches it', () => {
+    fc.assert(
+      fc.property(depths, platen, platen, (depth, upperC, lowerC) => {
+        const at = settledTemperature(depth, upperC, lowerC);
+        const [into, out] = [(upperC - at) / depth.above, (at - lowerC) / depth.below];
+        expect(Math.abs(into - out)).toBeLessThanOrEqual(
+          1e-9 * Math.max(1, Math.abs(upperC - lowerC) / Math.min(depth.above, depth.below)),
+        );
+      }),
+    );
+  });
+  it('lies between the platens, and the upper platen for a wish gives that wish', () => {
+    fc.assert(
+      fc.property(depths, platen, platen, (depth, upperC, lowerC) => {
+        const at = settledTemperature(depth, upperC, lowerC);
+        expect(at).toBeGreaterThanOrEqual(Math.min(upperC, lowerC) - 1e-9);
+        expect(at).toBeLessThanOrEqual(Math.max(upperC, lowerC) + 1e-9);
+        fc.pre(depth.below / depth.above > 1e-3);
+        expect(upperFor(depth, at, lowerC)).toBeCloseTo(upperC, 6);
+      }),
+    );
   });
 });

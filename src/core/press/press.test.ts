@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { deliveredBand, type Press, PressSchema, pressureSetting } from './index';
+import { deliveredBand, isHandHeld, type Press, PressSchema, pressureSetting, usualPress } from './index';
 
 const swing: Press = {
   id: 'swing',
@@ -69,6 +69,33 @@ describe('press facts that cannot be', () => {
         },
       })?.[0],
     ).toMatch(/^gauge.pairs: Reading 3 and reading 5 contradict/);
+    expect(faults({ lower: { minC: 200, maxC: 60, offsetK: 0, spreadK: 2 } })?.[0]).toMatch(/^lower.minC: The lowest setting/);
+    expect(faults({ swapPlatens: [{ id: 'leg', name: 'leg platen', widthMm: 9, heightMm: 400 }] })?.[0]).toMatch(
+      /^swapPlatens.0.widthMm: A platen under 30/,
+    );
     expect(faults({})).toBeUndefined();
+  });
+});
+
+describe('the press a piece would usually go on', () => {
+  const named = (id: string, change: Partial<Press> = {}): Press => ({ ...swing, id, ...change });
+  const cap = named('cap', { kind: 'cap', platen: { widthMm: 150, heightMm: 90 } });
+  const iron = named('iron', { kind: 'iron', platen: { widthMm: 200, heightMm: 110 } });
+  const unmeasured = named('unmeasured', { calibration: null, platen: { widthMm: 900, heightMm: 900 } });
+  const small = named('small', { platen: { widthMm: 230, heightMm: 300 } });
+  const choose = (presses: Press[], isCap = false) => usualPress(presses, isCap)?.id;
+
+  it('is one of its own shape, measured before unmeasured, the larger platen first', () => {
+    expect(choose([cap, iron, unmeasured, small, named('large')])).toBe('large');
+    expect(choose([cap, iron, unmeasured, small])).toBe('small');
+    expect(choose([cap, iron, unmeasured])).toBe('unmeasured');
+    expect(choose([named('large'), cap], true)).toBe('cap');
+  });
+  it('is held in the hand only when nothing else is there, and retired only at the very last', () => {
+    expect(choose([cap, iron])).toBe('iron');
+    expect(choose([named('old', { retiredOn: '2026-05-01' }), cap])).toBe('cap');
+    expect(choose([named('old', { retiredOn: '2026-05-01' })])).toBe('old');
+    expect(choose([])).toBeUndefined();
+    expect([swing, iron, named('hand', { kind: 'hand press' })].map(isHandHeld)).toEqual([false, true, true]);
   });
 });

@@ -84,6 +84,53 @@ describe('undo', () => {
   });
 });
 
+describe('two sheets and two layers', () => {
+  const married: RunPlan = {
+    pieces: 1,
+    stages: [
+      { kind: 'marry', by: 'press', timeS: 60 },
+      { kind: 'peel', by: 'hands', timeS: 8 },
+      { kind: 'load', by: 'hands', timeS: 15 },
+      { kind: 'pre-press', by: 'press', timeS: 5 },
+      { kind: 'place', by: 'hands', timeS: 25 },
+      { kind: 'tack', by: 'press', timeS: 3 },
+      { kind: 'peel', by: 'hands', timeS: 4 },
+      { kind: 'press', by: 'press', timeS: 20 },
+      { kind: 'peel', by: 'hands', timeS: 4 },
+      { kind: 'finish', by: 'press', timeS: 10 },
+      { kind: 'inspect', by: 'hands', timeS: 6 },
+    ],
+  };
+  const through = (kinds: Kind[]) => {
+    const events: RunEvent[] = [];
+    kinds.forEach((kind, i) => {
+      const event = make(kind, 1000 * (i + 1));
+      expect(apply(married, 0, events, event).state, `${i}: ${kind}`).toBe('ok');
+      events.push(event);
+    });
+    return replay(married, 0, events);
+  };
+  const toTackPeel: Kind[] = ['closed', 'opened', 'peeled', 'next', 'closed', 'opened', 'next', 'closed', 'opened'];
+  const toInspect: Kind[] = [...toTackPeel, 'peeled', 'closed', 'opened', 'peeled', 'closed', 'opened'];
+  it('sheets that do not part go back to the marry; a layer that lifts goes back to its tack', () => {
+    expect(married.stages[through(['closed', 'opened', 'laid back']).stage]?.kind).toBe('marry');
+    expect(married.stages[through([...toTackPeel, 'laid back']).stage]?.kind).toBe('tack');
+  });
+  it('what lifts when it is looked at goes back under the full press, not under the second press or the pre-press', () => {
+    expect(married.stages[through([...toInspect, 'laid back']).stage]?.kind).toBe('press');
+  });
+  it('every closing is recorded by its stage and its planned time', () => {
+    const { results } = through([...toInspect, 'kept']);
+    expect(results[0]?.closings.map(({ stage, plannedS }) => [stage, plannedS])).toEqual([
+      ['marry', 60],
+      ['pre-press', 5],
+      ['tack', 3],
+      ['press', 20],
+      ['finish', 10],
+    ]);
+  });
+});
+
 describe('the cue', () => {
   it('asks for nothing while the clock runs, then for opening', () => {
     const { run } = play(['next', 'closed']);

@@ -92,9 +92,10 @@ export const pressings = sqliteTable(
     index('pressings_by_end').on(t.endedAt),
     index('pressings_by_line').on(t.orderId, t.lineId),
     index('pressings_by_outcome').on(t.outcome, t.endedAt),
-    index('pressings_by_fabric').on(t.fabric, t.endedAt),
-    index('pressings_by_product').on(t.product, t.endedAt),
-    index('pressings_by_press').on(t.press, t.endedAt),
+    // the outcome beside the day, so that spoiled ones are counted without reading a record
+    index('pressings_by_fabric').on(t.fabric, t.endedAt, t.outcome),
+    index('pressings_by_product').on(t.product, t.endedAt, t.outcome),
+    index('pressings_by_press').on(t.press, t.endedAt, t.outcome),
   ],
 );
 

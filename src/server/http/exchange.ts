@@ -1,7 +1,7 @@
 /** Lists in and out over the wire: the import tells how far it is as it reads; exports are streamed piece by piece. */
 import { z } from 'zod';
 import { LogQuerySchema } from '../../contract/schemas';
-import { CSV_KINDS, type CsvKind, NotAShop, shelfCsv } from '../../core/formats';
+import { CSV_KINDS, type CsvKind, NotAShop, type Progress, shelfCsv } from '../../core/formats';
 import type { Shop } from '../db';
 import { shop } from '../shop';
 import type { Plan } from '../stores/planner';
@@ -32,14 +32,13 @@ async function* planned(
   kind: z.output<typeof ImportQuery>['kind'],
   json: boolean,
   text: string,
-): AsyncGenerator<{ done: number; of: number }, Plan> {
+): AsyncGenerator<Progress, Plan> {
   if (json) return planJson(db, text);
-  if (kind === 'pressings') return planPressingsCsv(db, text);
   if (kind === 'shop')
     throw new Refusal(415, 'Not a shop', 'A whole shop comes in as JSON. For a CSV say what its rows are.', [
       { field: 'kind', message: 'a CSV is of one kind' },
     ]);
-  const reading = planCsv(db, kind as CsvKind, text);
+  const reading = kind === 'pressings' ? planPressingsCsv(db, text) : planCsv(db, kind as CsvKind, text);
   for (;;) {
     const step = reading.next();
     if (step.done) return step.value;

@@ -16,7 +16,9 @@ export interface LogQuery {
   /** Days as ISO dates in the shop's own time, both within. */
   from?: string | undefined;
   to?: string | undefined;
+  /** Instant and id of the last pressing of the page before. */
   before?: number | undefined;
+  beforeId?: string | undefined;
   limit: number;
 }
 
@@ -79,7 +81,7 @@ const dayStart = (iso: string, days = 0): number => {
 };
 
 /** Everything asked for but the words. */
-function filters({ orderId, outcome, fabric, product, press, from, to, before }: Omit<LogQuery, 'limit'>): SQL[] {
+function filters({ orderId, outcome, fabric, product, press, from, to, before, beforeId }: Omit<LogQuery, 'limit'>): SQL[] {
   const parts = [
     orderId && eq(pressings.orderId, orderId),
     outcome && eq(pressings.outcome, outcome),
@@ -88,7 +90,9 @@ function filters({ orderId, outcome, fabric, product, press, from, to, before }:
     press && eq(pressings.press, press),
     from && gte(pressings.endedAt, dayStart(from)),
     to && lt(pressings.endedAt, dayStart(to, 1)),
-    before && lt(pressings.endedAt, before),
+    // pieces of one closing may have ended in the same instant: they are told apart by the order they were written in
+    before &&
+      sql`(${pressings.endedAt}, ${pressings.seq}) < (${before}, coalesce((SELECT seq FROM pressings WHERE id = ${beforeId ?? ''}), 0))`,
   ];
   return parts.filter((part): part is SQL => typeof part === 'object');
 }
@@ -99,20 +103,37 @@ const MOST_COUNTED = 10_000;
 /** Words as the full-text index takes them: each must begin a word of the record. */
 const matchOf = (asked: readonly string[]): string => asked.map((word) => `"${word}"*`).join(' ');
 
+/** Records looked at to tell common words from rare ones, and the share of them that makes a word common. */
+const SAMPLED = 400;
+const COMMON_SHARE = 0.05;
+
+/** Tells, from records spread evenly over the whole log, which words many of them have. Only speed hangs on it. */
+function commonAmong(db: Db, asked: readonly string[]): string[] {
+  // written out, not bound: a bound figure would be a real number, and the division no longer a whole one
+  const sample = db.all<{ words: string }>(
+    sql.raw(`WITH RECURSIVE k(i) AS (SELECT 1 UNION ALL SELECT i + 1 FROM k WHERE i < ${SAMPLED})
+      SELECT words FROM k JOIN pressings ON seq = 1 + (i * (SELECT max(seq) FROM pressings)) / ${SAMPLED + 1}`),
+  );
+  return asked.filter((word) => sample.filter((one) => one.words.includes(` ${word}`)).length > COMMON_SHARE * sample.length);
+}
+
 /**
  * The condition for words.
  *
  * Words that few records have are found through the full-text index and sorted; words that many have are met often on
- * the way back from the newest, so there the records are walked instead.
+ * the way back from the newest, so for those the records are walked instead.
  */
 function wordsCondition(db: Db, asked: readonly string[]): SQL[] {
-  if (asked.length === 0) return [];
-  const match = matchOf(asked);
+  const common = commonAmong(db, asked);
+  const walked = (some: readonly string[]) => some.map((word) => sql`instr(${pressings.words}, ${` ${word}`}) > 0`);
+  const rare = asked.filter((word) => !common.includes(word));
+  if (rare.length === 0) return walked(common);
+  const match = matchOf(rare);
   const found = db.get<{ n: number }>(
     sql`SELECT count(*) AS n FROM (SELECT rowid FROM pressing_words WHERE pressing_words MATCH ${match} LIMIT ${MOST_COUNTED + 1})`,
   );
-  if (found.n <= MOST_COUNTED) return [sql`pressings.seq IN (SELECT rowid FROM pressing_words WHERE pressing_words MATCH ${match})`];
-  return asked.map((word) => sql`instr(${pressings.words}, ${` ${word}`}) > 0`);
+  if (found.n > MOST_COUNTED) return walked(asked);
+  return [sql`pressings.seq IN (SELECT rowid FROM pressing_words WHERE pressing_words MATCH ${match})`, ...walked(common)];
 }
 
 /** Newest first; `more` says whether older ones are left; `total` stops one past `MOST_COUNTED`. */
@@ -124,13 +145,13 @@ export function searchLog(db: Db, query: LogQuery): { pressings: Logged[]; total
     .select({ doc: pressings.doc })
     .from(pressings)
     .where(and(...asked, ...filters(query)))
-    .orderBy(desc(pressings.endedAt))
+    .orderBy(desc(pressings.endedAt), desc(pressings.seq))
     .limit(query.limit + 1)
     .all();
   const counted = db
     .select({ one: sql`1` })
     .from(pressings)
-    .where(and(...asked, ...filters({ ...query, before: undefined })))
+    .where(and(...asked, ...filters({ ...query, before: undefined, beforeId: undefined })))
     .limit(MOST_COUNTED + 1)
     .as('counted');
   const total = db.select({ n: count() }).from(counted).get()?.n ?? 0;

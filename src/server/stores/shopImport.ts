@@ -5,7 +5,9 @@ import { eq } from 'drizzle-orm';
 import {
   type CsvKind,
   inNameOrder,
+  inStrides,
   type LineFault,
+  type Progress,
   readPressingsCsv,
   readShelfCsv,
   readShopDocument,
@@ -142,7 +144,7 @@ function planHouse(db: Db, planner: Planner, rules: NonNullable<ShopDocument['ho
 }
 
 /** Reads a CSV of the shelf, telling how far it is. */
-export function* planCsv(db: Db, kind: CsvKind, text: string): Generator<{ done: number; of: number }, Plan> {
+export function* planCsv(db: Db, kind: CsvKind, text: string): Generator<Progress, Plan> {
   const table = DOCS[kind];
   const known = new Map(
     db
@@ -156,19 +158,19 @@ export function* planCsv(db: Db, kind: CsvKind, text: string): Generator<{ done:
   planner.faults.push(...faults);
   if (kind === 'blanks') {
     const have = idsWith(db, 'fabrics', []);
-    docs.forEach((doc, i) => {
+    docs.forEach(({ line, doc }) => {
       const { fabricId, name } = doc as { fabricId: string; name: string };
       if (!have.has(fabricId))
-        planner.faults.push({ line: i + 2, field: 'fabric', message: `${name} is of a fabric, ${fabricId}, that is not on the shelf.` });
+        planner.faults.push({ line, field: 'fabric', message: `${name} is of a fabric, ${fabricId}, that is not on the shelf.` });
     });
   }
-  for (const [i, doc] of docs.entries()) planner.document(kind, doc, i + 2);
+  yield* inStrides(docs, ({ line, doc }) => planner.document(kind, doc, line));
   return planner.plan();
 }
 
-/** Reads a CSV of pressings into the log. */
-export function planPressingsCsv(db: Db, text: string): Plan {
-  const { docs, faults, withdrawn } = readPressingsCsv(text);
+/** Reads a CSV of pressings into the log, telling how far it is. */
+export function* planPressingsCsv(db: Db, text: string): Generator<Progress, Plan> {
+  const { docs, faults, withdrawn } = yield* readPressingsCsv(text);
   const planner = new Planner(db);
   planner.faults.push(...faults);
   const runsHere = new Set(
@@ -178,22 +180,20 @@ export function planPressingsCsv(db: Db, text: string): Plan {
       .all()
       .map((row) => row.id),
   );
-  for (const [i, doc] of docs.entries()) planner.pressing(doc, i + 2, runsHere);
-  for (const id of withdrawn) {
-    const doc = docs.find((one) => one.id === id);
-    if (doc)
-      planner.writes.push(() =>
-        addAmendment(db, {
-          id,
-          pressingId: id,
-          field: 'standing',
-          from: 'counts',
-          to: 'withdrawn',
-          by: doc.operator,
-          why: 'withdrawn in the list it came from',
-          at: doc.endedAt,
-        }),
-      );
-  }
+  // a list begins with the newest; they are written as they came about
+  yield* inStrides(docs.reverse(), ({ line, doc }) => planner.pressing(doc, line, runsHere));
+  for (const { id, operator, endedAt } of withdrawn)
+    planner.writes.push(() =>
+      addAmendment(db, {
+        id,
+        pressingId: id,
+        field: 'standing',
+        from: 'counts',
+        to: 'withdrawn',
+        by: operator,
+        why: 'withdrawn in the list it came from',
+        at: endedAt,
+      }),
+    );
   return planner.plan();
 }

@@ -9,7 +9,7 @@ import { loadDemoShop } from './demoShop';
 import { readHouse } from './house';
 import { beginShop } from './newShop';
 import { findOrder, putOrder, removeOrder } from './orders';
-import { logNames, searchLog } from './pressings';
+import { addPressing, logNames, searchLog } from './pressings';
 import { readRail } from './rail';
 import { openRun, startRun, takeEvent } from './runs';
 import { listPresses, putPress, readShelf } from './shelf';
@@ -112,6 +112,24 @@ describe('the log', () => {
     }
     expect(new Set(ids).size).toBe(101);
     expect(ids).toEqual(searchLog(shop.db, { limit: 200 }).pressings.map((p) => p.id));
+  });
+  it('pieces of one closing, ended in the same instant, are each on one page only', () => {
+    const { db } = fresh((opened) => loadDemoShop(opened.db, join(process.cwd(), 'demo'), TODAY));
+    const [model] = searchLog(db, { limit: 1 }).pressings;
+    if (!model) throw new Error('the demo shop has pressings');
+    const { withdrawn: _, amendments: __, ...pressing } = model;
+    for (let i = 0; i < 9; i++) addPressing(db, { ...pressing, id: `00000000-0000-4000-8000-00000000000${i}`, note: 'one instant' }, false);
+    const seen: string[] = [];
+    let from: { before?: number; beforeId?: string } = {};
+    for (let page = 0; page < 5; page++) {
+      const { pressings, more } = searchLog(db, { q: 'one instant', limit: 2, ...from });
+      seen.push(...pressings.map((p) => p.id));
+      const last = pressings.at(-1);
+      if (!more || !last) break;
+      from = { before: last.endedAt, beforeId: last.id };
+    }
+    expect(seen).toHaveLength(9);
+    expect(new Set(seen).size).toBe(9);
   });
   it('is narrowed by fabric, transfer, press, outcome and days', () => {
     const total = (query: Parameters<typeof searchLog>[1]) => searchLog(shop.db, query).total;

@@ -62,9 +62,12 @@ function LogSearch({ initialQuery }: { initialQuery: string }) {
   const names = useRoute('logNames', {});
   const { data, error, fetchNextPage, hasNextPage, isFetchingNextPage } = useInfiniteQuery({
     queryKey: ['pressings', query],
-    queryFn: ({ pageParam }) => call('pressings', { query: { ...query, limit: PAGE, ...(pageParam > 0 && { before: pageParam }) } }),
-    initialPageParam: 0,
-    getNextPageParam: (last) => (last.more ? last.pressings.at(-1)?.endedAt : undefined),
+    queryFn: ({ pageParam }) => call('pressings', { query: { ...query, limit: PAGE, ...pageParam } }),
+    initialPageParam: {},
+    getNextPageParam: ({ more, pressings }) => {
+      const last = pressings.at(-1);
+      return more && last ? { before: last.endedAt, beforeId: last.id } : undefined;
+    },
   });
   const total = data?.pages[0]?.total ?? 0;
   const rows = data?.pages.flatMap((page) => page.pressings) ?? [];

@@ -71,7 +71,20 @@ export const PASSAGE_DECISIONS: readonly Decision[] = [
       return given(print.embossed && base !== undefined && press !== undefined && base.embossBase, () => ({
         set: { tackS: press ? nominalOf(press.timeS) : TACK_S },
         source: SHEET,
-        says: phrase`Embossing: the high-build layer is pressed in full and released first, the film tacked over it, then all is pressed from the back.`,
+        says: phrase`Embossing: the high-build layer is pressed in full and released first.`,
+      }));
+    },
+  },
+  {
+    id: 'layers-emboss-film-tacked',
+    field: 'layers',
+    decide: ({ print, product }) => {
+      const tack = stageOf(product, 'tack');
+      const embossTackS = tack ? nominalOf(tack.timeS) : TACK_S;
+      return given(print.embossed, () => ({
+        set: { embossTackS },
+        source: SHEET,
+        says: phrase`Embossing: the film is only tacked over it, ${seconds(embossTackS)}, then all is pressed from the back.`,
       }));
     },
   },

@@ -47,7 +47,7 @@ export const PASSAGE_STEPS: readonly StepRule[] = [
     says: ({ input: { print }, draft }) =>
       needs(
         print.embossed,
-        phrase`Tack the film over the high-build layer ${seconds(draft.tackS)}, turn the piece over, and press from the back.`,
+        phrase`Tack the film over the high-build layer ${seconds(draft.embossTackS)}, turn the piece over, and press from the back.`,
       ),
     safety: () => BURNS,
   },

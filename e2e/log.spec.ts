@@ -1,0 +1,62 @@
+/** The log at length: narrowed by what a pressing was, ten thousand of them scrolled to the last, brought in from a list. */
+import { writeFileSync } from 'node:fs';
+import { expect, test } from './shop';
+
+test('narrowed by outcome, transfer, press, fabric and days; what is narrowed is what is taken out', async ({ page, request }) => {
+  await page.goto('/log');
+  const told = page.getByRole('status').filter({ hasText: /pressing/ });
+  await expect(told).toHaveText('101 pressings');
+  await page.getByLabel('Came out').selectOption('spoiled');
+  await page.getByLabel('Transfer', { exact: true }).selectOption('Curlew Two-Sheet');
+  await expect(told).toHaveText('2 pressings');
+  const rows = page.getByRole('row').filter({ hasText: 'Curlew Two-Sheet' });
+  await expect(rows).toHaveCount(2);
+  const href = await page.getByRole('link', { name: 'Take out as CSV' }).getAttribute('href');
+  const csv = await (await request.get(href ?? '')).text();
+  expect(csv.trim().split('\r\n')).toHaveLength(3);
+
+  await page.getByLabel('Came out').selectOption('good or spoiled');
+  await page.getByLabel('Transfer', { exact: true }).selectOption('any transfer');
+  await page.getByLabel('Press', { exact: true }).selectOption('Cap press');
+  await expect(told).not.toHaveText('101 pressings');
+  await page.getByLabel('From', { exact: true }).fill('2031-01-01');
+  await expect(page.getByText('No pressing is all of this. Try fewer words, or take a filter off.')).toBeVisible();
+  await expect(page.getByRole('link', { name: 'Take out as CSV' })).toBeHidden();
+});
+
+test('ten thousand pressings are brought in from a list and scrolled to the last, a few rows drawn at a time', async ({
+  page,
+  request,
+}, info) => {
+  test.setTimeout(240_000);
+  const [heading = '', model = ''] = (await (await request.get('/api/v1/pressings.csv')).text()).split('\r\n');
+  const cells = model.split(',');
+  const lines = Array.from({ length: 10_000 }, (_, i) => {
+    const ended = new Date(Date.UTC(2024, 0, 1) + i * 60_000).toISOString();
+    return [`10000000-0000-4000-8000-${String(i).padStart(12, '0')}`, ended, ...cells.slice(2)].join(',');
+  });
+  const path = info.outputPath('many.csv');
+  writeFileSync(path, [heading, ...lines.reverse()].join('\r\n'));
+
+  await page.goto('/log');
+  await page.getByRole('button', { name: 'Bring in' }).click();
+  await page.getByLabel('Bring in a CSV or JSON file').setInputFiles(path);
+  await expect(page.getByText('many.csv would bring: 10000 new, 0 changed')).toBeVisible({ timeout: 60_000 });
+  await page.getByRole('button', { name: 'Do it' }).click();
+  await expect(page.getByText('Done: 10000 new, 0 changed')).toBeVisible({ timeout: 60_000 });
+  await page.getByRole('button', { name: 'Bring in', exact: true }).click();
+
+  await page.getByLabel('To', { exact: true }).fill('2024-12-31');
+  await expect(page.getByRole('status').filter({ hasText: '10000 pressings' })).toBeVisible();
+  const table = page.getByRole('table');
+  const drawn = () => table.getByRole('row').count();
+  for (let turns = 0; turns < 400 && (await table.getAttribute('aria-rowcount')) !== '10001'; turns++) {
+    await page.evaluate(() => window.scrollTo(0, document.documentElement.scrollHeight));
+    await page.waitForTimeout(60);
+    expect(await drawn()).toBeLessThan(80);
+  }
+  await page.evaluate(() => window.scrollTo(0, document.documentElement.scrollHeight));
+  await expect(table.locator('[aria-rowindex="10001"]')).toBeVisible();
+  await table.locator('[aria-rowindex="10001"]').getByRole('link').click();
+  await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+});

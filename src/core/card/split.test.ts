@@ -1,0 +1,56 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { inputs } from '../../../test/shops';
+import { resolve } from './index';
+
+/** Random shops whose press has a heated base, pressed with split heat. */
+const splits = fc
+  .tuple(inputs, fc.integer({ min: 60, max: 100 }), fc.integer({ min: 140, max: 190 }))
+  .map(([input, minC, maxC]) => ({
+    ...input,
+    press: { ...input.press, kind: 'draw' as const, lower: { minC, maxC, offsetK: 3, spreadK: 2 } },
+    print: { ...input.print, choices: { heat: 'split' as const } },
+  }))
+  .filter((input) => resolve(input).set.lowerC !== null);
+
+describe('split heat over random shops', () => {
+  it('the lower platen is set on its own step and within its own range', () => {
+    fc.assert(
+      fc.property(splits, (input) => {
+        const { set } = resolve(input);
+        const { unit, step } = input.press.set;
+        const lowerC = set.lowerC ?? Number.NaN;
+        const shown = unit === 'F' ? (lowerC * 9) / 5 + 32 : lowerC;
+        expect(Math.abs(shown / step - Math.round(shown / step))).toBeLessThan(1e-6);
+        const stepK = unit === 'F' ? (step * 5) / 9 : step;
+        expect(lowerC).toBeGreaterThan((input.press.lower?.minC ?? 0) - stepK);
+        expect(lowerC).toBeLessThan((input.press.lower?.maxC ?? 0) + stepK);
+      }),
+      { numRuns: 200 },
+    );
+  });
+  it('a hotter spread below never widens the room above', () => {
+    fc.assert(
+      fc.property(splits, fc.integer({ min: 1, max: 6 }), (input, more) => {
+        const lower = input.press.lower;
+        if (!lower) return;
+        const wider = { ...input, press: { ...input.press, lower: { ...lower, spreadK: lower.spreadK + more } } };
+        expect(resolve(wider).smallestMarginK).toBeLessThanOrEqual(resolve(input).smallestMarginK + 1e-6);
+      }),
+      { numRuns: 200 },
+    );
+  });
+  it('heat for the art comes from below: with a cooler base the same glue wants a hotter upper platen', () => {
+    fc.assert(
+      fc.property(splits, (input) => {
+        const low = (maxC: number) => {
+          const lower = { minC: maxC - 0.5, maxC, offsetK: 0, spreadK: 0 };
+          const { window } = resolve({ ...input, press: { ...input.press, lower } });
+          return window.bounds.find((bound) => bound.side === 'sheet low')?.surfaceC ?? Number.NaN;
+        };
+        expect(low(100)).toBeGreaterThan(low(160));
+      }),
+      { numRuns: 200 },
+    );
+  });
+});

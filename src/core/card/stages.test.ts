@@ -1,0 +1,112 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { inputs } from '../../../test/shops';
+import { inputOf } from '../../../test/trade/check';
+import { resolve, type Stage } from './index';
+import { coolingTimeS, minutesOf } from './stages';
+
+const roles = (stage: Stage | undefined) => stage?.stack.map((layer) => layer.role) ?? [];
+
+describe('the stages of a piece, over random shops', () => {
+  it('begin where the hands can begin, end with a look, and are each worth doing', () => {
+    fc.assert(
+      fc.property(inputs, (input) => {
+        const { stages } = resolve(input);
+        expect(stages.at(-1)?.kind).toBe('inspect');
+        expect(['load', 'marry', 'trim', 'place', 'wait']).toContain(stages[0]?.kind);
+        for (const stage of stages) {
+          expect(stage.timeS).toBeGreaterThan(0);
+          expect(stage.setC === null).toBe(stage.by !== 'press');
+        }
+      }),
+      { numRuns: 500 },
+    );
+  });
+  it('the upper platen is on the stack when the press is shut, and at no other time', () => {
+    fc.assert(
+      fc.property(inputs, (input) => {
+        for (const stage of resolve(input).stages)
+          expect(roles(stage).filter((role) => role === 'upper platen')).toHaveLength(stage.by === 'press' ? 1 : 0);
+      }),
+      { numRuns: 500 },
+    );
+  });
+  it('the blank is under the press at every closing but a marry', () => {
+    fc.assert(
+      fc.property(inputs, (input) => {
+        for (const stage of resolve(input).stages)
+          if (stage.by === 'press') expect(roles(stage).includes('fabric')).toBe(stage.kind !== 'marry');
+      }),
+      { numRuns: 500 },
+    );
+  });
+  it('no carrier is left on the piece that is looked at, and every layer of film is', () => {
+    fc.assert(
+      fc.property(inputs, (input) => {
+        const last = roles(resolve(input).stages.at(-1));
+        expect(last).not.toContain('carrier');
+        expect(last.filter((role) => role === 'transfer')).toHaveLength(1 + input.under.length);
+      }),
+      { numRuns: 500 },
+    );
+  });
+  it('a sheet marked as new was not there at the stage before', () => {
+    fc.assert(
+      fc.property(inputs, (input) => {
+        const { stages } = resolve(input);
+        stages.slice(1).forEach((stage, i) => {
+          const before = stages[i]?.stack ?? [];
+          for (const layer of stage.stack.filter((one) => one.fresh))
+            expect(before.some((one) => one.role === layer.role && one.name === layer.name)).toBe(false);
+        });
+      }),
+      { numRuns: 500 },
+    );
+  });
+});
+
+describe('particular pieces', () => {
+  const stagesFor = (change: Partial<Parameters<typeof inputOf>[0]>) =>
+    resolve(inputOf({ says: 'a case', on: 'cotton-tee', with: 'cut-film', ...change })).stages;
+  it('two layers: the lower is tacked and freed before the last one is laid and pressed over it', () => {
+    const stages = stagesFor({ under: ['cut-film'] });
+    const kinds = stages.map((stage) => stage.kind);
+    expect(kinds.indexOf('tack')).toBeGreaterThan(0);
+    expect(kinds.indexOf('tack')).toBeLessThan(kinds.indexOf('press'));
+    expect(roles(stages[kinds.indexOf('press')]).filter((role) => role === 'transfer')).toHaveLength(2);
+    expect(roles(stages[kinds.indexOf('tack')]).filter((role) => role === 'transfer')).toHaveLength(1);
+  });
+  it('two sheets: married with no blank in the press, trimmed or laid only afterwards', () => {
+    const stages = stagesFor({ with: 'two-sheet-toner' });
+    const marry = stages.findIndex((stage) => stage.kind === 'marry');
+    expect(roles(stages[marry])).toEqual(expect.arrayContaining(['transfer', 'adhesive']));
+    expect(stages.findIndex((stage) => stage.kind === 'press')).toBeGreaterThan(marry);
+  });
+  it('an iron smaller than the art presses it in spots, each as long as the sheet says', () => {
+    const spots = stagesFor({ press: 'iron', print: { widthMm: 280, heightMm: 200 } }).filter((stage) => stage.kind === 'press');
+    expect(spots.length).toBeGreaterThan(1);
+    expect(new Set(spots.map((stage) => stage.timeS)).size).toBe(1);
+  });
+});
+
+describe('minutes', () => {
+  it('count hands and closings in full and a long wait only as far as it keeps the piece at the press', () => {
+    expect(
+      minutesOf([
+        { by: 'hands', timeS: 30 },
+        { by: 'press', timeS: 15 },
+      ]),
+    ).toBeCloseTo(0.75);
+    expect(minutesOf([{ by: 'clock', timeS: 20 }])).toBeCloseTo(20 / 60);
+    expect(minutesOf([{ by: 'clock', timeS: 3600 }])).toBeCloseTo(0.75);
+  });
+  it('cooling agrees with the body’s own equation stepped through time', () => {
+    const [massJm2K, fromC, roomC, dt] = [10_000, 170, 21, 0.05];
+    let [tempC, t] = [fromC, 0];
+    while (tempC > roomC + 5) {
+      tempC -= ((2 * 12 * (tempC - roomC)) / massJm2K) * dt;
+      t += dt;
+    }
+    expect(Math.abs(coolingTimeS(massJm2K, fromC, roomC) - t)).toBeLessThan(1);
+  });
+});
