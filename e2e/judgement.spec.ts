@@ -35,7 +35,7 @@ test('a two-colour numbered vest from a roster, through its two layers, to a rec
   await page.getByRole('button', { name: 'Add the line, see its card' }).click();
 
   const card = page.getByRole('article', { name: 'Card' });
-  await expect(card).toContainText('Dunlin Solid, bone, then Dunlin Solid, signal red');
+  await expect(card).toContainText('Dunlin Solid in bone, then Dunlin Solid in signal red');
   await expect(card.getByRole('img', { name: /^Stages: .*tack .*peel.*place .*press/ })).toBeVisible();
   await expect(card).toContainText(/7 Ines.*9 Bao/);
   await expect(card.locator('[data-mirror="mirrored"]')).toBeVisible();

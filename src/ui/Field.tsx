@@ -14,7 +14,7 @@ function Frame({ id, label, problem, hint, children }: FieldProps & { id: string
         {label}
       </label>
       {children}
-      <div className="min-h-6 pt-0.5 text-sm" id={`${id}-note`}>
+      <div className="min-h-6 pt-0.5 pb-1.5 text-sm" id={`${id}-note`}>
         {problem ? (
           <span role="alert" className="text-brick">
             {problem}

@@ -90,7 +90,7 @@ export function QuantityField({ label, kind, value, unit, house, onChange, decim
         />
         <span className="pointer-events-none absolute inset-y-0 right-3 flex items-center label">{UNITS[unit].symbol}</span>
       </div>
-      <div id={`${id}-note`} className="min-h-6 pt-0.5 text-sm">
+      <div id={`${id}-note`} className="min-h-6 pt-0.5 pb-1.5 text-sm">
         {message ? (
           <span role="alert" className="text-brick">
             {message}

@@ -3,7 +3,7 @@ export { changesSince, choicesToRepeat } from './again';
 export { blankAfterTest, inputAfter, lineAfter, type Stock } from './change';
 export { type SchoolExample, schoolExample } from './example';
 export { type House, type HouseRules, HouseSchema, Initials, STARTING_HOUSE } from './house';
-export type { ResolveInput } from './input';
+export { layerName, type ResolveInput } from './input';
 export { lampAt } from './lamp';
 export {
   type Choices,

@@ -2,7 +2,7 @@
 import type { Aid, Blank, Fabric, Position, Product } from '../materials';
 import type { Press } from '../press';
 import type { House } from './house';
-import type { Print, RosterEntry } from './order';
+import { type Print, pressingOrder, type RosterEntry } from './order';
 
 export interface ResolveInput {
   print: Print;
@@ -24,4 +24,14 @@ export interface ResolveInput {
   press: Press;
   house: House;
   aids: readonly Aid[];
+}
+
+/** A transfer with the colour of it that lies in a layer. */
+export const layerName = ({ productName, colour }: { productName: string; colour: string | null }): string =>
+  colour ? `${productName} in ${colour}` : productName;
+
+/** Every layer of the print in pressing order, the top one last. */
+export function layersOf({ print, product, under }: Pick<ResolveInput, 'print' | 'product' | 'under'>) {
+  const colours = (pressingOrder(print.layers) ?? print.layers).map((layer) => layer.colour ?? null);
+  return [...under, product].map((one, i) => ({ productId: one.id, productName: one.name, colour: colours[i] ?? null }));
 }

@@ -4,9 +4,8 @@ import { bandMiddle, pressureSetting } from '../press';
 import { phrase } from '../units';
 import { DECISIONS, type Decision } from './decisions';
 import { blankDraft, type Draft, pressOf } from './draft';
-import type { ResolveInput } from './input';
+import { layersOf, type ResolveInput } from './input';
 import { lampOf, marginFindings } from './lamp';
-import { pressingOrder } from './order';
 import { layerReasons, pressureReasons, temperatureReasons } from './reasons';
 import { RULES, type Rule, ruleFindings } from './rules';
 import { CARD_SCHEMA_VERSION, type Card, FIELDS, type Finding, type Lamp, type Margin, type Reason, type Window } from './schema';
@@ -125,8 +124,8 @@ export function judge(input: ResolveInput, trade: Trade = TRADE): Judgement {
   return { draft, reasons, window, set, values, margins, smallestMarginK: smallestMargin(margins), lamp };
 }
 
-const namesOf = ({ blank, fabric, product, under, press, print, item }: ResolveInput): Card['of'] => {
-  const colours = (pressingOrder(print.layers) ?? print.layers).map((layer) => layer.colour ?? null);
+const namesOf = (input: ResolveInput): Card['of'] => {
+  const { blank, fabric, product, press, print, item } = input;
   return {
     blankId: blank.id,
     blankName: blank.name,
@@ -139,7 +138,7 @@ const namesOf = ({ blank, fabric, product, under, press, print, item }: ResolveI
     productId: product.id,
     productName: product.name,
     familyName: FAMILIES[product.familyId].name,
-    layers: [...under, product].map((one, i) => ({ productId: one.id, productName: one.name, colour: colours[i] ?? null })),
+    layers: layersOf(input),
     pressId: press.id,
     pressName: press.name,
     pressKind: press.kind,

@@ -3,7 +3,7 @@ import { CARRIERS, COVER_SHEETS, PADS_OVER } from '../heat';
 import { aidFor, type CoverKind, isHard, type Peel, type Product, pressStage } from '../materials';
 import { phrase, seconds } from '../units';
 import { type Draft, massOf, thicknessOf } from './draft';
-import type { ResolveInput } from './input';
+import { layerName, layersOf, type ResolveInput } from './input';
 import type { Layer, Stage } from './schema';
 
 /** An unhurried pair of hands, s. Drawn on the stage line and counted into the minutes; never judged on. */
@@ -52,7 +52,7 @@ const freshen = (stack: Seen[], before: Seen[]): Layer[] =>
     fresh: !layer.role.endsWith('platen') && !before.some((b) => b.role === layer.role && b.name === layer.name),
   }));
 
-function layersOf(input: ResolveInput, draft: Draft) {
+function partsOf(input: ResolveInput, draft: Draft) {
   const { fabric, blank, item, aids } = input;
   const layer = (role: Seen['role'], name: string, thicknessMm: number | null = null, hot = false): Seen => ({
     role,
@@ -86,7 +86,7 @@ function layersOf(input: ResolveInput, draft: Draft) {
     sheet: (cover: CoverKind) => layer('cover', own(cover, COVER_SHEETS[cover].name), COVER_SHEETS[cover].thicknessMm),
     carrier: (product: Product): Seen[] =>
       product.carrier === 'none' ? [] : [layer('carrier', `${product.carrier} carrier`, CARRIERS[product.carrier].thicknessMm)],
-    film: (product: Product) => layer('transfer', product.name, product.filmMm),
+    films: layersOf(input).map((one, i) => layer('transfer', layerName(one), (input.under[i] ?? input.product).filmMm)),
     adhesive: layer('adhesive', 'adhesive sheet', CARRIERS.paper.thicknessMm),
     cloth,
     below: [cloth, ...under, ...bed, lower],
@@ -122,12 +122,12 @@ const byClock = (kind: Stage['kind'], timeS: number, says: Stage['says'], layers
 });
 
 /** A sheet married to its adhesive sheet: no blank in the press yet. */
-function marrying(input: ResolveInput, draft: Draft, setC: number, parts: ReturnType<typeof layersOf>): Plan[] {
+function marrying(input: ResolveInput, draft: Draft, setC: number, parts: ReturnType<typeof partsOf>): Plan[] {
   const { product } = input;
   const { marry } = draft;
   if (!marry) return [];
   const timeS = marry.timeS.nominal ?? (marry.timeS.min + marry.timeS.max) / 2;
-  const sheets = [...parts.carrier(product), parts.film(product), parts.adhesive, ...parts.bed];
+  const sheets = [...parts.carrier(product), ...parts.films.slice(-1), parts.adhesive, ...parts.bed];
   const covered = marry.cover === 'avoid' ? sheets : [parts.sheet(marry.coverKind), ...sheets];
   return [
     byPress('marry', timeS, setC, phrase`Marry the sheets, ${seconds(timeS)}`, [parts.upper, ...covered]),
@@ -136,15 +136,16 @@ function marrying(input: ResolveInput, draft: Draft, setC: number, parts: Return
 }
 
 /** Lower layers, each laid, tacked and freed of its carrier. */
-function tacking(input: ResolveInput, draft: Draft, set: SetValues, parts: ReturnType<typeof layersOf>): { plan: Plan[]; films: Seen[] } {
+function tacking(input: ResolveInput, draft: Draft, set: SetValues, parts: ReturnType<typeof partsOf>): { plan: Plan[]; films: Seen[] } {
   const plan: Plan[] = [];
   let films: Seen[] = [];
   input.under.forEach((product, i) => {
-    const laid = [...parts.carrier(product), parts.film(product), ...films];
+    const film = parts.films.slice(i, i + 1);
+    const laid = [...parts.carrier(product), ...film, ...films];
     const { peel } = pressStage(product);
     const cover = draft.cover ? [parts.sheet(draft.cover)] : [];
     plan.push(
-      byHands('place', HANDS_S.place, phrase`Lay layer ${String(i + 1)}, ${product.name}`, [...laid, ...parts.below]),
+      byHands('place', HANDS_S.place, phrase`Lay layer ${String(i + 1)}, ${film[0]?.name ?? product.name}`, [...laid, ...parts.below]),
       byPress('tack', draft.tackS, set.tack[i] ?? set.press, phrase`Tack ${seconds(draft.tackS)}`, [
         parts.upper,
         ...cover,
@@ -154,7 +155,7 @@ function tacking(input: ResolveInput, draft: Draft, set: SetValues, parts: Retur
     );
     if (PEEL_WAIT_S[peel] > 0) plan.push(byClock('wait', PEEL_WAIT_S[peel], phrase`Let it cool to ${peel}`, [...laid, ...parts.freed]));
     if (peel !== 'none') plan.push(byHands('peel', HANDS_S.peel, phrase`Peel layer ${String(i + 1)}, ${peel}`, [...laid, ...parts.freed]));
-    films = [parts.film(product), ...films];
+    films = [...film, ...films];
   });
   return { plan, films };
 }
@@ -162,7 +163,7 @@ function tacking(input: ResolveInput, draft: Draft, set: SetValues, parts: Retur
 /** The stages of one piece. Works on settled decisions; throws nothing. */
 export function stagesOf(input: ResolveInput, draft: Draft, set: SetValues): Stage[] {
   const { product, fabric, blank, print } = input;
-  const parts = layersOf(input, draft);
+  const parts = partsOf(input, draft);
   const { below, freed, upper, over } = parts;
   const plan: Plan[] = marrying(input, draft, set.marry, parts);
   if (draft.trim !== 'nothing')
@@ -176,10 +177,11 @@ export function stagesOf(input: ResolveInput, draft: Draft, set: SetValues): Sta
   }
   const { plan: tacks, films } = tacking(input, draft, set, parts);
   plan.push(...tacks);
-  const laid = [...parts.carrier(product), parts.film(product), ...films];
+  const top = parts.films.slice(-1);
+  const laid = [...parts.carrier(product), ...top, ...films];
   plan.push(byHands('place', HANDS_S.place, phrase`Place the ${films.length > 0 ? 'last layer' : 'transfer'}`, [...laid, ...below]));
   const cover = draft.cover ? [parts.sheet(draft.cover)] : [];
-  const turned = [parts.cloth, ...[...films].reverse(), parts.film(product), ...parts.carrier(product), ...below.slice(1)];
+  const turned = [parts.cloth, ...[...films].reverse(), ...top, ...parts.carrier(product), ...below.slice(1)];
   if (print.embossed) {
     plan.push(
       byPress('tack', draft.embossTackS, set.press, phrase`Tack the film over it, ${seconds(draft.embossTackS)}`, [
@@ -208,7 +210,7 @@ export function stagesOf(input: ResolveInput, draft: Draft, set: SetValues): Sta
   const waitS = peelWaitS(input, peel, set.press);
   if (waitS > 0) plan.push(byClock('wait', waitS, phrase`Let it cool to ${peel}`, [...laid, ...freed]));
   if (peel !== 'none') plan.push(byHands('peel', HANDS_S.peel, phrase`Peel ${peel}`, [...laid, ...freed]));
-  const done = [parts.film(product), ...films];
+  const done = [...top, ...films];
   if (draft.finish)
     plan.push(
       byPress(

@@ -1,6 +1,7 @@
 /** Covers, pads and one product a family that a new shop's shelf begins with, all to be replaced by the shop's own. */
 import type { Aid, CoverKind } from './aid';
-import { FAMILIES, type Family, type FamilyStage } from './family';
+import { FAMILIES } from './families';
+import type { Family, FamilyStage } from './family';
 import type { Product } from './product';
 import type { SheetStage } from './stage';
 

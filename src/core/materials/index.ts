@@ -40,7 +40,8 @@ export {
   type Substrate,
   thermalMass,
 } from './fabric';
-export { FAMILIES, FAMILY_IDS, type Family, type FamilyId } from './family';
+export { FAMILIES } from './families';
+export { FAMILY_IDS, type Family, type FamilyId } from './family';
 export { FIBRE_IDS, FIBRES, type FibreId } from './fibres';
 export { Id, Name, nominalOf, PRESSURE_BANDS, type PressureBand, type Range, rangeOf, Words } from './fields';
 export { OlderSheet, type Product, ProductSchema, pressStage, type SheetFor, sheetFor, stageOf, withRevision } from './product';

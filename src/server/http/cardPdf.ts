@@ -2,7 +2,7 @@
 import { join } from 'node:path';
 import PDFDocument from 'pdfkit';
 import { z } from 'zod';
-import { type Card, type House, resolve } from '../../core/card';
+import { type Card, type House, layerName, resolve } from '../../core/card';
 import { COVER_SHEETS } from '../../core/heat';
 import { formatDuration, formatForHouse, formatQuantity, type HouseUnits, type Phrase, phraseText } from '../../core/units';
 import { appFolder, shop } from '../shop';
@@ -151,7 +151,7 @@ function body(doc: Doc, sheet: Sheet, from: number, size: number, width: number)
   const facts = [
     `Mirror: ${MIRROR_WORDS[card.set.mirror]}.`,
     `Base: ${card.set.base}${card.set.pad === 'none' ? '' : `, ${card.set.pad}`}${card.set.platen ? `, ${card.set.platen}` : ''}.`,
-    `Layers: ${card.of.layers.map((layer) => `${layer.productName}${layer.colour ? ` ${layer.colour}` : ''}`).join(', then ')}.`,
+    `Layers: ${card.of.layers.map(layerName).join(', then ')}.`,
     `Stages: ${card.stages.map((stage) => `${stage.kind} ${formatDuration(stage.timeS)}`).join(' · ')}.`,
   ];
   const factsFrom = y;

@@ -1,6 +1,6 @@
 /** The face of a card: set values, window bar, lamp, stages, stack and steps. Read-only unless it is given a handle to move. */
 import { type ReactNode, useState } from 'react';
-import type { Card, Field, Lamp } from '../../core/card';
+import { type Card, type Field, type Lamp, layerName } from '../../core/card';
 import { COVER_SHEETS } from '../../core/heat';
 import type { HouseUnits } from '../../core/units';
 import { LetterR } from '../../ui/LetterR';
@@ -75,7 +75,7 @@ export function CardFace({ card, house, setC = card.set.tempC, lamp = card.lamp,
 
 function Title({ card }: { card: Card }) {
   const { of } = card;
-  const layers = of.layers.map((layer) => (layer.colour ? `${layer.productName}, ${layer.colour}` : layer.productName)).join(', then ');
+  const layers = of.layers.map(layerName).join(', then ');
   return (
     <p className="min-w-0 pt-2 pb-1 text-soft">
       <span className="font-semibold text-ink">

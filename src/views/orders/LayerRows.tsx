@@ -32,7 +32,7 @@ export function LayerRows({ layers, products, problems, onChange }: LayerRowsPro
                 problem={problems[i]}
                 items={items}
               />
-              <p className="label min-h-6 pt-0.5">{product ? `${FAMILIES[product.familyId].name}, ${product.maker}` : ''}</p>
+              <p className="label min-h-6 pt-0.5 pb-1.5">{product ? `${FAMILIES[product.familyId].name}, ${product.maker}` : ''}</p>
             </div>
             <ColourField
               colours={product?.colours.map((one) => one.name) ?? []}

@@ -90,7 +90,7 @@ export function LineEditor({ start, isNew, shelf, presses, others, house, fault,
               detail: `${one.colour}, ${shelf.fabrics.find((f) => f.id === one.fabricId)?.name ?? ''}`,
             }))}
         />
-        <p className="label min-h-6 pt-0.5">{fabric ? describeMaterial(fabric) : ''}</p>
+        <p className="label min-h-6 pt-0.5 pb-1.5">{fabric ? describeMaterial(fabric) : ''}</p>
       </div>
       <div className="col-span-2">
         <ChoiceField

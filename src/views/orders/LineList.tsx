@@ -15,38 +15,40 @@ interface LineListProps {
 
 export function LineList({ state, blankName, current, hrefOf, children }: LineListProps) {
   return (
-    <nav aria-label="Lines" className="border-r border-line pt-3">
-      <ul>
-        {state.order.lines.map((line) => {
-          const progress = state.lines.find((one) => one.lineId === line.id);
-          const on = line.id === current;
-          return (
-            <li key={line.id} className="rule-bottom">
-              <a
-                href={hrefOf(line.id)}
-                aria-current={on ? 'true' : undefined}
-                className={`block border-l-4 px-4 py-3 leading-tight text-ink no-underline ${on ? 'border-teal bg-sheet' : 'border-transparent hover:bg-sheet'}`}
-              >
-                <span className="flex items-baseline justify-between gap-2">
-                  <span className="min-w-0 truncate font-semibold">
-                    <span className="figure">{line.count}</span> {blankName(line.blankId)} {line.size}
+    <nav aria-label="Lines" className="border-r border-line">
+      <div className="sticky top-0 max-h-[calc(100vh-3.5rem)] overflow-auto pt-3">
+        <ul>
+          {state.order.lines.map((line) => {
+            const progress = state.lines.find((one) => one.lineId === line.id);
+            const on = line.id === current;
+            return (
+              <li key={line.id} className="rule-bottom">
+                <a
+                  href={hrefOf(line.id)}
+                  aria-current={on ? 'true' : undefined}
+                  className={`block border-l-4 px-4 py-3 leading-tight text-ink no-underline ${on ? 'border-teal bg-sheet' : 'border-transparent hover:bg-sheet'}`}
+                >
+                  <span className="flex items-baseline justify-between gap-2">
+                    <span className="min-w-0 truncate font-semibold">
+                      <span className="figure">{line.count}</span> {blankName(line.blankId)} {line.size}
+                    </span>
                   </span>
-                </span>
-                <span className="label block truncate">
-                  {line.prints.map((print) => `${print.artName}, ${print.position}`).join(' · ')}
-                </span>
-                <span className="mt-1 flex items-center justify-between gap-2">
-                  {progress && <Lamp {...lineLamp(progress)} size={18} />}
-                  <span className="label figure">
-                    {progress ? finishedPieces(progress) : 0}/{line.count}
+                  <span className="label block truncate">
+                    {line.prints.map((print) => `${print.artName}, ${print.position}`).join(' · ')}
                   </span>
-                </span>
-              </a>
-            </li>
-          );
-        })}
-      </ul>
-      {children}
+                  <span className="mt-1 flex items-center justify-between gap-2">
+                    {progress && <Lamp {...lineLamp(progress)} size={18} />}
+                    <span className="label figure">
+                      {progress ? finishedPieces(progress) : 0}/{line.count}
+                    </span>
+                  </span>
+                </a>
+              </li>
+            );
+          })}
+        </ul>
+        {children}
+      </div>
     </nav>
   );
 }

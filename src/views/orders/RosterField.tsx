@@ -53,7 +53,7 @@ export function RosterField({ roster, pieces, problem, onChange }: RosterFieldPr
         <span className="label mb-1 block">Roster: one line a piece, number and name</span>
         <textarea
           className="entry figure"
-          rows={5}
+          rows={Math.min(14, Math.max(5, text.split('\n').length + 1))}
           value={text}
           spellCheck={false}
           onChange={(event) => setText(event.target.value)}

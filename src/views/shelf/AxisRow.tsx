@@ -39,12 +39,14 @@ interface AxisRowProps {
   name: string;
   detail: string;
   mark: Mark;
+  /** Said where there is nothing to draw. */
+  unmarked: string;
   on: boolean;
   unit: 'C' | 'F';
   onChoose: () => void;
 }
 
-export function AxisRow({ name, detail, mark, on, unit, onChoose }: AxisRowProps) {
+export function AxisRow({ name, detail, mark, unmarked, on, unit, onChoose }: AxisRowProps) {
   const [ref, width] = useWidth<HTMLDivElement>();
   const x = (tempC: number) => onAxis(tempC) * width;
   const words =
@@ -65,6 +67,7 @@ export function AxisRow({ name, detail, mark, on, unit, onChoose }: AxisRowProps
         <span className="label block truncate">{detail}</span>
       </span>
       <span ref={ref as React.RefObject<HTMLDivElement | null>} className="block">
+        {!mark && <span className="label">{unmarked}</span>}
         {width > 0 && mark && (
           <svg width={width} height={HEIGHT} className="block" role="img" aria-label={words}>
             <line x1="0" x2={width} y1={HEIGHT / 2} y2={HEIGHT / 2} stroke="var(--color-line)" />

@@ -119,7 +119,7 @@ function ShelfPage({ initialKind, initialOn, initialWords }: ShelfProps) {
       <div className="grid grid-cols-[minmax(0,1fr)_19rem] gap-8 pt-2 min-[1200px]:grid-cols-[minmax(0,1fr)_23rem]">
         <div>
           <div className="flex flex-wrap items-start gap-x-5">
-            <div className="w-72">
+            <div className="w-52 min-[1200px]:w-72">
               <TextField label={`Find among ${kindOf(kind).many.toLowerCase()}`} type="search" value={words} onChange={setWords} />
             </div>
             <div className="pt-6">
@@ -147,6 +147,7 @@ function ShelfPage({ initialKind, initialOn, initialWords }: ShelfProps) {
               name={row.name}
               detail={row.detail}
               mark={row.mark}
+              unmarked={kind === 'aids' ? '' : 'no fibres: the transfer’s sheet alone decides'}
               on={row.id === on}
               onChoose={() => setChosen(row.id)}
               unit={unit}

@@ -4,6 +4,7 @@ import { isBrittle, isHard, type Peel, stageOf } from '../../materials';
 import { isHandHeld, pressOffset } from '../../press';
 import { mm, type Phrase, phrase, seconds, setTemp, tempDiff } from '../../units';
 import { SPOT_OVERLAP_MM } from '../decisions';
+import { layerName, layersOf } from '../input';
 import { BURNS, needs, PINCH, SMOKE, type StepRule } from './step';
 import { dropWords, mirrorWords } from './words';
 
@@ -22,10 +23,10 @@ const CENTRE = {
 export const PASSAGE_STEPS: readonly StepRule[] = [
   {
     id: 'tack-lower-layers',
-    says: ({ input: { under, house }, draft }) =>
+    says: ({ input, input: { under, house }, draft }) =>
       under.length === 0
         ? null
-        : phrase`${under.map((product) => product.name).join(', then ')}: lay, ${house.rules.layers === 'full' ? 'press' : 'tack'} ${seconds(draft.tackS)}, peel ${under.map((product) => stageOf(product, 'press')?.peel ?? 'warm').join(', ')}. Let the next overlap it by ${{ q: 'length', v: 0.3, d: 2 }} to ${{ q: 'length', v: 0.6, d: 2 }}.`,
+        : phrase`${layersOf(input).slice(0, -1).map(layerName).join(', then ')}: lay, ${house.rules.layers === 'full' ? 'press' : 'tack'} ${seconds(draft.tackS)}, peel ${under.map((product) => stageOf(product, 'press')?.peel ?? 'warm').join(', ')}. Let the next overlap it by ${{ q: 'length', v: 0.3, d: 2 }} to ${{ q: 'length', v: 0.6, d: 2 }}.`,
     safety: () => BURNS,
   },
   {

@@ -1,14 +1,20 @@
 /** Before anything is pressed: the piece and its laws, and the press set. */
+import type { Blank } from '../../materials';
 import { BAND_KPA, pressOffset } from '../../press';
 import { contact, phrase, seconds, setTemp, temp } from '../../units';
 import { BURNS, needs, type StepRule } from './step';
 import { pressureWords } from './words';
 
+/** Which face the print goes on. */
+function faceWords({ printable, lookedAt }: Pick<Blank, 'printable' | 'lookedAt'>): string {
+  if (lookedAt === 'through the blank') return 'The print goes on its back: it is looked at through the piece.';
+  return printable === 'outside' ? 'Roll the lint off.' : `The print goes on ${printable}.`;
+}
+
 export const PRESS_STEPS: readonly StepRule[] = [
   {
     id: 'check-the-piece',
-    says: ({ input: { blank, item } }) =>
-      phrase`Check the piece: ${blank.name}, ${blank.colour}, ${item.size}. ${blank.printable === 'outside' ? 'Roll the lint off.' : `The print goes on ${blank.printable}.`}`,
+    says: ({ input: { blank, item } }) => phrase`Check the piece: ${blank.name}, ${blank.colour}, ${item.size}. ${faceWords(blank)}`,
   },
   {
     id: 'check-the-parcel',
