@@ -43,7 +43,7 @@ describe('over random fabrics, products and presses', () => {
         const card = resolve(input);
         expect(CardSchema.parse(JSON.parse(JSON.stringify(card)))).toEqual(card);
       }),
-      { numRuns: 300 },
+      RUNS,
     );
   });
 
@@ -143,7 +143,7 @@ describe('over random fabrics, products and presses', () => {
           expect(a && b && (a[0] < b[0] || (a[0] === b[0] && a[1] <= b[1] + 1e-9))).toBe(true);
         }
       }),
-      { numRuns: 500 },
+      RUNS,
     );
   });
 
