@@ -106,3 +106,25 @@ test('which transfer for a full-colour picture on a dark blend: ranked with lamp
   await page.getByLabel('The art is').selectOption('raised');
   await expect(list.getByRole('listitem').first()).not.toContainText('Curlew');
 });
+
+test('a transfer looked up in the middle of a line comes back to it with all that was typed', async ({ page }) => {
+  await page.goto('/orders/order-crew-tees?line=new');
+  await page.getByLabel('Pieces', { exact: true }).fill('4');
+  await page.getByRole('combobox', { name: 'Blank' }).fill('coaster');
+  await page.getByRole('option', { name: /star-chart coaster/ }).click();
+  await page.getByLabel('Art', { exact: true }).fill('donor chart');
+  await page.getByLabel('Art width').fill('9cm');
+  await page.getByLabel('Kind of art').selectOption('full colour');
+  await page.getByRole('link', { name: 'Which transfer for this?' }).click();
+  const best = page.getByRole('region', { name: 'Transfers, best first' }).getByRole('listitem').first();
+  await expect(best).toContainText('Kittiwake Clear');
+  await expect(best).toContainText('for 4');
+  await expect(page.getByLabel('Width')).toHaveValue('3.54');
+  await best.getByRole('link', { name: 'Use it' }).click();
+  await expect(page.getByRole('combobox', { name: 'Transfer' })).toHaveValue('Kittiwake Clear');
+  await expect(page.getByLabel('Pieces', { exact: true })).toHaveValue('4');
+  await expect(page.getByLabel('Art', { exact: true })).toHaveValue('donor chart');
+  await page.getByLabel('Art height').fill('9cm');
+  await page.getByRole('button', { name: 'Add the line, see its card' }).click();
+  await expect(page.getByRole('article', { name: 'Card' })).toContainText('Kittiwake Clear');
+});

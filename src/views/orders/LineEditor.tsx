@@ -7,12 +7,19 @@ import type { Press } from '../../core/press';
 import type { HouseUnits } from '../../core/units';
 import { ChoiceField, TextField } from '../../ui/Field';
 import { errorWords } from '../../ui/query';
-import { type Faults, faultsOf, type LineDraft, lineOf, type PrintDraft, withBlank, withPrint } from './lineDraft';
+import { useKeptDraft } from './keptDraft';
+import { type Faults, faultsOf, type LineDraft, lineOf, type PrintDraft, type Taken, withBlank, withPrint, withProduct } from './lineDraft';
 import { PickField } from './PickField';
 import { PrintFields } from './PrintFields';
 import { RosterField } from './RosterField';
 
 interface LineEditorProps {
+  /** Names this line where drafts are kept. */
+  slot: string;
+  /** A transfer found for one of its prints. */
+  take: Taken | null;
+  /** Where its way to find one leads back to. */
+  orderId: string;
   start: LineDraft;
   isNew: boolean;
   shelf: ShelfReply;
@@ -31,12 +38,19 @@ function serverFaults(fault: unknown): Faults {
   return Object.fromEntries(Object.entries(fault.fields).map(([field, words]) => [field.replace(/^lines\.\d+\./, ''), words]));
 }
 
-export function LineEditor({ start, isNew, shelf, presses, others, house, fault, onSave, onRemove }: LineEditorProps) {
-  const [draft, setDraft] = useState(start);
+/** The page that ranks transfers for a print, with the way back. */
+function whichHref(orderId: string, line: string, print: PrintDraft, draft: LineDraft): string {
+  const { artKind, widthMm, heightMm } = print;
+  const count = Number(draft.count) > 0 ? draft.count.trim() : '';
+  const asked = { blank: draft.blankId ?? '', count, art: artKind, w: String(widthMm ?? ''), h: String(heightMm ?? '') };
+  return `/shelf/which?${new URLSearchParams({ ...asked, order: orderId, line, print: print.key })}`;
+}
+
+export function LineEditor({ slot, take, orderId, start, isNew, shelf, presses, others, house, fault, onSave, onRemove }: LineEditorProps) {
+  const [draft, setDraft] = useKeptDraft(slot, start, (begun) => (take ? withProduct(begun, take) : begun));
   const [found, setFound] = useState<Faults>({});
   const [at, setAt] = useState(0);
   useEffect(() => {
-    setDraft(start);
     setFound({});
   }, [start]);
   const patch = (part: Partial<LineDraft>) => setDraft((now) => ({ ...now, ...part }));
@@ -115,6 +129,7 @@ export function LineEditor({ start, isNew, shelf, presses, others, house, fault,
           blank={blank}
           house={house}
           faults={faults}
+          which={whichHref(orderId, isNew ? 'new' : draft.id, print, draft)}
           onChange={setPrint}
         />
       )}

@@ -10,17 +10,19 @@ import { draftFrom } from './lineDraft';
 import { OrderHead } from './OrderHead';
 import { useOrder } from './useOrder';
 
-export function Lines({ orderId, lineId }: { orderId: string; lineId: string | null }) {
+export function Lines({ orderId, search }: { orderId: string; search: string }) {
   return (
     <Island>
-      <LinesOf orderId={orderId} lineId={lineId} />
+      <LinesOf orderId={orderId} search={new URLSearchParams(search)} />
     </Island>
   );
 }
 
 const NEW = 'new';
 
-function LinesOf({ orderId, lineId }: { orderId: string; lineId: string | null }) {
+function LinesOf({ orderId, search }: { orderId: string; search: URLSearchParams }) {
+  const lineId = search.get('line');
+  const [use, print] = [search.get('use'), search.get('print')];
   const { data, error, fault, save, saveLine } = useOrder(orderId);
   const shelf = useRoute('shelf', {});
   const presses = useRoute('presses', {});
@@ -67,6 +69,9 @@ function LinesOf({ orderId, lineId }: { orderId: string; lineId: string | null }
         </LineList>
         <LineEditor
           key={start.id}
+          slot={`${orderId} ${known?.id ?? NEW}`}
+          take={use && print ? { productId: use, printKey: print } : null}
+          orderId={orderId}
           start={start}
           isNew={isNew}
           shelf={shelf.data}

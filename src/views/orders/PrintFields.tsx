@@ -17,6 +17,8 @@ interface PrintFieldsProps {
   blank: Blank | undefined;
   house: HouseUnits;
   faults: Faults;
+  /** Where transfers are ranked for this print. */
+  which: string;
   onChange: (print: PrintDraft) => void;
 }
 
@@ -26,7 +28,7 @@ function positionsFor(blank: Blank | undefined): Position[] {
   return [...usual, ...POSITIONS.filter((position) => !usual.includes(position))];
 }
 
-export function PrintFields({ print, index, shelf, presses, blank, house, faults, onChange }: PrintFieldsProps) {
+export function PrintFields({ print, index, shelf, presses, blank, house, faults, which, onChange }: PrintFieldsProps) {
   const patch = (part: Partial<PrintDraft>) => onChange({ ...print, ...part });
   const problem = (field: string) => faults[`prints.${index}.${field}`];
   const length = houseUnit('length', house).first;
@@ -48,7 +50,7 @@ export function PrintFields({ print, index, shelf, presses, blank, house, faults
           + layer over it
         </button>
         {blank && (
-          <a className="act act-quiet font-normal underline" href={`/shelf/which?blank=${blank.id}`}>
+          <a className="act act-quiet font-normal underline" href={which}>
             Which transfer for this?
           </a>
         )}

@@ -80,6 +80,22 @@ export const withLayer = (print: PrintDraft): PrintDraft => {
   return { ...print, layers: [...print.layers, { key: freeKey(print.layers), productId: last?.productId ?? null, colour: '' }] };
 };
 
+/** A transfer found for a print. */
+export interface Taken {
+  productId: string;
+  printKey: string;
+}
+
+/** The transfer found becomes the top layer of its print; its colour is to be said anew. */
+export const withProduct = (draft: LineDraft, { productId, printKey }: Taken): LineDraft => ({
+  ...draft,
+  prints: draft.prints.map((print) =>
+    print.key === printKey
+      ? { ...print, layers: print.layers.map((layer, i) => (i === print.layers.length - 1 ? { ...layer, productId, colour: '' } : layer)) }
+      : print,
+  ),
+});
+
 /** A blank picked: its only size, its usual first position where none was chosen for it. */
 export function withBlank(draft: LineDraft, blank: Blank): LineDraft {
   const [usual] = USUAL_POSITIONS[blank.kind];

@@ -1,7 +1,7 @@
 /** Which transfer for this? A blank, an art and a count; every transfer and every family ranked, with the reason beside each. */
 import { useEffect, useState } from 'react';
 import { call, type Reply } from '../../contract';
-import { ART_KINDS, type ArtKind, DUTIES, type Duty } from '../../core/materials';
+import { ART_KINDS, type ArtKind, type Blank, DUTIES, type Duty } from '../../core/materials';
 import { formatDuration, formatForHouse, formatQuantity, houseUnit } from '../../core/units';
 import { workText } from '../../ui/days';
 import { ChoiceField } from '../../ui/Field';
@@ -13,10 +13,11 @@ import { errorWords, Island, Pending, useRoute } from '../../ui/query';
 import { Says } from '../../ui/Says';
 import { PickField } from '../orders/PickField';
 
-export function WhichTransfer({ blankId }: { blankId: string | null }) {
+/** @param search what it is asked from, and the print to go back to: blank, count, art, w, h; order, line, print */
+export function WhichTransfer({ search }: { search: string }) {
   return (
     <Island>
-      <Page initialBlank={blankId} />
+      <Page asked={new URLSearchParams(search)} />
     </Island>
   );
 }
@@ -34,16 +35,38 @@ interface Wish {
   duty: Duty;
 }
 
-function Page({ initialBlank }: { initialBlank: string | null }) {
+/** What the address asks for, with something usual where it says nothing. */
+function wishFrom(asked: URLSearchParams, blank: Blank): Wish {
+  const figure = (name: string, usual: number) => {
+    const value = Number(asked.get(name));
+    return value > 0 ? value : usual;
+  };
+  return {
+    blankId: blank.id,
+    shade: blank.shade,
+    artKind: ART_KINDS.find((kind) => kind === asked.get('art')) ?? 'full colour',
+    widthMm: figure('w', 80),
+    heightMm: figure('h', 80),
+    count: Math.min(1000, Math.round(figure('count', 12))),
+    duty: blank.duty,
+  };
+}
+
+/** The way back to the print that asked, with a transfer taken. */
+function hrefBack(asked: URLSearchParams, productId: string): string | null {
+  const [order, line, print] = [asked.get('order'), asked.get('line'), asked.get('print')];
+  return order && line && print ? `/orders/${encodeURIComponent(order)}?${new URLSearchParams({ line, use: productId, print })}` : null;
+}
+
+function Page({ asked }: { asked: URLSearchParams }) {
   const shelf = useRoute('shelf', {});
   const house = useUnits();
   const [wish, setWish] = useState<Wish | null>(null);
   const [ranked, setRanked] = useState<Ranked | null>(null);
   const [fault, setFault] = useState<string | null>(null);
   const blanks = shelf.data?.blanks.filter((one) => !one.retiredOn) ?? [];
-  const first = blanks.find((one) => one.id === initialBlank) ?? blanks[0];
-  if (first && !wish)
-    setWish({ blankId: first.id, shade: first.shade, artKind: 'full colour', widthMm: 80, heightMm: 80, count: 12, duty: first.duty });
+  const first = blanks.find((one) => one.id === asked.get('blank')) ?? blanks[0];
+  if (first && !wish) setWish(wishFrom(asked, first));
   useEffect(() => {
     if (!wish) return undefined;
     let late = false;
@@ -121,7 +144,13 @@ function Page({ initialBlank }: { initialBlank: string | null }) {
         {ranked?.length === 0 && <p>There is no press to press it on. Add one under Presses.</p>}
         <ol>
           {ranked?.map((one, i) => (
-            <Suited key={one.productId} one={one} best={i === 0} count={wish.count} />
+            <Suited
+              key={one.productId}
+              one={one}
+              best={i === 0}
+              count={wish.count}
+              use={one.onShelf ? hrefBack(asked, one.productId) : null}
+            />
           ))}
         </ol>
       </section>
@@ -129,7 +158,7 @@ function Page({ initialBlank }: { initialBlank: string | null }) {
   );
 }
 
-function Suited({ one, best, count }: { one: Ranked[number]; best: boolean; count: number }) {
+function Suited({ one, best, count, use }: { one: Ranked[number]; best: boolean; count: number; use: string | null }) {
   const house = useUnits();
   const [first, ...rest] = one.reasons;
   return (
@@ -156,6 +185,11 @@ function Suited({ one, best, count }: { one: Ranked[number]; best: boolean; coun
         <span className="label block">
           about {workText(one.minutes)} for {count}
         </span>
+        {use && (
+          <a className={`act mt-2 ${best ? 'act-main' : ''}`} href={use}>
+            Use it
+          </a>
+        )}
       </div>
     </li>
   );

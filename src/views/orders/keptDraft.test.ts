@@ -1,0 +1,34 @@
+import { describe, expect, it } from 'vitest';
+import { keptDraft, textToKeep } from './keptDraft';
+import { draftFrom, withLayer, withProduct } from './lineDraft';
+
+const start = () => draftFrom(undefined, true);
+
+describe('a line being typed', () => {
+  it('is kept once something was typed, and comes back as it was, under the id of its new beginning', () => {
+    const begun = start();
+    expect(textToKeep(begun, begun)).toBeNull();
+    const text = textToKeep({ ...begun, count: '12' }, begun);
+    const again = start();
+    expect(keptDraft(text, again)).toEqual({ ...again, count: '12' });
+  });
+  it('is dropped when the line has changed meanwhile, and when what was kept cannot be read', () => {
+    const begun = start();
+    const text = textToKeep({ ...begun, count: '12' }, begun);
+    expect(keptDraft(text, { ...start(), size: 'XL' })).toBeNull();
+    expect(keptDraft('{"from"', begun)).toBeNull();
+    expect(keptDraft(null, begun)).toBeNull();
+  });
+  it('a transfer found becomes the top layer of the print that asked, and of no other', () => {
+    const begun = start();
+    const [print] = begun.prints;
+    if (!print) throw new Error('a new line has a print');
+    const layered = { ...begun, prints: [withLayer({ ...print, layers: [{ key: 'a', productId: 'wren', colour: 'bone' }] })] };
+    const taken = withProduct(layered, { productId: 'curlew', printKey: print.key });
+    expect(taken.prints[0]?.layers.map((layer) => [layer.productId, layer.colour])).toEqual([
+      ['wren', 'bone'],
+      ['curlew', ''],
+    ]);
+    expect(withProduct(layered, { productId: 'curlew', printKey: 'zz' })).toEqual(layered);
+  });
+});

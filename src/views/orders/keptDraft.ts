@@ -1,0 +1,48 @@
+/** What is typed into a line outlives leaving the page: the tab keeps it, beside what it began from, until it is saved. */
+import { useEffect, useState } from 'react';
+import type { LineDraft } from './lineDraft';
+
+/** The id of a new line is made afresh each time: it is no part of what a draft began from. */
+const beginning = ({ id: _, ...rest }: LineDraft): string => JSON.stringify(rest);
+
+interface Kept {
+  from: string;
+  draft: LineDraft;
+}
+
+/** What was kept, if it began from the same as now; what cannot be read counts as nothing. */
+export function keptDraft(text: string | null, start: LineDraft): LineDraft | null {
+  if (text === null) return null;
+  try {
+    const kept = JSON.parse(text) as Kept;
+    return kept.from === beginning(start) ? { ...kept.draft, id: start.id } : null;
+  } catch {
+    return null;
+  }
+}
+
+/** What to keep of a draft; null: nothing was typed. */
+export const textToKeep = (draft: LineDraft, start: LineDraft): string | null =>
+  beginning(draft) === beginning(start) ? null : JSON.stringify({ from: beginning(start), draft } satisfies Kept);
+
+/**
+ * A draft that begins from what was kept, else from `start`, and is kept as it changes. When `start` changes it begins anew.
+ *
+ * @param slot names the line within its order
+ * @param first done once to what it begins from
+ */
+export function useKeptDraft(slot: string, start: LineDraft, first: (draft: LineDraft) => LineDraft) {
+  const place = `line being typed: ${slot}`;
+  const [begun, setBegun] = useState(start);
+  const [draft, setDraft] = useState(() => first(keptDraft(sessionStorage.getItem(place), start) ?? start));
+  if (begun !== start) {
+    setBegun(start);
+    setDraft(start);
+  }
+  useEffect(() => {
+    const text = textToKeep(draft, start);
+    if (text === null) sessionStorage.removeItem(place);
+    else sessionStorage.setItem(place, text);
+  }, [draft, start, place]);
+  return [draft, setDraft] as const;
+}
