@@ -143,7 +143,7 @@ function suited(
     reasons:
       lamp.findings.length > 0
         ? lamp.findings.map((finding) => finding.says)
-        : [phrase`Made for ${wish.artKind} art on this material, with room to every side.`],
+        : [phrase`Made for such art (${wish.artKind}) on this material, with room to every side.`],
     setC: set.tempC,
     unit: window.settable.unit,
     timeS: set.timeS,

@@ -186,7 +186,7 @@ function Suited({ one, best, count, use }: { one: Ranked[number]; best: boolean;
           about {workText(one.minutes)} for {count}
         </span>
         {use && (
-          <a className={`act mt-2 ${best ? 'act-main' : ''}`} href={use}>
+          <a className={`act mt-2 ${best ? 'act-main' : one.lamp === 'hold' ? 'act-quiet' : ''}`} href={use}>
             Use it
           </a>
         )}
