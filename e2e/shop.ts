@@ -26,12 +26,14 @@ export class Shop {
   private child: ChildProcess | null = null;
   private constructor(
     readonly port: number,
+    /** Where gateways are listened to. */
+    readonly devicePort: number,
     private readonly demo: boolean,
   ) {}
 
   /** @param demo filled with the demo shop; else a new shop of one's own */
   static async open({ demo } = { demo: true }): Promise<Shop> {
-    const shop = new Shop(await freePort(), demo);
+    const shop = new Shop(await freePort(), await freePort(), demo);
     await shop.start();
     return shop;
   }
@@ -45,6 +47,7 @@ export class Shop {
       ...process.env,
       PORT: String(this.port),
       HOST: '127.0.0.1',
+      TIDY_BEACON_DEVICES: String(this.devicePort),
       TIDY_BEACON_DB: this.database,
       TIDY_BEACON_DEMO: this.demo ? join(process.cwd(), 'demo') : '',
       TIDY_BEACON_LOG: 'error',

@@ -4,6 +4,7 @@ import { mkdirSync, mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromium, type Page } from '@playwright/test';
+import { PLANS } from '../src/core/press';
 import { Shop } from './shop';
 
 const FOLDER = 'docs/screenshots';
@@ -31,7 +32,9 @@ const SHOTS: Shot[] = [
   { name: 'shelf', path: '/shelf?on=product-curlew' },
   { name: 'product-editor', path: '/shelf/products/product-dunlin' },
   { name: 'which-transfer', path: '/shelf/which?blank=blank-guide-tee' },
-  { name: 'presses', path: '/presses', before: (page) => page.getByRole('button', { name: /^Swing-away/ }).click() },
+  { name: 'presses', path: '/presses?on=press-clamshell', before: surveyed },
+  { name: 'survey', path: '/presses/press-clamshell/survey?platen=upper', before: halfSurveyed },
+  { name: 'press-pressure', path: '/presses?on=press-swing', before: (page) => page.getByRole('button', { name: 'Pressure' }).click() },
   { name: 'log', path: '/log' },
   {
     name: 'log-detail',
@@ -41,6 +44,40 @@ const SHOTS: Shot[] = [
   { name: 'house', path: '/house' },
   { name: 'run-pressing', path: '/orders/order-guide-tees/card?line=line-guide-m', before: toPressing },
 ];
+
+/** Two places read, the third lit. */
+async function halfSurveyed(page: Page) {
+  for (const reading of ['296', '279']) {
+    await page.getByLabel(/^Place \d+: reads/).fill(reading);
+    await page.getByRole('button', { name: 'Take it', exact: true }).click();
+    await page.waitForTimeout(250);
+  }
+}
+
+/** Eight surveys of the old clamshell, its corner growing colder, so that there is a map and a chart to see. */
+async function surveyed(page: Page) {
+  for (let n = 0; n < 8; n++) {
+    const id = `00000000-0000-4000-8000-00000000010${n}`;
+    const places = PLANS.nine({ widthMm: 380, heightMm: 380 });
+    const off = [-13, -6, -4, -3, -2, -5, -4, -3, -4];
+    const readings = places.map((place, i) => ({ ...place, setC: 150, readC: 150 + (off[i] ?? 0) + (((n * 7 + i * 3) % 5) - 2) * 0.4 }));
+    const survey = {
+      id,
+      kind: 'survey',
+      pressId: 'press-clamshell',
+      platen: 'upper',
+      at: Date.now() - (7 - n) * 40 * 86_400_000,
+      by: 'MB',
+    };
+    await page.request.put(`${shop.address}/api/v1/presses/press-clamshell/records/${id}`, {
+      data: { ...survey, instrument: { kind: 'probe' }, finish: 'dark coated', roomC: 21, readings, note: '' },
+      headers: { origin: shop.address },
+    });
+  }
+  await page.reload();
+  await page.getByRole('img', { name: /^Platen map/ }).waitFor();
+  await page.waitForTimeout(500);
+}
 
 /** Down to what lies under the press and what the hands do. */
 async function toStack(page: Page) {

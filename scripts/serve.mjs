@@ -1,5 +1,6 @@
 // Serves the built app on this machine and prints its address. Set up by the environment:
-// PORT (4321), HOST (127.0.0.1), TIDY_BEACON_DB (data/tidy-beacon.sqlite), TIDY_BEACON_HOSTS (further names it answers to).
+// PORT (4321), HOST (127.0.0.1), TIDY_BEACON_DB (data/tidy-beacon.sqlite), TIDY_BEACON_HOSTS (further names it answers to),
+// TIDY_BEACON_DEVICES (PORT + 1; 0: none), where measuring devices are listened to.
 import { join } from 'node:path';
 import { HOME } from './setup.mjs';
 
@@ -7,6 +8,7 @@ import { HOME } from './setup.mjs';
 export async function serve() {
   process.env.HOST ??= '127.0.0.1';
   process.env.PORT ??= '4321';
+  process.env.TIDY_BEACON_DEVICES ??= String(Number(process.env.PORT) + 1);
   process.env.TIDY_BEACON_HOME ??= HOME;
   process.env.TIDY_BEACON_DB ??= join(HOME, 'data', 'tidy-beacon.sqlite');
   process.env.TIDY_BEACON_LOG ??= 'warn';

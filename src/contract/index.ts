@@ -2,4 +2,4 @@
 export { AwayError, call, ProblemError } from './client';
 export { API } from './paths';
 export type { Reply } from './routes';
-export type { BenchRow, ImportReply, LineCard, Logged, Problem, Rail, RunReply, ShelfKind, ShelfReply } from './schemas';
+export type { BenchRow, ImportReply, LineCard, Logged, PressReport, Problem, Rail, RunReply, ShelfKind, ShelfReply } from './schemas';

@@ -17,6 +17,10 @@ export const PATHS = {
   whichTransfer: ['POST', '/which-transfer'],
   presses: ['GET', '/presses'],
   putPress: ['PUT', '/presses/{id}'],
+  devices: ['GET', '/devices'],
+  putHand: ['PUT', '/simulator/hand'],
+  pressReport: ['GET', '/presses/{id}/records'],
+  putPressRecord: ['PUT', '/presses/{id}/records/{recordId}'],
   house: ['GET', '/house'],
   putHouse: ['PUT', '/house'],
   run: ['GET', '/runs/{id}'],
@@ -29,6 +33,9 @@ export const PATHS = {
   rail: ['GET', '/rail'],
   readRoster: ['POST', '/compute/roster'],
   computeCard: ['POST', '/compute/card'],
+  computeSurvey: ['POST', '/compute/survey'],
+  computePressure: ['POST', '/compute/pressure'],
+  computeWarmUp: ['POST', '/compute/warm-up'],
 } as const satisfies Record<string, readonly ['GET' | 'PUT' | 'POST' | 'DELETE', string]>;
 
 export type RouteName = keyof typeof PATHS;

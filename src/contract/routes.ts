@@ -2,7 +2,7 @@
 import { z } from 'zod';
 import { HouseSchema, OrderSchema, RosterEntrySchema } from '../core/card';
 import { AidSchema, BlankSchema, FabricSchema, Id, ProductSchema } from '../core/materials';
-import { PressSchema } from '../core/press';
+import { PlatenMapSchema, PressRecordSchema, PressSchema } from '../core/press';
 import { RunEventSchema } from '../core/run';
 import type { RouteName } from './paths';
 import {
@@ -10,6 +10,13 @@ import {
   BenchRowSchema,
   ComputeCardReplySchema,
   ComputeCardSchema,
+  ComputePressureReplySchema,
+  ComputePressureSchema,
+  ComputeSurveySchema,
+  ComputeWarmUpReplySchema,
+  ComputeWarmUpSchema,
+  DevicesSchema,
+  HandSchema,
   HouseReplySchema,
   LineCardSchema,
   LogQuerySchema,
@@ -17,6 +24,7 @@ import {
   OrderReplySchema,
   PressingReplySchema,
   PressReplySchema,
+  PressReportSchema,
   RailSchema,
   RunReplySchema,
   SHELF_KINDS,
@@ -107,6 +115,20 @@ export const ROUTES = {
   }),
   presses: route('Every press', { reply: z.object({ presses: z.array(PressReplySchema) }) }),
   putPress: route('Change a press when If-Match names the version last seen', { params: byId, body: PressSchema, reply: PressReplySchema }),
+  pressReport: route('Everything found out about a press: records, maps, the chart over time, when the next survey is due', {
+    params: byId,
+    reply: PressReportSchema,
+  }),
+  putPressRecord: route('Add a survey, rotate test, paper pull or heating time; the same id twice is the same record', {
+    params: byId.extend({ recordId: z.string().max(64) }),
+    body: PressRecordSchema,
+    reply: PressReportSchema,
+  }),
+  devices: route('What every measuring device said last', { reply: DevicesSchema }),
+  putHand: route('Move the hand of the simulated probe that ships with the demo; no real device is ever told anything', {
+    body: HandSchema,
+    reply: HandSchema,
+  }),
   house: route('House rules, units and room', { reply: HouseReplySchema }),
   putHouse: route('Change the house when If-Match names the version last seen', { body: HouseSchema, reply: HouseReplySchema }),
   run: route('A run with its frozen card and all its events', { params: byId, reply: RunReplySchema }),
@@ -129,6 +151,18 @@ export const ROUTES = {
   readRoster: route('Read a roster for so many pieces; stores nothing', {
     body: z.object({ text: z.string().max(200_000), pieces: z.number().int().min(1).max(1000) }),
     reply: z.object({ roster: z.array(RosterEntrySchema), faults: z.array(z.object({ line: z.number(), message: z.string() })) }),
+  }),
+  computeSurvey: route('The map a survey makes of a platen; stores nothing', {
+    body: ComputeSurveySchema,
+    reply: z.object({ map: PlatenMapSchema }),
+  }),
+  computePressure: route('Line pressure to contact pressure on an area, or back; stores nothing', {
+    body: ComputePressureSchema,
+    reply: ComputePressureReplySchema,
+  }),
+  computeWarmUp: route('Seconds from one temperature to another, and what a closing costs; stores nothing', {
+    body: ComputeWarmUpSchema,
+    reply: ComputeWarmUpReplySchema,
   }),
   computeCard: route('Work out a card from everything in the body; stores nothing', {
     body: ComputeCardSchema,

@@ -3,7 +3,7 @@ import { z } from 'zod';
 import { CardSchema, HouseSchema, Initials, LineSchema, OrderSchema, PrintSchema, RosterEntrySchema, WayOutSchema } from '../core/card';
 import { AmendmentSchema, PressingSchema, STATIONS } from '../core/log';
 import { AidSchema, ART_KINDS, BlankSchema, DUTIES, FabricSchema, Id, ProductSchema } from '../core/materials';
-import { PressSchema } from '../core/press';
+import { AirDriveSchema, HeaterSchema, PlatenMapSchema, PressRecordSchema, PressSchema, SurveySchema } from '../core/press';
 import { RunEventSchema, RunSchema } from '../core/run';
 import { PhraseSchema } from '../core/units';
 
@@ -95,7 +95,12 @@ export const SuitedSchema = z.object({
   costMinor: z.number(),
 });
 
-export const PressReplySchema = z.object({ press: PressSchema, version: Version });
+export const PressReplySchema = z.object({
+  press: PressSchema,
+  version: Version,
+  /** Day of its upper platen’s latest survey; null: never surveyed. */
+  surveyedOn: z.string().nullable(),
+});
 export const HouseReplySchema = z.object({ house: HouseSchema, version: Version });
 
 export const RunReplySchema = z.object({
@@ -193,10 +198,90 @@ export const ComputeCardSchema = z.object({
   press: PressSchema,
   house: HouseSchema,
   aids: z.array(AidSchema).max(200).default([]),
+  /** Surveys of the press, the latest of each platen. */
+  maps: z.array(PlatenMapSchema).max(20).default([]),
   /** What ways out may draw on; empty when absent. */
   shelf: z
     .object({ products: z.array(ProductSchema).max(500), presses: z.array(PressSchema).max(50) })
     .default({ products: [], presses: [] }),
 });
 export type ComputeCard = z.output<typeof ComputeCardSchema>;
+/** Everything that was found out about a press, and what follows from it. */
+export const PressReportSchema = z.object({
+  records: z.array(PressRecordSchema),
+  maps: z.array(PlatenMapSchema),
+  points: z.array(z.object({ on: z.string(), meanK: z.number(), surveyId: z.string() })),
+  chart: z.object({
+    baseline: z.number(),
+    limits: z.object({ centreK: z.number(), lowK: z.number(), highK: z.number(), sdK: z.number() }).nullable(),
+    outside: z.array(z.number()),
+  }),
+  due: z.object({ used: z.number(), closingsLeft: z.number(), daysLeft: z.number(), isDue: z.boolean() }).nullable(),
+  heater: HeaterSchema.nullable(),
+});
+export type PressReport = z.infer<typeof PressReportSchema>;
+
+export const DevicesSchema = z.object({
+  /** Port gateways are listened to on; null: none. */
+  port: z.number().nullable(),
+  devices: z.array(
+    z.object({
+      device: z.string(),
+      kind: z.enum(['press', 'probe', 'gun', 'unknown']),
+      state: z.enum(['live', 'silent', 'nonsense', 'clock jumped']),
+      fault: z.string(),
+      reading: z.object({ readC: z.number(), steady: z.boolean() }).nullable(),
+      press: z
+        .object({ pressId: z.string(), setC: z.number(), readoutC: z.number(), state: z.string(), leftS: z.number().nullable() })
+        .nullable(),
+      simulated: z.boolean(),
+    }),
+  ),
+});
+/** Where the stand-in’s probe is held, and what its press is set to. */
+export const HandSchema = z.object({
+  pressId: z.string().max(64),
+  xMm: z.number().min(-1000).max(1000),
+  yMm: z.number().min(-1000).max(1000),
+  setC: z.number().min(20).max(260),
+});
+
+const SidesSchema = z.object({ widthMm: z.number().min(30).max(2000), heightMm: z.number().min(30).max(2000) });
+export const ComputeSurveySchema = z.object({ survey: SurveySchema, platen: SidesSchema, on: z.iso.date() });
+export const ComputePressureSchema = z.object({
+  drive: AirDriveSchema,
+  /** What truly touches, mm². */
+  areaMm2: z.number().positive('Nothing touches: the area must be over zero.').max(4e6),
+  /** One of the two is given, the other is worked out. */
+  lineKPa: z.number().min(0).max(1500, 'No line holds more than 1500 kPa here.').optional(),
+  contactKPa: z.number().min(0).max(1000).optional(),
+});
+export const ComputePressureReplySchema = z.object({
+  lineKPa: z.number(),
+  contactKPa: z.number(),
+  forceN: z.number(),
+  crushes: z.boolean(),
+  ratioGuessed: z.boolean(),
+});
+export const ComputeWarmUpSchema = z.object({
+  heater: HeaterSchema,
+  fromC: z.number().min(-10).max(260),
+  toC: z.number().min(-10).max(260),
+  roomC: z.number().min(-10).max(50),
+  closing: z
+    .object({
+      areaMm2: z.number().positive().max(4e6),
+      effusivity: z.number().positive().max(20_000),
+      seconds: z.number().positive().max(3600),
+      setC: z.number().min(20).max(260),
+      startC: z.number().min(-10).max(260),
+    })
+    .optional(),
+});
+/** Times in s; null: never. */
+export const ComputeWarmUpReplySchema = z.object({
+  seconds: z.number().nullable(),
+  dropK: z.number().nullable(),
+  shortestCycleS: z.number().nullable(),
+});
 export const ComputeCardReplySchema = z.object({ card: CardSchema, waysOut: z.array(WayOutSchema) });

@@ -8,6 +8,7 @@
  */
 import { useId, useRef } from 'react';
 import { marginsAt, smallestMargin, type Window } from '../core/card';
+import { bandOf } from '../core/press';
 import { formatFigure, formatForHouse, formatQuantity, type HouseUnits, snap, UNITS } from '../core/units';
 import { axisTicks, onAxis, rampColour } from './ramp';
 import { useWidth } from './useWidth';
@@ -51,8 +52,8 @@ function Drawing({
   const bound = (side: string) => w.bounds.find((b) => b.side === side)?.surfaceC;
   const low = bound('sheet low') ?? 0;
   const high = bound('sheet high') ?? 0;
-  const mid = setC + w.offsetK;
-  const band = { low: mid - w.spreadK, high: mid + w.spreadK };
+  const { lowC, midC: mid, highC } = bandOf(w, setC);
+  const band = { low: lowC, high: highC };
   return (
     <svg width={width} height={HEIGHT} className="block touch-none select-none">
       <title>{describe(w, setC, house)}</title>
@@ -170,13 +171,13 @@ const marginText = (w: Window, setC: number, house: HouseUnits) =>
 
 function describe(w: Window, setC: number, house: HouseUnits): string {
   const { unit } = w.settable;
-  const mid = setC + w.offsetK;
+  const { lowC, highC } = bandOf(w, setC);
   const margin = smallestMargin(marginsAt(w, setC));
   const room =
     margin < 0
       ? `past the nearest side by ${formatForHouse('temperatureDifference', -margin, house, 0)}`
       : `nearest side ${marginText(w, setC, house)} away`;
-  return `set ${formatQuantity(setC, unit)}, surface ${formatQuantity(mid - w.spreadK, unit)} to ${formatQuantity(mid + w.spreadK, unit)}, ${room}`;
+  return `set ${formatQuantity(setC, unit)}, surface ${formatQuantity(lowC, unit)} to ${formatQuantity(highC, unit)}, ${room}`;
 }
 
 function Handle({
@@ -231,12 +232,13 @@ function Handle({
         },
       }
     : {};
+  const { midC } = bandOf(w, setC);
   const anchor = at > width - 90 ? 'end' : at < 90 ? 'start' : 'middle';
   return (
     <g {...slider} className={onMove ? 'cursor-ew-resize' : ''}>
       <rect x={at - 26} y={BASE_Y - 4} width="52" height="52" fill="transparent" />
-      {Math.abs(w.offsetK) > 0.4 && (
-        <path d={`M${at} ${BASE_Y + 2}L${x(setC + w.offsetK)} ${BASE_Y - 1}`} stroke="var(--color-teal)" strokeWidth="2" />
+      {Math.abs(midC - setC) > 0.4 && (
+        <path d={`M${at} ${BASE_Y + 2}L${x(midC)} ${BASE_Y - 1}`} stroke="var(--color-teal)" strokeWidth="2" />
       )}
       <path d={`M${at} ${BASE_Y + 1}l11 26h-22z`} fill="var(--color-teal)" stroke="var(--color-paper)" strokeWidth="1.5" />
       <text x={at} y={BASE_Y + 45} fontSize="15" fontWeight="700" textAnchor={anchor} fill="var(--color-teal)">

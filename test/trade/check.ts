@@ -23,7 +23,7 @@ import {
   type Product,
   usualPosition,
 } from '../../src/core/materials';
-import type { Press } from '../../src/core/press';
+import { PLANS, type PlatenMap, type Press, platenMap } from '../../src/core/press';
 import { phraseText } from '../../src/core/units';
 
 const PRODUCTS = Object.fromEntries(builtInProducts('2026-01-01').map((product) => [product.familyId, product])) as Record<
@@ -95,6 +95,29 @@ export const PRESSES = {
   old: made({ id: 'old', name: 'the old press', retiredOn: '2026-01-05' }),
 } as const satisfies Record<string, Press>;
 
+/** A survey by probe of the true press with one corner so many kelvin colder, on the day after it was last measured. */
+function surveyed(pressId: string, coldK: number): PlatenMap {
+  const readings = PLANS.nine(TRUE.platen).map((place, i) => ({ ...place, setC: 150, readC: i === 0 ? 150 - coldK : 150 }));
+  return platenMap(
+    {
+      id: 's',
+      kind: 'survey',
+      pressId,
+      platen: 'upper',
+      at: 1,
+      by: '',
+      instrument: { kind: 'probe' },
+      finish: 'dark coated',
+      roomC: 21,
+      readings,
+      note: '',
+    },
+    TRUE.platen,
+    '2026-03-01',
+  );
+}
+export const MAPS = { even: surveyed('true', 0), coldCorner: surveyed('true', 12) } as const;
+
 export interface Case {
   says: string;
   /** A built-in blank and what is different about this one. */
@@ -114,6 +137,8 @@ export interface Case {
   choices?: Choices;
   item?: Partial<ResolveInput['item']>;
   aids?: readonly Aid[];
+  /** The survey of the press. */
+  map?: keyof typeof MAPS;
   lamp?: LampState;
   /** Set values, where the case is about them. */
   set?: Partial<Omit<Card['set'], 'pressure'>>;
@@ -178,6 +203,7 @@ export function inputOf(one: Case): ResolveInput {
       room: { ...STARTING_HOUSE.room, humidityPercent: one.humidity ?? 50 },
     },
     aids: one.aids ?? BUILT_IN_AIDS,
+    ...(one.map && { maps: [MAPS[one.map]] }),
   };
 }
 

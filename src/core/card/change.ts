@@ -34,7 +34,13 @@ function printAfter(print: Print, change: Change): Print {
     productId === undefined
       ? print.layers
       : print.layers.map((layer) => (layer.key === top.key ? { key: layer.key, productId, over: layer.over } : layer));
-  return { ...print, layers, pressId: pressId ?? print.pressId, choices: choicesAfter(print.choices, change) };
+  return {
+    ...print,
+    layers,
+    pressId: pressId ?? print.pressId,
+    ...(change.lay && { lay: change.lay }),
+    choices: choicesAfter(print.choices, change),
+  };
 }
 
 /** The blank as it would stand once a test piece has held. Its damage limit stays the fibre's: a test never lifts that. */

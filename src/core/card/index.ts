@@ -5,6 +5,7 @@ export { type SchoolExample, schoolExample } from './example';
 export { type House, type HouseRules, HouseSchema, Initials, STARTING_HOUSE } from './house';
 export { layerName, type ResolveInput } from './input';
 export { lampAt } from './lamp';
+export { areaOfArt } from './measured';
 export {
   type Choices,
   type Line,

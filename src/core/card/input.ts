@@ -1,6 +1,6 @@
 /** All that a card is worked out from. */
 import type { Aid, Blank, Fabric, Position, Product } from '../materials';
-import type { Press } from '../press';
+import type { PlatenMap, Press } from '../press';
 import type { House } from './house';
 import { type Print, pressingOrder, type RosterEntry } from './order';
 
@@ -24,6 +24,8 @@ export interface ResolveInput {
   press: Press;
   house: House;
   aids: readonly Aid[];
+  /** Surveys of any press of the shop, the latest of each platen. */
+  maps?: readonly PlatenMap[];
 }
 
 /** A transfer with the colour of it that lies in a layer. */

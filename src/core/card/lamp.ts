@@ -1,4 +1,5 @@
 /** The lamp: Clear, Care or Hold, from the margins at a set value and the rules that were met. */
+import type { Offset } from '../press';
 import { phrase, tempDiff } from '../units';
 import type { Finding, Lamp, Window } from './schema';
 import { CLEAR_MARGIN_K, marginsAt } from './window';
@@ -15,7 +16,7 @@ const BREACH_WORDS = {
 } as const;
 
 /** What each margin at a set value says against the card: gone is Hold (dye: Care), under 2 K is Care. */
-export function marginFindings(window: Pick<Window, 'bounds' | 'offsetK' | 'spreadK'>, setC: number): Finding[] {
+export function marginFindings(window: Pick<Window, 'bounds'> & Offset, setC: number): Finding[] {
   return marginsAt(window, setC).flatMap((margin, i): Finding[] => {
     const bound = window.bounds[i];
     if (!bound) return [];

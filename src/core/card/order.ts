@@ -78,6 +78,14 @@ export const PrintSchema = z.object({
   /** It is meant to run over a seam. */
   crossesSeam: z.boolean(),
   pressId: Id,
+  /** Where its middle lies from the platen’s, mm: x to the right, y towards the operator; and how it is turned. Absent: centred. */
+  lay: z
+    .object({
+      xMm: z.number().min(-1000).max(1000),
+      yMm: z.number().min(-1000).max(1000),
+      turn: z.union([z.literal(0), z.literal(90), z.literal(180), z.literal(270)]),
+    })
+    .optional(),
   choices: Choices,
 });
 export type Print = z.infer<typeof PrintSchema>;

@@ -1,18 +1,19 @@
 /** Resolve: from a print, a blank, a press and the house to the worked-out card. */
 import { describeMaterial, FAMILIES, pressStage, type Range, type SheetStage } from '../materials';
-import { bandMiddle, pressureSetting } from '../press';
+import { bandMiddle, bandOf, pressureSetting } from '../press';
 import { phrase } from '../units';
 import { DECISIONS, type Decision } from './decisions';
 import { blankDraft, type Draft, pressOf } from './draft';
 import { layersOf, type ResolveInput } from './input';
 import { lampOf, marginFindings } from './lamp';
+import { asMeasured } from './measured';
 import { layerReasons, pressureReasons, temperatureReasons } from './reasons';
 import { RULES, type Rule, ruleFindings } from './rules';
 import { CARD_SCHEMA_VERSION, type Card, FIELDS, type Finding, type Lamp, type Margin, type Reason, type Window } from './schema';
 import { splitWindow } from './split';
 import { minutesOf, type SetValues, stagesOf } from './stages';
 import { STEPS, type StepRule, stepsOf } from './steps';
-import { bandAt, CLEAR_MARGIN_K, fabricBounds, marginsAt, settable, sheetBounds, smallestMargin, surfaceBounds, windowOf } from './window';
+import { CLEAR_MARGIN_K, fabricBounds, marginsAt, settable, sheetBounds, smallestMargin, surfaceBounds, windowOf } from './window';
 
 /** The rules a card is worked out by; the whole trade unless a check leaves one out. */
 export interface Trade {
@@ -96,7 +97,8 @@ function furtherClosings(input: ResolveInput, draft: Draft, pressC: number): { v
  * The set value is the settable one whose delivered band keeps farthest from the nearest bound (sheet, mark beside the art,
  * damage); a value set by hand is kept to the press's step and judged the same way.
  */
-export function judge(input: ResolveInput, trade: Trade = TRADE): Judgement {
+export function judge(given: ResolveInput, trade: Trade = TRADE): Judgement {
+  const input = asMeasured(given);
   const { print, press } = input;
   const { draft, reasons } = decide(input, trade.decisions);
   const split = draft.split ? splitWindow(input, draft) : null;
@@ -164,7 +166,8 @@ const inOrder = (reasons: readonly Reason[]): Reason[] => FIELDS.flatMap((field)
  * @param input °C, s, mm; all parts already parsed by their schemas
  * @returns the card; its lamp is Clear only with 2 K or more on every side and no rule met
  */
-export function resolve(input: ResolveInput, trade: Trade = TRADE): Card {
+export function resolve(given: ResolveInput, trade: Trade = TRADE): Card {
+  const input = asMeasured(given);
   const judged = judge(input, trade);
   const { draft, window, set, values, margins, smallestMarginK, lamp } = judged;
   const { print, product } = input;
@@ -181,7 +184,7 @@ export function resolve(input: ResolveInput, trade: Trade = TRADE): Card {
     of: namesOf(input),
     set,
     window,
-    delivered: bandAt(window, set.tempC),
+    delivered: bandOf(window, set.tempC),
     margins,
     smallestMarginK,
     lamp,

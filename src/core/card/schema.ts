@@ -2,7 +2,7 @@
 import { z } from 'zod';
 import { COVER_KINDS, DUTIES, PEELS, PRESSURE_BANDS } from '../materials';
 import { PhraseSchema } from '../units';
-import { RosterEntrySchema } from './order';
+import { PrintSchema, RosterEntrySchema } from './order';
 
 /** Raised when a stored card can no longer be read as is; every older version keeps a reader. */
 export const CARD_SCHEMA_VERSION = 2;
@@ -49,8 +49,12 @@ export type Bound = z.infer<typeof BoundSchema>;
 
 export const WindowSchema = z.object({
   bounds: z.array(BoundSchema),
+  /** Surface minus set at `refC` and its 95 % spread over the art, K; how both change for every K away from it. */
   offsetK: z.number(),
   spreadK: z.number(),
+  slope: z.number(),
+  spreadPerK: z.number(),
+  refC: Temp,
   measured: z.boolean(),
   /** What the press can be set to. */
   settable: z.object({ unit: z.enum(['C', 'F']), step: z.number(), minC: Temp, maxC: Temp }),
@@ -196,6 +200,7 @@ const ChangeSchema = z.object({
   base: z.enum(['pillow', 'firm pad', 'usual pad']).optional(),
   platenId: z.string().optional(),
   perClosing: z.number().optional(),
+  lay: PrintSchema.shape.lay,
   /** A test piece is pressed and, if it holds, noted on the blank. */
   testPiece: z.object({ productId: z.string(), markC: z.number().nullable() }).optional(),
 });

@@ -4,12 +4,15 @@ import { type Phrase, phrase, seconds, temp } from '../units';
 import { inputAfter, type Stock } from './change';
 import { pressOf } from './draft';
 import type { ResolveInput } from './input';
+import { areaOfArt, CENTRED, mapOf } from './measured';
 import { type Judgement, judge } from './resolve';
 import type { Card, Change, WayOut } from './schema';
 import { minutesOf, stagesOf } from './stages';
 import { limitsFor } from './window';
 
 const MOST_OFFERED = 6;
+/** Heated platen left round the art when a piece is shifted, mm. */
+const LAY_MARGIN_MM = 10;
 /** A tested mark limit is offered only this far over the fibre's own: beyond it the piece is likely spoiled, K. */
 const TEST_REACHES_K = 25;
 
@@ -42,6 +45,35 @@ function settings(input: ResolveInput, judged: Judgement): Candidate[] {
   if (input.item.perClosing > 1 || input.item.together.length > 0)
     list.push({ change: { perClosing: 1 }, says: phrase`Press one piece a closing.` });
   return list;
+}
+
+/** Other lays on the same platen: turned round, in the middle, or shifted a quarter of the room to any side. */
+function lays(input: ResolveInput, judged: Judgement): Candidate[] {
+  const { print } = input;
+  if (!mapOf(input)) return [];
+  const { platen } = judged.draft;
+  const area = areaOfArt(print);
+  const now = print.lay ?? CENTRED;
+  const room = (whole: number, side: number) => Math.max(0, Math.floor((whole - side) / 2 - LAY_MARGIN_MM));
+  const [right, front] = [room(platen.widthMm, area.widthMm), room(platen.heightMm, area.heightMm)];
+  const shifted = [
+    [0, 0],
+    [-right, 0],
+    [right, 0],
+    [0, -front],
+    [0, front],
+  ].map(([xMm = 0, yMm = 0]) => ({ ...now, xMm, yMm }));
+  const turned = { xMm: -now.xMm, yMm: -now.yMm, turn: ((now.turn + 180) % 360) as 0 | 90 | 180 | 270 };
+  const where = ({ xMm, yMm }: { xMm: number; yMm: number }) =>
+    xMm === 0 && yMm === 0 ? 'the middle' : xMm < 0 ? 'the left' : xMm > 0 ? 'the right' : yMm < 0 ? 'the back' : 'the front';
+  return [
+    ...(now.xMm !== 0 || now.yMm !== 0
+      ? [{ change: { lay: turned }, says: phrase`Turn the piece round on the platen, so that the art lies at the other side.` }]
+      : []),
+    ...shifted
+      .filter((lay) => lay.xMm !== now.xMm || lay.yMm !== now.yMm)
+      .map((lay) => ({ change: { lay }, says: phrase`Shift the piece so that the art lies at ${where(lay)} of the platen.` })),
+  ];
 }
 
 /**
@@ -87,7 +119,7 @@ function candidates(input: ResolveInput, judged: Judgement, stock: Stock): Candi
   const both = products.flatMap((product) =>
     presses.map((press) => ({ change: { productId: product.id, pressId: press.id }, says: phrase`Use ${product.name} on ${press.name}.` })),
   );
-  return [...settings(input, judged), ...testPiece(input, judged), ...elsewhere, ...swapped, ...both];
+  return [...settings(input, judged), ...lays(input, judged), ...testPiece(input, judged), ...elsewhere, ...swapped, ...both];
 }
 
 const QUALITY = { clear: 0, care: 1, hold: 2 } as const;
@@ -109,6 +141,7 @@ const better = (a: WayOut, b: WayOut): number =>
 function ideaOf({ change }: WayOut): string {
   if (change.productId) return `product ${change.productId}`;
   if (change.pressId) return `press ${change.pressId}`;
+  if (change.lay) return `lay turned ${change.lay.turn}`;
   return Object.keys(change).sort().join('+') + (change.alternative ?? change.base ?? change.platenId ?? '');
 }
 
@@ -133,7 +166,8 @@ export function waysOut(input: ResolveInput, card: Pick<Card, 'lamp'>, stock: St
       lamp: lamp.state,
       set: { tempC: set.tempC, unit: window.settable.unit, timeS: set.timeS },
       smallestMarginK,
-      minutesPerPiece: minutesOf(stagesOf(changed, draft, values)),
+      // another transfer has to be made first; the one in hand is there already
+      minutesPerPiece: minutesOf(stagesOf(changed, draft, values)) + (change.productId === undefined ? 0 : changed.product.minutesToMake),
       costMinor: changed.product.pricePerSheetMinor,
     });
   }

@@ -90,7 +90,7 @@ const better = (a: Suited, b: Suited): number =>
  */
 export function whichTransfer(
   wish: Wish,
-  shop: { products: readonly Product[]; presses: readonly Press[]; house: House; aids: ResolveInput['aids'] },
+  shop: { products: readonly Product[]; presses: readonly Press[]; house: House; aids: ResolveInput['aids']; maps?: ResolveInput['maps'] },
 ): Suited[] {
   const own = shop.products.filter((product) => !product.retiredOn);
   const lacking = builtInProducts('2000-01-01').filter((general) => !own.some((product) => product.familyId === general.familyId));
@@ -107,6 +107,7 @@ export function whichTransfer(
       press,
       house: shop.house,
       aids: shop.aids,
+      ...(shop.maps && { maps: shop.maps }),
     };
     return { input, press, judged: judge(input) };
   };

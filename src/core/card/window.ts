@@ -10,11 +10,11 @@ import {
   platenForFace,
 } from '../heat';
 import { blendLimits, type Fabric, FIBRES, limitForTime, type PressureBand, type Range } from '../materials';
-import { bandMiddle, type Press, pressOffset } from '../press';
+import { bandMiddle, bandOf, type Offset, type Press, pressOffset, setForMiddle } from '../press';
 import { type Phrase, phrase, seconds, snap, temp, toInside, toShown } from '../units';
 import { type Draft, pressOf } from './draft';
 import type { ResolveInput } from './input';
-import type { Bound, Card, Margin, Window } from './schema';
+import type { Bound, Margin, Window } from './schema';
 
 /** Below this margin on any side a card is Care, K. */
 export const CLEAR_MARGIN_K = 2;
@@ -123,12 +123,12 @@ export const surfaceBounds = (input: ResolveInput, draft: Draft): Bound[] => [
 ];
 
 /** How far the delivered band keeps inside each bound at a set value, K; negative is past it. */
-export function marginsAt(window: Pick<Window, 'bounds' | 'offsetK' | 'spreadK'>, setC: number): Margin[] {
-  const mid = setC + window.offsetK;
+export function marginsAt(window: Pick<Window, 'bounds'> & Offset, setC: number): Margin[] {
+  const { lowC, highC } = bandOf(window, setC);
   return window.bounds.map(({ side, keep, surfaceC, breach }) => ({
     side,
     breach,
-    kelvin: keep === 'above' ? mid - window.spreadK - surfaceC : surfaceC - mid - window.spreadK,
+    kelvin: keep === 'above' ? lowC - surfaceC : surfaceC - highC,
   }));
 }
 
@@ -142,22 +142,22 @@ export const smallestMargin = (margins: readonly Margin[]): number => {
 /**
  * The settable value with the largest smallest margin; of two equal, the cooler.
  *
- * The smallest margin rises with slope 1 to one peak and falls with slope −1, so the best settable value is one of
- * the two grid values next to the peak, kept inside what the press can be set to.
+ * Every margin is a straight line of the set value, or one that bends down at the setting measured, so the smallest of
+ * them has one peak: from the middle between floor and ceiling the grid is climbed to it.
  */
-function bestSetting(window: Pick<Window, 'bounds' | 'offsetK' | 'spreadK'>, press: Press): number {
+function bestSetting(window: Pick<Window, 'bounds'> & Offset, press: Press): number {
   const { unit, step } = press.set;
   const held = window.bounds.filter((b) => b.breach === 'hold');
   const floor = Math.max(...held.filter((b) => b.keep === 'above').map((b) => b.surfaceC));
   const ceiling = Math.min(...held.filter((b) => b.keep === 'below').map((b) => b.surfaceC));
-  const peakC = (floor + ceiling) / 2 - window.offsetK;
   const low = Math.ceil(toShown(press.set.minC, unit) / step - 1e-9);
   const high = Math.max(low, Math.floor(toShown(press.set.maxC, unit) / step + 1e-9));
-  const at = (n: number) => toInside(Math.min(high, Math.max(low, n)) * step, unit);
-  const below = Math.floor(toShown(peakC, unit) / step);
-  const [cool, warm] = [at(below), at(below + 1)];
-  const better = smallestMargin(marginsAt(window, warm)) - smallestMargin(marginsAt(window, cool));
-  return better > 1e-9 ? warm : cool;
+  const at = (n: number) => toInside(n * step, unit);
+  const room = (n: number) => smallestMargin(marginsAt(window, at(n)));
+  let best = Math.min(high, Math.max(low, Math.floor(toShown(setForMiddle(window, (floor + ceiling) / 2), unit) / step)));
+  while (best < high && room(best + 1) > room(best) + 1e-9) best++;
+  while (best > low && room(best - 1) > room(best) - 1e-9) best--;
+  return at(best);
 }
 
 /** A set value kept to the press's own step and range, °C. */
@@ -172,13 +172,7 @@ export function settable(press: Press, setC: number): number {
  * @param bumpK how much cooler than it shows an unmeasured press is taken to be by house rule, K
  */
 export function windowOf(press: Press, bounds: Bound[], bumpK = 0): Window {
-  const { offsetK, spreadK, measured } = pressOffset(press);
-  const open = { bounds, offsetK: offsetK - bumpK, spreadK, measured };
+  const { offsetK, ...rest } = pressOffset(press);
+  const open = { bounds, ...rest, offsetK: offsetK - bumpK };
   return { ...open, settable: press.set, bestSetC: bestSetting(open, press) };
-}
-
-/** What the platen's surface reaches over the art at a set value, °C. */
-export function bandAt({ offsetK, spreadK }: Pick<Window, 'offsetK' | 'spreadK'>, setC: number): Card['delivered'] {
-  const midC = setC + offsetK;
-  return { lowC: midC - spreadK, midC, highC: midC + spreadK };
 }

@@ -8,7 +8,7 @@ const CardV1Schema = z.object({
   schemaVersion: z.literal(1),
   of: now.of.omit({ duty: true, layers: true, printKey: true, roster: true, perClosing: true, sheet: true }),
   set: now.set.omit({ lowerC: true, base: true, pad: true, platen: true, spots: true }),
-  window: now.window,
+  window: now.window.omit({ slope: true, spreadPerK: true, refC: true }),
   delivered: now.delivered,
   margins: now.margins,
   smallestMarginK: now.smallestMarginK,
@@ -22,10 +22,11 @@ const CardV1Schema = z.object({
 
 /** A version 1 card in today's shape. What it never said is filled with what it meant: one layer, one piece a closing, heat from above. */
 export function readCardV1(doc: unknown): Card {
-  const { of, set, stages, ...rest } = CardV1Schema.parse(doc);
+  const { of, set, stages, window, ...rest } = CardV1Schema.parse(doc);
   return {
     ...rest,
     schemaVersion: CARD_SCHEMA_VERSION,
+    window: { ...window, slope: 0, spreadPerK: 0, refC: 0 },
     of: {
       ...of,
       duty: 'laundered',

@@ -3,7 +3,7 @@ import { z } from 'zod';
 import { HouseSchema, OrderSchema } from '../card';
 import { AmendmentSchema, PressingSchema } from '../log';
 import { AidSchema, BlankSchema, FabricSchema, ProductSchema } from '../materials';
-import { PressSchema } from '../press';
+import { PressRecordSchema, PressSchema } from '../press';
 import { RunEventSchema } from '../run';
 import type { LineFault } from './shelfCsv';
 import { DOCUMENT_VERSION, UPGRADES_TO_2 } from './upgrade';
@@ -33,6 +33,8 @@ const ShopDocumentSchema = z.object({
   products: z.array(ProductSchema).default([]),
   aids: z.array(AidSchema).default([]),
   presses: z.array(PressSchema).default([]),
+  /** Surveys and what else was found out about presses. */
+  pressRecords: z.array(PressRecordSchema).default([]),
   orders: z.array(OrderSchema).default([]),
   /** Orders that were taken off the bench, and when. */
   removed: z.array(z.object({ id: z.string(), at: z.number().int() })).default([]),

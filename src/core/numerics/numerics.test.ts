@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { erfcx, interpolate } from './index';
+import { cholesky, erfcx, forward, interpolate, logDeterminant, mixtureCdf, mixtureMoments, mixtureQuantile, normalCdf } from './index';
 
 describe('erfcx', () => {
   it.each([
@@ -45,5 +45,50 @@ describe('interpolate', () => {
     ] as const;
     expect([0, 2, 3, 6, 9].map((x) => interpolate(line, x))).toEqual([8, 8, 11.5, 27.5, 40]);
     expect(() => interpolate([], 1)).toThrow(RangeError);
+  });
+});
+
+describe('symmetric systems', () => {
+  it('the factor times its own transpose is the matrix, and forward solving undoes it', () => {
+    const a = [
+      [4, 2, 0.6],
+      [2, 5, 1],
+      [0.6, 1, 3],
+    ];
+    const factor = cholesky(3, (i, j) => a[i]?.[j] as number);
+    const at = (i: number, j: number) => (j <= i ? (factor[i]?.[j] as number) : 0);
+    for (let i = 0; i < 3; i++)
+      for (let j = 0; j < 3; j++) expect([0, 1, 2].reduce((sum, k) => sum + at(i, k) * at(j, k), 0)).toBeCloseTo(a[i]?.[j] as number, 12);
+    const b = [1, -2, 3];
+    const x = forward(factor, b);
+    for (let i = 0; i < 3; i++) expect([0, 1, 2].reduce((sum, k) => sum + at(i, k) * (x[k] as number), 0)).toBeCloseTo(b[i] as number, 12);
+    // 4·(5·3 − 1) − 2·(2·3 − 0.6) + 0.6·(2 − 3) = 42.8… by hand: 4·14 − 2·5.4 + 0.6·(2·1 − 5·0.6)
+    expect(Math.exp(logDeterminant(factor))).toBeCloseTo(4 * 14 - 2 * 5.4 + 0.6 * (2 - 3), 9);
+  });
+  it('what is not positive definite is refused', () => {
+    expect(() => cholesky(2, (i, j) => (i === j ? 1 : 2))).toThrow(RangeError);
+  });
+});
+
+describe('normal distributions and mixtures of them', () => {
+  it('agrees with the tables', () => {
+    for (const [z, share] of [
+      [0, 0.5],
+      [1, 0.8413447461],
+      [1.959963985, 0.975],
+      [-3, 0.001349898],
+    ] as const)
+      expect(normalCdf(z)).toBeCloseTo(share, 8);
+  });
+  it('a quantile’s share is the share it was asked for; one part is the normal itself', () => {
+    const parts = [
+      { weight: 3, mean: -4, sd: 1 },
+      { weight: 1, mean: 6, sd: 2.5 },
+    ];
+    for (const share of [0.025, 0.3, 0.75, 0.975]) expect(mixtureCdf(parts, mixtureQuantile(parts, share))).toBeCloseTo(share, 6);
+    expect(mixtureQuantile([{ weight: 2, mean: 10, sd: 3 }], 0.975)).toBeCloseTo(10 + 3 * 1.959963985, 5);
+    const { mean, sd } = mixtureMoments(parts);
+    expect(mean).toBeCloseTo(-1.5, 12);
+    expect(sd ** 2).toBeCloseTo(0.75 * (1 + 2.5 ** 2) + 0.25 * (2.5 ** 2 + 7.5 ** 2), 9);
   });
 });

@@ -1,12 +1,88 @@
 /** Presses: what they really do for what they are set to. */
 export {
+  type AirDrive,
+  AirDriveSchema,
+  CRUSH_KPA,
+  contactFromLine,
+  faceMm2,
+  forceAt,
+  lineForContact,
+  overlapMm2,
+  ratioFrom,
+  touchingMm2,
+} from './airPressure';
+export { type ChartPoint, type ControlChart, controlChart, type Due, nextSurvey } from './chart';
+export { type ColdSpot, coldSpots } from './coldSpot';
+export { DeviceBoard, type DeviceView, LONGEST_LINE, readDeviceLine } from './device';
+export { contactAtReading, type DialPair, type Pressed, readingForContact } from './dial';
+export {
+  FINISHES,
+  type Finish,
+  type Instrument,
+  type InstrumentError,
+  infraredReading,
+  instrumentError,
+  surfaceFromInfrared,
+  type Taken,
+  takeReading,
+} from './instrument';
+export { CORNERS, type Corner, type PaperPull, PULLS, type Pull, readPaperPull } from './paperPull';
+export {
+  type Area,
+  type Estimate,
+  fitPlaten,
+  meanOffset,
+  offsetAt,
+  type Place,
+  type PlatenFit,
+  type PlatenReading,
+  slopeOf,
+} from './platenFit';
+export {
+  coldUnder,
+  type Delivered,
+  deliveredOver,
+  narrowestWindow,
+  type PlatenMap,
+  PlatenMapSchema,
+  platenMap,
+  settingFor,
+} from './platenMap';
+export {
   type Band,
+  bandOf,
   deliveredBand,
   isHandHeld,
+  type Offset,
   type Press,
   type PressKind,
   PressSchema,
   pressOffset,
+  setForMiddle,
   usualPress,
 } from './press';
 export { BAND_KPA, bandMiddle, type PressureSetting, pressureSetting } from './pressure';
+export { type PressRecord, PressRecordSchema, rotateVerdict } from './record';
+export {
+  closed,
+  coldPress,
+  type SimulatedPressFacts,
+  type SimulatedPressState,
+  simulatedSurface,
+  simulatedWord,
+  stepped,
+} from './simulator';
+export { coverageFault, isSettled, oddReading, PLANS, readingsOf, type Survey, type SurveyReading, SurveySchema } from './survey';
+export {
+  type Closing,
+  dropOfClosing,
+  type Heater,
+  HeaterSchema,
+  heatOfClosing,
+  type LoggedTime,
+  lossOf,
+  refined,
+  shortestCycle,
+  temperatureAfter,
+  timeBetween,
+} from './warmUp';

@@ -1,6 +1,9 @@
 /** A press as the shop knows it: how it is set, what it was measured to deliver, how its pressure is read. */
 import { z } from 'zod';
 import { Id, Name, Words } from '../materials';
+import { AirDriveSchema } from './airPressure';
+import { FINISHES } from './instrument';
+import { HeaterSchema } from './warmUp';
 
 const PRESS_KINDS = ['clamshell', 'swing-away', 'draw', 'cap', 'hand press', 'iron'] as const;
 export type PressKind = (typeof PRESS_KINDS)[number];
@@ -46,6 +49,10 @@ export const PressSchema = z.object({
       spreadK: Spread,
       on: z.iso.date(),
       how: Words,
+      /** The offset changes by this for every K the setting is away from `refC`; the spread grows by `spreadPerK`. */
+      slope: z.number().min(-0.5).max(0.5).optional(),
+      spreadPerK: z.number().min(0).max(0.5).optional(),
+      refC: z.number().min(20).max(260).optional(),
     })
     .nullable(),
   gauge: PressureGauge.superRefine((gauge, ctx) => {
@@ -73,16 +80,36 @@ export const PressSchema = z.object({
   timers: z.union([z.literal(1), z.literal(2)]),
   opensItself: z.boolean(),
   retiredOn: z.iso.date().optional(),
+  /** What the upper platen’s face is; absent: dark coated. */
+  finish: z.enum(FINISHES).optional(),
+  /** The base where it is smaller than the upper platen. */
+  base: Platen.optional(),
+  /** What pushes an air press down. */
+  drive: AirDriveSchema.optional(),
+  /** Power and mass of the upper platen. */
+  heater: HeaterSchema.optional(),
 });
 export type Press = z.infer<typeof PressSchema>;
 
 /** What an unmeasured press is taken to do: right on average, ±8 K. */
 const UNMEASURED = { offsetK: 0, spreadK: 8 } as const;
 
-/** Offset and 95 % spread to reckon with, K; a press that was never measured counts ±8 K. */
-export function pressOffset(press: Press): { offsetK: number; spreadK: number; measured: boolean } {
+/** How a press stands to what it is set to: offset and 95 % spread at a setting, K, and how both change away from it. */
+export interface Offset {
+  offsetK: number;
+  spreadK: number;
+  slope: number;
+  spreadPerK: number;
+  refC: number;
+}
+
+/** Offset and spread to reckon with; a press that was never measured counts ±8 K. */
+export function pressOffset(press: Press): Offset & { measured: boolean } {
   const { calibration } = press;
-  return calibration ? { offsetK: calibration.offsetK, spreadK: calibration.spreadK, measured: true } : { ...UNMEASURED, measured: false };
+  const flat = { slope: 0, spreadPerK: 0, refC: 0 };
+  if (!calibration) return { ...flat, ...UNMEASURED, measured: false };
+  const { offsetK, spreadK, slope = 0, spreadPerK = 0, refC = 0 } = calibration;
+  return { offsetK, spreadK, slope, spreadPerK, refC, measured: true };
 }
 
 /** A temperature band at the platen's surface, °C. */
@@ -93,11 +120,18 @@ export interface Band {
 }
 
 /** What the platen's surface really reaches over the art for a set value, °C. */
-export function deliveredBand(press: Press, setC: number): Band {
-  const { offsetK, spreadK } = pressOffset(press);
-  const midC = setC + offsetK;
-  return { lowC: midC - spreadK, midC, highC: midC + spreadK };
+export function bandOf({ offsetK, spreadK, slope, spreadPerK, refC }: Offset, setC: number): Band {
+  const midC = setC + offsetK + slope * (setC - refC);
+  const half = spreadK + spreadPerK * Math.abs(setC - refC);
+  return { lowC: midC - half, midC, highC: midC + half };
 }
+
+/** What a press delivers for a set value, °C. */
+export const deliveredBand = (press: Press, setC: number): Band => bandOf(pressOffset(press), setC);
+
+/** The set value whose band has its middle at a surface temperature, °C: the line's inverse. */
+export const setForMiddle = ({ offsetK, slope, refC }: Offset, surfaceC: number): number =>
+  (surfaceC - offsetK + slope * refC) / (1 + slope);
 
 /** The press a piece would usually go on: one of its own shape, measured before unmeasured, the larger platen first. */
 export function usualPress(presses: readonly Press[], isCap: boolean): Press | undefined {

@@ -96,7 +96,8 @@ function inRange(kind: QuantityKind, value: number, unit: UnitId, options: Parse
       }
     }
   }
-  if (kind !== 'temperature' && kind !== 'temperatureDifference' && value < 0) return bad('This cannot be less than zero.');
+  const signed = kind === 'temperature' || kind === 'temperatureDifference' || (min !== undefined && min < 0);
+  if (!signed && value < 0) return bad('This cannot be less than zero.');
   if (min !== undefined && value < min) return bad(`Too low: ${formatQuantity(min, unit)} is the least this can be.`);
   if (max !== undefined && value > max) return bad(`Too high: ${formatQuantity(max, unit)} is the most this can be.`);
   return { state: 'ok', value, unit };

@@ -81,6 +81,12 @@ describe('typing a quantity', () => {
     expect(parsed.state === 'bad' && parsed.message).toContain(words);
   });
 
+  it('takes less than zero where a field says it may be: to the left, towards the back', () => {
+    expect(parseQuantity('length', '-12cm', { unit: 'in', min: -1000, max: 1000 })).toEqual({ state: 'ok', value: -120, unit: 'cm' });
+    expect(parseQuantity('length', '−2in', { unit: 'mm', min: -1000 })).toMatchObject({ state: 'ok', value: -50.8 });
+    expect(parseQuantity('length', '-2000mm', { unit: 'mm', min: -1000, max: 1000 }).state).toBe('bad');
+  });
+
   it('never throws on any text', () => {
     fc.assert(
       fc.property(fc.string(), (text) => {

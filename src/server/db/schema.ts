@@ -3,7 +3,7 @@ import { index, integer, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqli
 import type { Card, House, Order } from '../../core/card';
 import type { Amendment, Pressing } from '../../core/log';
 import type { Aid, Blank, Fabric, Product } from '../../core/materials';
-import type { Press } from '../../core/press';
+import type { Press, PressRecord } from '../../core/press';
 import type { RunEvent } from '../../core/run';
 
 export const orders = sqliteTable('orders', {
@@ -97,6 +97,21 @@ export const pressings = sqliteTable(
     index('pressings_by_product').on(t.product, t.endedAt, t.outcome),
     index('pressings_by_press').on(t.press, t.endedAt, t.outcome),
   ],
+);
+
+/** Surveys, rotate tests, paper pulls and heating times of a press; written once. */
+export const pressRecords = sqliteTable(
+  'press_records',
+  {
+    id: text('id').primaryKey(),
+    pressId: text('press_id')
+      .notNull()
+      .references(() => presses.id),
+    kind: text('kind').notNull(),
+    at: integer('at').notNull(),
+    doc: text('doc', { mode: 'json' }).$type<PressRecord>().notNull(),
+  },
+  (t) => [index('press_records_by_press').on(t.pressId, t.kind, t.at)],
 );
 
 export const amendments = sqliteTable(

@@ -7,6 +7,9 @@ const BEAT_MS = 20_000;
 /** Says that runs, presses or orders have changed. */
 export const announceChange = (): void => void emitter.emit('change');
 
+/** Tells open pages what devices say now. @param view as JSON */
+export const announceDevices = (view: string): void => void emitter.emit('devices', view);
+
 /** A stream that writes `change` whenever something has changed, and a comment as heartbeat. Ends with the request. */
 export function changeStream(signal: AbortSignal): Response {
   const encoder = new TextEncoder();
@@ -21,12 +24,15 @@ export function changeStream(signal: AbortSignal): Response {
         }
       };
       const onChange = () => write('event: change\ndata: {}\n\n');
+      const onDevices = (view: string) => write(`event: devices\ndata: ${view}\n\n`);
       const beat = setInterval(() => write(': still here\n\n'), BEAT_MS);
       stop = () => {
         clearInterval(beat);
         emitter.off('change', onChange);
+        emitter.off('devices', onDevices);
       };
       emitter.on('change', onChange);
+      emitter.on('devices', onDevices);
       signal.addEventListener('abort', stop);
       write('retry: 2000\n\n');
     },

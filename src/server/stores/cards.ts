@@ -17,10 +17,11 @@ import {
 } from '../../core/card';
 import { inNameOrder, readCard } from '../../core/formats';
 import { pressStage } from '../../core/materials';
-import type { Press } from '../../core/press';
+import type { PlatenMap, Press } from '../../core/press';
 import { cards } from '../db/schema';
 import { notFound } from '../http/problem';
 import { readHouse } from './house';
+import { latestMaps } from './pressRecords';
 import { listPresses, readShelf, type Shelf } from './shelf';
 import type { Db } from './versioned';
 
@@ -28,12 +29,14 @@ import type { Db } from './versioned';
 export interface Facts extends Shelf {
   presses: Press[];
   house: House;
+  maps: readonly PlatenMap[];
 }
 
 export const readFacts = (db: Db): Facts => ({
   ...readShelf(db),
   presses: listPresses(db).map((row) => row.doc),
   house: readHouse(db).doc,
+  maps: latestMaps(db),
 });
 
 function pick<T extends { id: string }>(all: readonly T[], id: string, what: string): T {
@@ -79,6 +82,7 @@ export function inputOf(facts: Facts, order: Pick<Order, 'lines'>, line: Line, p
     press: pick(facts.presses, print.pressId, 'press'),
     house: facts.house,
     aids: facts.aids,
+    maps: facts.maps,
   };
 }
 
@@ -87,7 +91,19 @@ export function inputOf(facts: Facts, order: Pick<Order, 'lines'>, line: Line, p
  *
  * @throws {Refusal} 404 a layer names a transfer that was not sent
  */
-export function computeInput({ print, size, roster, perClosing, blank, fabric, products, press, house, aids }: ComputeCard): ResolveInput {
+export function computeInput({
+  print,
+  size,
+  roster,
+  perClosing,
+  blank,
+  fabric,
+  products,
+  press,
+  house,
+  aids,
+  maps,
+}: ComputeCard): ResolveInput {
   const line: Line = { id: 'line', blankId: blank.id, size, count: 1, prints: [print], roster, perClosing };
   const facts: Facts = {
     blanks: [blank],
@@ -96,6 +112,7 @@ export function computeInput({ print, size, roster, perClosing, blank, fabric, p
     presses: [{ ...press, id: print.pressId }],
     house,
     aids,
+    maps: maps.map((map) => ({ ...map, pressId: print.pressId })),
   };
   return inputOf(facts, { lines: [line] }, line, print);
 }

@@ -1,7 +1,7 @@
 /** The whole shop out: one JSON document, written piece by piece, the same text for the same shop. */
 import { asc, eq, isNotNull } from 'drizzle-orm';
 import { DOCUMENT_VERSION, inNameOrder, readPressing, SHOP_FORMAT } from '../../core/formats';
-import { amendments, cards, house, orders, pressings, runEvents, runs } from '../db/schema';
+import { amendments, cards, house, orders, pressings, pressRecords, runEvents, runs } from '../db/schema';
 import { DOC_KINDS, DOCS } from './docTables';
 import type { Db } from './versioned';
 
@@ -20,6 +20,16 @@ export function* shopJson(db: Db): Generator<string> {
           .all()
           .map((row) => row.doc),
     ]),
+    [
+      'pressRecords',
+      () =>
+        db
+          .select({ doc: pressRecords.doc })
+          .from(pressRecords)
+          .orderBy(asc(pressRecords.at), asc(pressRecords.id))
+          .all()
+          .map((row) => row.doc),
+    ],
     [
       'orders',
       () =>

@@ -17,6 +17,7 @@ import { cards, house, orders, runEvents, runs } from '../db/schema';
 import { DOC_KINDS, DOCS, type DocKind } from './docTables';
 import { fieldsOf, type Plan, Planner } from './planner';
 import { addAmendment } from './pressings';
+import { addPressRecord } from './pressRecords';
 import type { Db } from './versioned';
 
 /** Every id of a kind that will be there once the file is in. */
@@ -103,6 +104,7 @@ export function planJson(db: Db, text: string): Plan {
   for (const kind of DOC_KINDS) for (const [i, one] of doc[kind].entries()) planner.document(kind, one, i + 1);
   for (const [i, order] of doc.orders.entries()) planner.document('orders', order, i + 1);
   for (const { id, at } of doc.removed) planner.writes.push(() => db.update(orders).set({ removedAt: at }).where(eq(orders.id, id)).run());
+  for (const record of doc.pressRecords) planner.writes.push(() => addPressRecord(db, record));
   planHistory(db, planner, doc);
   const runsHere = new Set([
     ...db

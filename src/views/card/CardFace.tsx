@@ -21,11 +21,13 @@ interface CardFaceProps {
   onMove?: (setC: number) => void;
   /** Stands at the end of the title line. */
   aside?: ReactNode;
+  /** Stands under the stack: the platen with the art on it. */
+  platen?: ReactNode;
   /** Stands under the window bar: acts, ways out. */
   children?: ReactNode;
 }
 
-export function CardFace({ card, house, setC = card.set.tempC, lamp = card.lamp, onMove, aside, children }: CardFaceProps) {
+export function CardFace({ card, house, setC = card.set.tempC, lamp = card.lamp, onMove, aside, platen, children }: CardFaceProps) {
   const [open, setOpen] = useState<Field | null>(null);
   const toggle = (field: Field) => setOpen(open === field ? null : field);
   const presses = card.stages.filter((stage) => stage.by === 'press' && stage.kind !== 'pre-press');
@@ -66,6 +68,7 @@ export function CardFace({ card, house, setC = card.set.tempC, lamp = card.lamp,
           )}
           <Stack layers={stage?.stack ?? []} faceC={stage?.setC ?? card.delivered.midC} />
           <LaidBy card={card} onOpen={toggle} />
+          {platen}
         </section>
         <Steps card={card} />
       </div>

@@ -13,6 +13,7 @@ import { LineList } from '../orders/LineList';
 import { OrderHead } from '../orders/OrderHead';
 import { useOrder } from '../orders/useOrder';
 import { goTo } from '../shell/goTo';
+import { ArtOnPlaten } from './ArtOnPlaten';
 import { CardFace } from './CardFace';
 import { ChoicesPanel } from './ChoicesPanel';
 import { WaysOut } from './WaysOut';
@@ -189,7 +190,15 @@ function CardSheet({ worked, line, print, house, save, aside }: CardSheetProps) 
   const product = shelf.data?.products.find((one) => one.id === topLayer(print).productId);
   const press = presses.data?.presses.find((one) => one.press.id === print.pressId)?.press;
   return (
-    <CardFace card={card} house={house} setC={setC} lamp={moved ? lampAt(card, setC) : card.lamp} onMove={setSetC} aside={aside}>
+    <CardFace
+      card={card}
+      house={house}
+      setC={setC}
+      lamp={moved ? lampAt(card, setC) : card.lamp}
+      onMove={setSetC}
+      aside={aside}
+      platen={press && <ArtOnPlaten press={press} print={print} house={house} />}
+    >
       <HandleActs
         moved={moved}
         byHand={card.set.byHand}

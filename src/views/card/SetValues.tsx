@@ -1,6 +1,7 @@
 /** The set values, which are the page: large, in the press's own terms; touching one unfolds its reasons. */
 import type { ReactNode } from 'react';
 import { type Card, type Field, type Lamp as LampValue, marginsAt, smallestMargin } from '../../core/card';
+import { bandOf } from '../../core/press';
 import { formatDuration, formatFigure, formatForHouse, formatQuantity, type HouseUnits, UNITS } from '../../core/units';
 import { Lamp } from '../../ui/Lamp';
 
@@ -25,7 +26,7 @@ export function SetValues({ card, setC, house, lamp, open, onOpen }: SetValuesPr
       {/* on Hold nobody should set these: they stand back */}
       <div className={`flex flex-wrap gap-x-7 gap-y-2 ${lamp.state === 'hold' ? 'text-[#75818a]' : ''}`}>
         <Value {...value} field="temperature" name="Temperature" figure={formatFigure(setC, unit)} unit={UNITS[unit].symbol}>
-          {formatQuantity(setC, unit === 'F' ? 'C' : 'F')} · surface {formatQuantity(setC + card.window.offsetK, unit)}
+          {formatQuantity(setC, unit === 'F' ? 'C' : 'F')} · surface {formatQuantity(bandOf(card.window, setC).midC, unit)}
         </Value>
         <Value {...value} field="time" name="Time" figure={timeS < 60 ? String(timeS) : formatDuration(timeS)} unit={timeS < 60 ? 's' : ''}>
           under heat

@@ -7,7 +7,8 @@ import { Check } from '../../ui/Check';
 import { ChoiceField, TextField } from '../../ui/Field';
 import { QuantityField } from '../../ui/QuantityField';
 import { LayerRows } from './LayerRows';
-import { ART_KIND_OPTIONS, type Faults, type PrintDraft, pressFor, withLayer } from './lineDraft';
+import { LayFields } from './LayFields';
+import { ART_KIND_OPTIONS, type Faults, type PrintDraft, pressFor, withLay, withLayer } from './lineDraft';
 
 interface PrintFieldsProps {
   print: PrintDraft;
@@ -104,6 +105,7 @@ export function PrintFields({ print, index, shelf, presses, blank, house, faults
           }
         />
       </div>
+      <LayFields print={print} house={house} problem={problem('lay')} onChange={(lay) => onChange(withLay(print, lay))} />
       <fieldset className="col-span-6 grid grid-cols-2 gap-x-5">
         <legend className="sr-only">What the art is like</legend>
         <Check on={print.smallType} onChange={(smallType) => patch({ smallType })}>

@@ -10,7 +10,8 @@ export interface LayerDraft {
   colour: string;
 }
 
-export interface PrintDraft extends Pick<Print, 'key' | 'choices' | 'embossed' | 'looseParts' | 'smallType' | 'crossesSeam' | 'artKind'> {
+export interface PrintDraft
+  extends Pick<Print, 'key' | 'choices' | 'embossed' | 'looseParts' | 'smallType' | 'crossesSeam' | 'artKind' | 'lay'> {
   layers: LayerDraft[];
   position: Position;
   artName: string;
@@ -75,6 +76,12 @@ export function draftFrom(line: Line | undefined, isNew: boolean): LineDraft {
 }
 
 export const withPrint = (draft: LineDraft): LineDraft => ({ ...draft, prints: [...draft.prints, emptyPrint(freeKey(draft.prints))] });
+/** A print laid somewhere on the platen; in the middle and unturned it says nothing. */
+export function withLay({ lay: _, ...print }: PrintDraft, lay: NonNullable<Print['lay']>): PrintDraft {
+  const centred = lay.xMm === 0 && lay.yMm === 0 && lay.turn === 0;
+  return centred ? print : { ...print, lay };
+}
+
 export const withLayer = (print: PrintDraft): PrintDraft => {
   const last = print.layers.at(-1);
   return { ...print, layers: [...print.layers, { key: freeKey(print.layers), productId: last?.productId ?? null, colour: '' }] };

@@ -2,27 +2,32 @@
 import { useState } from 'react';
 import type { Reply } from '../../contract';
 import { type Press, pressOffset } from '../../core/press';
-import { formatForHouse } from '../../core/units';
+import { formatForHouse, type HouseUnits } from '../../core/units';
 import { useUnits } from '../../ui/house';
 import { newId } from '../../ui/newId';
 import { Island, Pending, useRoute } from '../../ui/query';
-import { DeliveredDrawing } from './DeliveredDrawing';
 import { newPress } from './newPress';
 import { PressEditor } from './PressEditor';
+import { PressureView } from './PressureView';
+import { SurfaceView } from './SurfaceView';
+import { WarmUpView } from './WarmUpView';
 
 type PressRow = Reply<'presses'>['presses'][number];
 
-export function Presses() {
+export function Presses({ initialOn }: { initialOn: string | null }) {
   return (
     <Island>
-      <PressPage />
+      <PressPage initialOn={initialOn} />
     </Island>
   );
 }
 
-function PressPage() {
+const VIEWS = ['Surface', 'Pressure', 'Warm-up', 'Facts'] as const;
+
+function PressPage({ initialOn }: { initialOn: string | null }) {
   const { data, error } = useRoute('presses', {});
-  const [chosen, setChosen] = useState<string | null>(null);
+  const [chosen, setChosen] = useState(initialOn);
+  const [view, setView] = useState<(typeof VIEWS)[number]>('Surface');
   const [fresh, setFresh] = useState<Press | null>(null);
   const house = useUnits();
   if (!data) return <Pending error={error} what="the presses" />;
@@ -50,22 +55,54 @@ function PressPage() {
       </section>
       {shown && (
         <section aria-label={shown.name} className="min-w-0">
-          <DeliveredDrawing press={shown} />
-          <PressEditor
-            key={`${shown.id} ${fresh ? 0 : row?.version}`}
-            press={shown}
-            version={fresh ? null : (row?.version ?? null)}
-            house={house}
-            onSaved={choose}
-          />
+          <h2 className="sr-only">{shown.name}</h2>
+          {!fresh && (
+            <div className="mb-3 flex gap-1 border-b border-line">
+              {VIEWS.map((one) => (
+                <button
+                  key={one}
+                  type="button"
+                  aria-pressed={view === one}
+                  onClick={() => setView(one)}
+                  className={`min-h-12 border-b-4 px-3 ${view === one ? 'border-teal font-bold' : 'border-transparent'}`}
+                >
+                  {one}
+                </button>
+              ))}
+            </div>
+          )}
+          {fresh || view === 'Facts' ? (
+            <PressEditor
+              key={`${shown.id} ${fresh ? 0 : row?.version}`}
+              press={shown}
+              version={fresh ? null : (row?.version ?? null)}
+              house={house}
+              onSaved={choose}
+            />
+          ) : (
+            <Known key={shown.id} press={shown} view={view} house={house} />
+          )}
         </section>
       )}
     </div>
   );
 }
 
-function PressItem({ row: { press }, on, onChoose }: { row: PressRow; on: boolean; onChoose: () => void }) {
+/** What was found out about a press. */
+function Known({ press, view, house }: { press: Press; view: 'Surface' | 'Pressure' | 'Warm-up'; house: HouseUnits }) {
+  const report = useRoute('pressReport', { params: { id: press.id } });
+  if (!report.data) return <Pending error={report.error} what="what is known of it" />;
+  if (view === 'Surface') return <SurfaceView press={press} report={report.data} house={house} />;
+  if (view === 'Pressure') return <PressureView press={press} report={report.data} house={house} />;
+  return <WarmUpView press={press} report={report.data} house={house} />;
+}
+
+function PressItem({ row: { press, surveyedOn }, on, onChoose }: { row: PressRow; on: boolean; onChoose: () => void }) {
   const house = useUnits();
+  const measuredOn = [surveyedOn, press.calibration?.on]
+    .filter((day) => day != null)
+    .sort()
+    .at(-1);
   return (
     <button
       type="button"
@@ -77,9 +114,9 @@ function PressItem({ row: { press }, on, onChoose }: { row: PressRow; on: boolea
       <span className="label block">
         {press.kind}, set in {press.set.unit === 'F' ? '°F' : '°C'} by {press.set.step}
       </span>
-      <span className={press.calibration ? 'label block' : 'block font-semibold text-brick'}>
-        {press.calibration
-          ? `measured ${press.calibration.on}`
+      <span className={measuredOn ? 'label block' : 'block font-semibold text-brick'}>
+        {measuredOn
+          ? `measured ${measuredOn}`
           : `not measured: ±${formatForHouse('temperatureDifference', pressOffset(press).spreadK, house, 0)} assumed`}
       </span>
     </button>

@@ -1,6 +1,6 @@
 /** The rail along the bottom of every page: presses, running clocks, the last undoable act. One island for the whole visit. */
 import { useEffect, useState } from 'react';
-import { API, type Rail as RailReply } from '../../contract';
+import { API, type Rail as RailReply, type Reply } from '../../contract';
 import { formatDuration, formatQuantity } from '../../core/units';
 import { undoLast, useLastAct } from '../../ui/acts';
 import { serverAnswers, setAway, useAway } from '../../ui/away';
@@ -25,6 +25,9 @@ function useChangeStream(): void {
       if (document.hidden) return;
       stream = new EventSource(`${API}/rail/stream`);
       stream.addEventListener('change', () => void refresh('rail', 'bench', 'run'));
+      stream.addEventListener('devices', (event) =>
+        queries.setQueryData<Reply<'devices'>>(['devices', {}], (was) => ({ port: was?.port ?? null, devices: JSON.parse(event.data) })),
+      );
       stream.addEventListener('open', () => {
         setAway(false);
         void queries.invalidateQueries();
@@ -43,6 +46,7 @@ function useChangeStream(): void {
 function RailBar() {
   useChangeStream();
   const { data } = useRoute('rail', {});
+  const devices = useRoute('devices', {}).data?.devices ?? [];
   const away = useAway();
   useEffect(() => {
     if (data) heardServer(data.now);
@@ -60,7 +64,7 @@ function RailBar() {
         <>
           <ul className="flex min-w-0 items-stretch overflow-hidden">
             {(data?.presses ?? []).map((press) => (
-              <PressToken key={press.id} press={press} />
+              <PressToken key={press.id} press={press} readout={devices.find((one) => one.press?.pressId === press.id)?.press ?? null} />
             ))}
           </ul>
           <ul className="flex min-w-0 flex-1 items-stretch overflow-hidden" aria-label="Running clocks">
@@ -75,13 +79,25 @@ function RailBar() {
   );
 }
 
-function PressToken({ press }: { press: RailReply['presses'][number] }) {
+interface PressTokenProps {
+  press: RailReply['presses'][number];
+  /** What its own readout says now, where a device tells. */
+  readout: { readoutC: number; state: string } | null;
+}
+
+function PressToken({ press, readout }: PressTokenProps) {
   return (
     <li className="flex flex-col justify-center border-r border-line px-4 leading-tight whitespace-nowrap">
       <span>{press.name}</span>
       <span className="text-soft">
         {press.setC !== null && <span className="figure">{formatQuantity(press.setC, press.unit)} </span>}
         {press.state}
+        {readout && (
+          <span data-readout>
+            , reads <span className="figure">{formatQuantity(readout.readoutC, press.unit)}</span>
+            {readout.state === 'heating' ? ', heating' : ''}
+          </span>
+        )}
       </span>
     </li>
   );

@@ -1,8 +1,9 @@
 /** Rules of the press: what it is known to do, what fits on it, what it is not made for. */
 import { isBrittle, isHard } from '../../materials';
-import { isHandHeld, pressOffset, pressureSetting } from '../../press';
+import { coldUnder, isHandHeld, pressOffset, pressureSetting } from '../../press';
 import { mm, phrase, tempDiff } from '../../units';
 import { thicknessOf } from '../draft';
+import { areaOfArt, mapOf } from '../measured';
 import { type Rule, when } from './rule';
 
 /** Art plus this much all round must lie on the heated platen, mm. */
@@ -78,6 +79,36 @@ export const PRESS_RULES: readonly Rule[] = [
         over && !isHandHeld(press),
         () =>
           phrase`The art with ${mm(HEATED_MARGIN_MM)} all round is larger than ${platen.name ? `the ${platen.name}` : 'the platen'} of ${press.name} (${mm(platen.widthMm)} by ${mm(platen.heightMm)}).`,
+      );
+    },
+  },
+  {
+    id: 'art-laid-off-platen',
+    field: 'art',
+    level: 'hold',
+    met: ({ print, press }, { platen }) => {
+      const { xMm, yMm, widthMm, heightMm } = areaOfArt(print);
+      const over = Math.max(
+        Math.abs(xMm) + widthMm / 2 + HEATED_MARGIN_MM - platen.widthMm / 2,
+        Math.abs(yMm) + heightMm / 2 + HEATED_MARGIN_MM - platen.heightMm / 2,
+      );
+      return when(
+        print.lay !== undefined && over > 0 && !isHandHeld(press),
+        () => phrase`Laid there, the art with ${mm(HEATED_MARGIN_MM)} all round reaches ${mm(over)} past the platen of ${press.name}.`,
+      );
+    },
+  },
+  {
+    id: 'cold-spot-under-art',
+    field: 'temperature',
+    level: 'care',
+    met: (input) => {
+      const map = mapOf(input);
+      const [spot] = map ? coldUnder(map, areaOfArt(input.print)) : [];
+      return when(
+        spot !== undefined,
+        () =>
+          phrase`The art lies over a cold spot of ${input.press.name}: ${tempDiff(spot?.byK ?? 0)} colder than elsewhere in the survey of ${map?.on ?? ''}. Turn the piece round, shift it, or take another press.`,
       );
     },
   },

@@ -1,0 +1,158 @@
+/** A press surveyed, its cold corner felt by an order whose art lies there, and the way out of it. */
+import { connect } from 'node:net';
+import type { Page } from '@playwright/test';
+import { expect, test } from './shop';
+
+test('the old clamshell is surveyed, its cold corner holds an order, turning the piece clears it, the next survey stands on the chart', async ({
+  page,
+}) => {
+  test.setTimeout(240_000);
+  await page.goto('/orders/order-crew-tees?line=new');
+  await page.getByLabel('Pieces', { exact: true }).fill('4');
+  await page.getByRole('combobox', { name: 'Blank' }).fill('crew tee');
+  await page.getByRole('option', { name: /^crew tee/ }).click();
+  await page.getByLabel('Size').selectOption('M');
+  await page.getByRole('combobox', { name: 'Transfer' }).fill('bunting');
+  await page.getByRole('option', { name: /Bunting Patch/ }).click();
+  await page.getByLabel('Position').selectOption('left chest');
+  await page.getByLabel('Art', { exact: true }).fill('owl badge');
+  await page.getByLabel('Kind of art').selectOption('raised');
+  await page.getByLabel('Art width').fill('9cm');
+  await page.getByLabel('Art height').fill('9cm');
+  await page.getByLabel('Press', { exact: true }).selectOption('Old clamshell');
+  await page.getByText('Where it lies on the platen: in the middle').click();
+  await page.getByLabel('Its middle, to the right by').fill('-12cm');
+  await page.getByLabel('Its middle, towards you by').fill('-12cm');
+  await page.getByRole('button', { name: 'Add the line, see its card' }).click();
+  const card = page.getByRole('article', { name: 'Card' });
+  await card.locator('[data-lamp]').first().waitFor();
+  await expect(card.locator('[data-lamp="hold"]')).toHaveCount(0);
+  const address = page.url();
+
+  await survey(page);
+  await expect(page.getByRole('img', { name: /^Platen map.*back left .* colder/ })).toBeVisible();
+  await expect(page.getByText('1 of 5 surveys made')).toBeVisible();
+
+  await page.goto(address);
+  await expect(card.locator('[data-lamp="hold"]').first()).toBeVisible();
+  await expect(card).toContainText('The art lies over a cold spot of Old clamshell');
+  await expect(page.getByRole('region', { name: 'The art on the platen' }).locator('[data-art]')).toBeVisible();
+  const way = page
+    .getByRole('region', { name: 'Ways out' })
+    .getByRole('listitem')
+    .filter({ hasText: 'Turn the piece round on the platen' });
+  await way.getByRole('button', { name: 'Take it' }).click({ timeout: 20_000 });
+  await expect(card.locator('[data-lamp="hold"]')).toHaveCount(0);
+  await expect(card).not.toContainText('cold spot of Old clamshell');
+
+  await survey(page);
+  await expect(page.getByText('2 of 5 surveys made')).toBeVisible();
+  await expect(page.locator('[data-survey]')).toHaveCount(2);
+});
+
+/** Takes nine readings from the simulated probe, each once it has come to rest; what is asked about is confirmed. */
+async function survey(page: Page) {
+  await page.goto('/presses?on=press-clamshell');
+  await page.getByRole('link', { name: 'Survey the upper platen' }).click();
+  await page.getByLabel('Places').selectOption('nine');
+  const take = page.getByRole('button', { name: 'Take it from probe-1' });
+  for (let place = 1; place <= 9; place++) {
+    await expect(page.getByLabel(`Place ${place}: reads`)).toBeVisible();
+    await take.click();
+    const asked = page.getByRole('button', { name: 'It is so: take it' });
+    const next = page.getByLabel(`Place ${place + 1}: reads`).or(page.getByRole('button', { name: 'Keep the survey' }));
+    await expect(asked.or(next)).toBeVisible();
+    if (await asked.isVisible()) await asked.click();
+    await expect(next).toBeVisible();
+  }
+  await page.getByRole('button', { name: 'Keep the survey' }).click();
+  await page.getByRole('img', { name: /^Platen map/ }).waitFor();
+}
+
+test('an infrared gun on bare metal is refused with the figure it would show; three readings outlive leaving the page', async ({
+  page,
+}) => {
+  await page.goto('/presses/press-clamshell/survey?platen=upper');
+  await page.getByLabel('Measured with').selectOption('infrared');
+  await page.getByLabel('The platen’s face is').selectOption('bare metal');
+  await expect(page.getByRole('alert')).toContainText(/cannot read bare metal.*would show about 1\d\d\s°F/);
+  await page.getByLabel('Measured with').selectOption('probe');
+  await page.getByLabel('The platen’s face is').selectOption('dark coated');
+  for (const [i, reading] of ['297', '296', '298'].entries()) {
+    await page.getByLabel(`Place ${i + 1}: reads`).fill(reading);
+    await page.getByRole('button', { name: 'Take it', exact: true }).click();
+  }
+  await expect(page.getByLabel('Place 4: reads')).toBeVisible();
+  await page.getByLabel('Place 4: reads').fill('255');
+  await page.getByRole('button', { name: 'Take it', exact: true }).click();
+  await expect(page.getByRole('alert')).toContainText('under the other places');
+  await page.getByRole('button', { name: 'Read it again' }).click();
+  await page.goto('/');
+  await page.goto('/presses/press-clamshell/survey?platen=upper');
+  await expect(page.getByLabel('Place 4: reads')).toHaveValue('');
+});
+
+test('pressure: a linkage is measured, a paper pull names the open side, a rotate test is kept as evidence', async ({ page }) => {
+  await page.goto('/presses?on=press-swing');
+  await page.getByRole('button', { name: 'Pressure' }).click();
+  await expect(page.getByText('Its linkage multiplies the force by 2.41.')).toBeVisible();
+  await page.getByText('Measure its linkage once').click();
+  await page.getByLabel('Line pressure then').fill('40psi');
+  await page.getByLabel('Force on the load cell, N').fill('4000');
+  await page.getByRole('button', { name: 'Take it' }).click();
+  await expect(page.getByText(/Its linkage multiplies the force by 2\.2\d\./)).toBeVisible();
+  for (const corner of ['back left', 'back right']) await page.getByLabel(corner).selectOption('slides free');
+  await expect(page.getByText(/under light; not parallel: the back is open/)).toBeVisible();
+  await page.getByRole('button', { name: 'Keep it' }).click();
+  await expect(page.getByText('under light, not parallel')).toBeVisible();
+
+  await page.getByRole('button', { name: 'Surface' }).click();
+  await page.getByRole('button', { name: 'Do the rotate test' }).click();
+  await page.getByRole('button', { name: 'It stayed where it was on the press' }).click();
+  await expect(page.getByRole('alert')).toContainText('Say first with which transfer');
+  await page.getByRole('region', { name: 'Rotate test' }).getByLabel('Transfer').selectOption({ label: 'Wren Stretch' });
+  await page.getByRole('button', { name: 'It stayed where it was on the press' }).click();
+  await expect(page.getByText(/The bad area stayed where it is on the press/)).toBeVisible();
+});
+
+test('warm-up is told from power and mass, and refined by a time that was logged', async ({ page }) => {
+  await page.goto('/presses?on=press-swing');
+  await page.getByRole('button', { name: 'Warm-up' }).click();
+  await expect(page.getByText(/Reckoned with 2000 W, 12 kg/)).toBeVisible();
+  const log = page.getByRole('form', { name: 'A time it really took' });
+  await log.getByLabel('From').fill('200f');
+  await log.getByLabel('To').fill('300f');
+  await log.getByLabel('Seconds').fill('420');
+  await log.getByRole('button', { name: 'Log it' }).click();
+  await expect(page.getByText('(1 logged; power and loss are refined by them)')).toBeVisible();
+  await expect(page.getByText(/Reckoned with 2000 W/)).toHaveCount(0);
+});
+
+test('a gateway is seen on the rail; nonsense and silence are said as such and are never a reading; it may come again', async ({
+  page,
+  shop,
+}) => {
+  const gateway = () => connect(shop.devicePort, '127.0.0.1');
+  const line = (part: object) => `${JSON.stringify({ at: Date.now(), ...part })}\n`;
+  const cap = (readoutC: number) =>
+    line({ kind: 'press', device: 'cap-1', pressId: 'press-cap', setC: 150, readoutC, state: 'ready', leftS: null });
+  await page.goto('/presses/press-cap/survey?platen=upper');
+  const first = gateway();
+  first.write(cap(148.9));
+  const token = page.getByRole('complementary', { name: 'Rail' }).getByRole('listitem').filter({ hasText: 'Cap press' });
+  await expect(token).toContainText('reads 300');
+  first.write(line({ kind: 'probe', device: 'probe-9', readC: 151, steady: true }));
+  const probe = page.locator('[data-device="probe-9"]');
+  await expect(probe).toContainText('at rest');
+  first.write('{"device":"probe-9","kind":"probe","readC":"hot"}\n');
+  await expect(probe).toContainText('sends nonsense');
+  await expect(probe.getByRole('button')).toHaveCount(0);
+  first.write(line({ kind: 'probe', device: 'probe-9', readC: 152, steady: true }));
+  await expect(probe).toContainText('at rest');
+  first.destroy();
+  await expect(probe).toContainText('says nothing');
+  const second = gateway();
+  second.write(line({ kind: 'probe', device: 'probe-9', readC: 153, steady: true }));
+  await expect(probe).toContainText('at rest');
+  second.destroy();
+});

@@ -1,0 +1,47 @@
+/** Normal distributions and weighted mixtures of them. */
+import { erfcx } from './erfcx';
+
+/** Standard normal distribution function. */
+export function normalCdf(z: number): number {
+  const a = Math.abs(z) / Math.SQRT2;
+  const tail = 0.5 * erfcx(a) * Math.exp(-a * a);
+  return z > 0 ? 1 - tail : tail;
+}
+
+/** One normal part of a mixture. */
+export interface NormalPart {
+  weight: number;
+  mean: number;
+  sd: number;
+}
+
+/** Mean and standard deviation of a mixture. Weights need not add up to one. */
+export function mixtureMoments(parts: readonly NormalPart[]): { mean: number; sd: number } {
+  const total = parts.reduce((sum, part) => sum + part.weight, 0);
+  const mean = parts.reduce((sum, part) => sum + part.weight * part.mean, 0) / total;
+  const variance = parts.reduce((sum, part) => sum + part.weight * (part.sd ** 2 + (part.mean - mean) ** 2), 0) / total;
+  return { mean, sd: Math.sqrt(variance) };
+}
+
+/** Share of a mixture at or below x. */
+export function mixtureCdf(parts: readonly NormalPart[], x: number): number {
+  const total = parts.reduce((sum, part) => sum + part.weight, 0);
+  return parts.reduce((sum, part) => sum + part.weight * normalCdf((x - part.mean) / part.sd), 0) / total;
+}
+
+/**
+ * The x below which a share of a mixture lies, by bisection to a millionth of the spread.
+ *
+ * @param share 0 to 1, both excluded
+ */
+export function mixtureQuantile(parts: readonly NormalPart[], share: number): number {
+  let low = Math.min(...parts.map((part) => part.mean - 9 * part.sd));
+  let high = Math.max(...parts.map((part) => part.mean + 9 * part.sd));
+  const enough = 1e-7 * (high - low);
+  while (high - low > enough) {
+    const middle = (low + high) / 2;
+    if (mixtureCdf(parts, middle) < share) low = middle;
+    else high = middle;
+  }
+  return (low + high) / 2;
+}

@@ -1,0 +1,100 @@
+/** Warm-up, cooling and recovery of a platen: one warm lump with a heater, losing to the room. */
+
+import { z } from 'zod';
+
+/** Specific heat of the aluminium a platen is made of, J/kgK. */
+const ALUMINIUM_C = 900;
+/** Loss of a hot platen to the room where nobody has logged its cooling: 4.5 K/min at 150 K over the room, 1/s. */
+const USUAL_LOSS_PER_S = 4.5 / 60 / 150;
+
+/** A heated platen. */
+export const HeaterSchema = z.object({
+  powerW: z.number().min(50, 'Under 50 W heats no platen.').max(20_000),
+  massKg: z.number().min(0.2, 'A platen of under 200 g is not one.').max(200),
+  /** Loss per kelvin over the room, W/K; null: the usual. */
+  lossWK: z.number().min(0.01).max(200).nullable(),
+});
+export type Heater = z.infer<typeof HeaterSchema>;
+
+const capacityOf = ({ massKg }: Heater): number => massKg * ALUMINIUM_C;
+export const lossOf = (heater: Heater): number => heater.lossWK ?? capacityOf(heater) * USUAL_LOSS_PER_S;
+/** Temperature it would settle at with the heater always on, °C. */
+const ceiling = (heater: Heater, roomC: number): number => roomC + heater.powerW / lossOf(heater);
+
+/**
+ * Seconds from one temperature to another: heating at full power upwards, cooling unaided downwards.
+ *
+ * Lumped body, `m·c·dT/dt = P − h·(T − T_room)`, so `t = τ·ln((T_end − T_from)/(T_end − T_to))` with `τ = m·c/h` and the
+ * temperature `T_end` that it would settle at.
+ *
+ * @returns infinity where it never gets there
+ * @see Incropera, Fundamentals of Heat and Mass Transfer, §5.3 (lumped capacitance with a source)
+ */
+export function timeBetween(heater: Heater, fromC: number, toC: number, roomC: number): number {
+  if (fromC === toC) return 0;
+  const endC = toC > fromC ? ceiling(heater, roomC) : roomC;
+  const share = (endC - fromC) / (endC - toC);
+  return share > 0 && Number.isFinite(share) ? (capacityOf(heater) / lossOf(heater)) * Math.log(share) : Number.POSITIVE_INFINITY;
+}
+
+/** Temperature after some seconds of full power (or of none), °C. */
+export function temperatureAfter(heater: Heater, fromC: number, seconds: number, roomC: number, heating: boolean): number {
+  const endC = heating ? ceiling(heater, roomC) : roomC;
+  return endC + (fromC - endC) * Math.exp((-lossOf(heater) / capacityOf(heater)) * seconds);
+}
+
+/** A time that was really taken from one temperature to another. */
+export interface LoggedTime {
+  fromC: number;
+  toC: number;
+  seconds: number;
+  roomC: number;
+}
+
+/**
+ * A heater refined from logged times: its loss from the coolings, then its power from the heatings, each by the median.
+ * What was not logged stays as it is.
+ */
+export function refined(heater: Heater, times: readonly LoggedTime[]): Heater {
+  const capacity = capacityOf(heater);
+  const median = (values: number[]) => [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)];
+  const losses = times
+    .filter(({ fromC, toC, roomC, seconds }) => toC < fromC && toC > roomC && seconds > 0)
+    .map(({ fromC, toC, roomC, seconds }) => (capacity * Math.log((fromC - roomC) / (toC - roomC))) / seconds);
+  const lossWK = median(losses) ?? heater.lossWK;
+  const settled = { ...heater, lossWK };
+  const loss = lossOf(settled);
+  const powers = times
+    .filter(({ fromC, toC, seconds }) => toC > fromC && seconds > 0)
+    .map(({ fromC, toC, seconds, roomC }) => {
+      const decay = Math.exp((-loss / capacity) * seconds);
+      return loss * ((toC - fromC * decay) / (1 - decay) - roomC);
+    });
+  return { ...settled, powerW: median(powers) ?? heater.powerW };
+}
+
+/** What one closing takes. */
+export interface Closing {
+  areaMm2: number;
+  /** Effusivity of what is pressed, W·√s/m²K. */
+  effusivity: number;
+  seconds: number;
+  setC: number;
+  startC: number;
+}
+
+/** Heat a closing takes from the platen, J: a deep body at its surface temperature takes `2·e·ΔT·√(t/π)` a square metre. */
+export const heatOfClosing = ({ areaMm2, effusivity, seconds, setC, startC }: Closing): number =>
+  2 * effusivity * Math.max(0, setC - startC) * Math.sqrt(seconds / Math.PI) * areaMm2 * 1e-6;
+
+/** Kelvin a closing costs a platen that is not heating meanwhile. */
+export const dropOfClosing = (heater: Heater, closing: Closing): number => heatOfClosing(closing) / capacityOf(heater);
+
+/**
+ * Shortest time from one closing to the next that the heater can hold for good, s: heat taken over power left after losses.
+ * @returns infinity where the heater cannot hold the set temperature at all
+ */
+export function shortestCycle(heater: Heater, closing: Closing, roomC: number): number {
+  const spareW = heater.powerW - lossOf(heater) * (closing.setC - roomC);
+  return spareW > 0 ? Math.max(closing.seconds, heatOfClosing(closing) / spareW) : Number.POSITIVE_INFINITY;
+}

@@ -1,0 +1,20 @@
+/** The art where it lies on the surveyed platen. Nothing is drawn for a platen that was never surveyed. */
+import { areaOfArt, type Print } from '../../core/card';
+import type { Press } from '../../core/press';
+import type { HouseUnits } from '../../core/units';
+import { PlatenMapDrawing } from '../../ui/PlatenMap';
+import { useRoute } from '../../ui/query';
+
+export function ArtOnPlaten({ press, print, house }: { press: Press; print: Print; house: HouseUnits }) {
+  const report = useRoute('pressReport', { params: { id: press.id } });
+  const map = report.data?.maps.find((one) => one.platen === (print.choices.platenId ?? 'upper'));
+  if (!map) return null;
+  return (
+    <section aria-label="The art on the platen" className="rule-top mt-3 pt-3">
+      <h3 className="pb-2">
+        On the platen <span className="font-normal text-soft">as surveyed {map.on}</span>
+      </h3>
+      <PlatenMapDrawing map={map} house={house} width={260} art={areaOfArt(print)} />
+    </section>
+  );
+}

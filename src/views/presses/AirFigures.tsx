@@ -1,0 +1,166 @@
+/** An air press: its cylinders, and the line pressure that gives each band on each of its platens. */
+import { useState } from 'react';
+import { PRESSURE_BANDS } from '../../core/materials';
+import {
+  type AirDrive,
+  AirDriveSchema,
+  BAND_KPA,
+  bandMiddle,
+  CRUSH_KPA,
+  contactFromLine,
+  lineForContact,
+  overlapMm2,
+  type Press,
+  ratioFrom,
+} from '../../core/press';
+import { formatForHouse, type HouseUnits } from '../../core/units';
+import { NumberField } from '../../ui/NumberField';
+import { QuantityField } from '../../ui/QuantityField';
+import { platensOf } from './SurfaceView';
+import { useSavePress } from './useSavePress';
+
+const PLAIN: AirDrive = { cylinders: 1, boreMm: 80, ratio: null, springN: 0 };
+/** A lone coaster, to show what a small area does. */
+const COASTER_MM2 = (Math.PI / 4) * 100 * 100;
+
+export function AirFigures({ press, house }: { press: Press; house: HouseUnits }) {
+  const [drive, setDrive] = useState<AirDrive>(press.drive ?? PLAIN);
+  const { save, fault } = useSavePress(press);
+  const patch = (part: Partial<AirDrive>) => setDrive((now) => ({ ...now, ...part }));
+  const dirty = JSON.stringify(drive) !== JSON.stringify(press.drive);
+  return (
+    <section aria-label="Air">
+      <h3 className="pb-1">What pushes it down</h3>
+      <form
+        className="grid grid-cols-4 items-start gap-x-5"
+        onSubmit={(event) => {
+          event.preventDefault();
+          void save({ ...press, drive });
+        }}
+      >
+        <NumberField label="Cylinders" whole value={drive.cylinders} onChange={(cylinders) => patch({ cylinders })} />
+        <NumberField label="Bore of each, mm" value={drive.boreMm} onChange={(boreMm) => patch({ boreMm })} />
+        <NumberField label="Spring that lifts it, N" value={drive.springN} onChange={(springN) => patch({ springN })} />
+        <div className="pt-6">
+          <button type="submit" className="act act-main w-full" disabled={!dirty}>
+            Save
+          </button>
+        </div>
+      </form>
+      <p className="pb-2">
+        {drive.ratio === null
+          ? 'Its linkage was never told or measured: taken as straight, and every figure below is a guess.'
+          : `Its linkage multiplies the force by ${drive.ratio.toFixed(2)}.`}
+      </p>
+      <LinkageFrom drive={drive} press={press} house={house} onFound={(ratio) => void save({ ...press, drive: { ...drive, ratio } })} />
+      {fault && (
+        <p role="alert" className="text-brick">
+          {fault}
+        </p>
+      )}
+      {AirDriveSchema.safeParse(drive).success && <Bands drive={drive} press={press} house={house} />}
+    </section>
+  );
+}
+
+/** Line pressure that gives the middle of each band, on each platen and on one small hard piece. */
+function Bands({ drive, press, house }: { drive: AirDrive; press: Press; house: HouseUnits }) {
+  const line = (kPa: number) => formatForHouse('linePressure', kPa, house, house.linePressure === 'bar' ? 2 : 0);
+  const base = press.base ?? press.platen;
+  return (
+    <>
+      <h3 className="pt-4 pb-1">Line pressure for each band</h3>
+      <table className="w-full border-collapse text-left">
+        <thead>
+          <tr className="label">
+            <th className="py-1 pr-4 font-normal">On</th>
+            {PRESSURE_BANDS.map((band) => (
+              <th key={band} className="py-1 pr-4 text-right font-normal">
+                {band}, {BAND_KPA[band].low}–{BAND_KPA[band].high} kPa
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {[
+            ...platensOf(press)
+              .filter((one) => one.id !== 'lower')
+              .map((one) => ({ name: one.name, mm2: overlapMm2(one, base) })),
+            { name: 'one 100 mm coaster alone', mm2: COASTER_MM2 },
+          ].map(({ name, mm2 }) => (
+            <tr key={name} className="rule-top">
+              <td className="py-1.5 pr-4">{name}</td>
+              {PRESSURE_BANDS.map((band) => (
+                <td key={band} className="figure py-1.5 pr-4 text-right">
+                  {line(lineForContact(drive, bandMiddle(band), mm2))}
+                </td>
+              ))}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <Crush drive={drive} press={press} house={house} />
+    </>
+  );
+}
+
+/** The linkage from one measurement with a load cell, or with film as pressure over the platen. */
+function LinkageFrom({
+  drive,
+  press,
+  house,
+  onFound,
+}: {
+  drive: AirDrive;
+  press: Press;
+  house: HouseUnits;
+  onFound: (ratio: number) => void;
+}) {
+  const [lineKPa, setLine] = useState<number | null>(null);
+  const [forceN, setForce] = useState(0);
+  const ready = lineKPa !== null && lineKPa > 0 && forceN > 0;
+  return (
+    <details>
+      <summary className="cursor-pointer py-2 font-semibold text-teal">Measure its linkage once</summary>
+      <form
+        className="grid grid-cols-4 items-start gap-x-5"
+        onSubmit={(event) => {
+          event.preventDefault();
+          if (ready) onFound(Math.round(ratioFrom(drive, lineKPa, forceN) * 1000) / 1000);
+        }}
+      >
+        <QuantityField
+          label="Line pressure then"
+          kind="linePressure"
+          unit={house.linePressure}
+          house={house}
+          value={lineKPa}
+          min={10}
+          max={1500}
+          onChange={setLine}
+        />
+        <NumberField label="Force on the load cell, N" value={forceN} onChange={setForce} />
+        <p className="label col-span-1 pt-6">
+          With pressure film: its kPa times {Math.round(overlapMm2(press.platen, press.base ?? press.platen) / 1000)} gives N.
+        </p>
+        <div className="pt-6">
+          <button type="submit" className="act w-full" disabled={!ready}>
+            Take it
+          </button>
+        </div>
+      </form>
+    </details>
+  );
+}
+
+function Crush({ drive, press, house }: { drive: AirDrive; press: Press; house: HouseUnits }) {
+  const lineKPa = lineForContact(drive, bandMiddle('medium'), overlapMm2(press.platen, press.base ?? press.platen));
+  const contact = contactFromLine(drive, lineKPa, COASTER_MM2);
+  if (contact <= CRUSH_KPA) return null;
+  return (
+    <p className="mt-3 border-l-4 border-brick pl-3">
+      At {formatForHouse('linePressure', lineKPa, house, 0)}, medium on a garment, a lone coaster takes {Math.round(contact)} kPa: glass and
+      stone break. Turn the line down to the last row, or press several together.
+    </p>
+  );
+}

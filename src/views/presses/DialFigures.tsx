@@ -1,0 +1,41 @@
+/** A dial: where each band stands on it, and how sure that is. */
+import { PRESSURE_BANDS } from '../../core/materials';
+import { BAND_KPA, bandMiddle, contactAtReading, type Press, readingForContact } from '../../core/press';
+import { formatForHouse, type HouseUnits } from '../../core/units';
+
+export function DialFigures({ gauge, house }: { gauge: Extract<Press['gauge'], { kind: 'dial' | 'air' }>; house: HouseUnits }) {
+  if (gauge.pairs.length < 2)
+    return (
+      <p className="max-w-prose pb-3">
+        Its dial was never tied to anything, so its cards guess: light 2–4, medium 4–6, firm 6–8, heavy 8–9. Add two pairs or more under
+        Facts: a reading, and the contact pressure that film or paper slips showed there.
+      </p>
+    );
+  return (
+    <section aria-label="Dial">
+      <h3 className="pb-1">Where each band stands on the dial</h3>
+      <table className="border-collapse text-left">
+        <tbody>
+          {PRESSURE_BANDS.map((band) => {
+            const reading = readingForContact(gauge.pairs, bandMiddle(band));
+            const { sdKPa, beyond } = contactAtReading(gauge.pairs, reading);
+            return (
+              <tr key={band} className="rule-top">
+                <td className="py-1.5 pr-6 font-semibold">{band}</td>
+                <td className="figure py-1.5 pr-6 text-right text-lg">{reading.toFixed(1)}</td>
+                <td className="figure py-1.5 pr-6">
+                  {BAND_KPA[band].low}–{BAND_KPA[band].high} kPa of contact
+                </td>
+                <td className="label py-1.5">
+                  give or take {formatForHouse('contactPressure', 1.96 * sdKPa, house, 1)}
+                  {beyond ? ', beyond what was measured' : ''}
+                </td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+      <p className="label max-w-prose pt-2">A garment raises the reading: read it during the pre-press, with the piece on.</p>
+    </section>
+  );
+}

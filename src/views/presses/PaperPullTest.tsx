@@ -1,0 +1,118 @@
+/** The paper-pull test: four slips at the corners, what each does, and what that says of band and parallel. */
+import { useState } from 'react';
+import { call, type PressReport } from '../../contract';
+import { CORNERS, type Corner, type Press, PULLS, type Pull, readPaperPull } from '../../core/press';
+import { instantText } from '../../ui/days';
+import { ChoiceField } from '../../ui/Field';
+import { newId } from '../../ui/newId';
+import { useOperator } from '../../ui/operator';
+import { errorWords, refresh } from '../../ui/query';
+
+const SIZE = 190;
+const SLIP = { width: 26, length: 62 };
+const OPTIONS = PULLS.map((value) => ({ value, text: value }));
+
+export function PaperPullTest({ press, report }: { press: Press; report: PressReport }) {
+  const [pulls, setPulls] = useState<Record<Corner, Pull>>(
+    () => Object.fromEntries(CORNERS.map((corner) => [corner, 'drags'])) as Record<Corner, Pull>,
+  );
+  const [fault, setFault] = useState<string | null>(null);
+  const [operator] = useOperator();
+  const found = readPaperPull(pulls);
+  const before = report.records.flatMap((record) => (record.kind === 'paper pull' ? [record] : []));
+  const keep = async () => {
+    const id = newId();
+    try {
+      await call('putPressRecord', {
+        params: { id: press.id, recordId: id },
+        body: { id, kind: 'paper pull', pressId: press.id, at: Date.now(), by: operator, pulls, note: '' },
+      });
+      setFault(null);
+      await refresh('pressReport');
+    } catch (error) {
+      setFault(errorWords(error));
+    }
+  };
+  return (
+    <section aria-label="Paper slips" className="rule-top mt-5 pt-3">
+      <h3 className="pb-1">Paper slips at the corners</h3>
+      <div className="grid grid-cols-[13rem_1fr] gap-6">
+        <Slips loose={found.loose} />
+        <div>
+          <p className="border-l-4 border-amber pl-3">
+            Slips long enough to hold well clear: fingers never go between the platens. Do it with the press cold.
+          </p>
+          <p className="py-2">Lay a slip half in at each corner, close, and pull each one.</p>
+          <div className="grid grid-cols-2 gap-x-5">
+            {CORNERS.map((corner) => (
+              <ChoiceField
+                key={corner}
+                label={corner}
+                value={pulls[corner]}
+                options={OPTIONS}
+                onChange={(pull) => setPulls({ ...pulls, [corner]: pull })}
+              />
+            ))}
+          </div>
+          <p className="font-semibold" role="status">
+            {found.words}
+            {found.parallel ? ', the platens parallel.' : `; not parallel: ${advice(found)}`}
+          </p>
+          <button type="button" className="act mt-2" onClick={() => void keep()}>
+            Keep it
+          </button>
+          {fault && (
+            <p role="alert" className="text-brick">
+              {fault}
+            </p>
+          )}
+        </div>
+      </div>
+      {before.map((test) => (
+        <p key={test.id} className="rule-top py-1.5">
+          <span className="label figure">{instantText(test.at)}</span> {readPaperPull(test.pulls).words}
+          {readPaperPull(test.pulls).parallel ? ', parallel' : ', not parallel'}
+        </p>
+      ))}
+    </section>
+  );
+}
+
+/** What to turn. */
+function advice({ side, loose }: ReturnType<typeof readPaperPull>): string {
+  if (side) return `the ${side} is open. Bring the upper platen down at the ${side} by its levelling screws, evenly, and pull again.`;
+  return `${loose.join(' and ')} ${loose.length > 1 ? 'are' : 'is'} open. Turn the levelling screw there a little at a time, and pull again.`;
+}
+
+function Slips({ loose }: { loose: readonly Corner[] }) {
+  return (
+    <svg
+      width={SIZE}
+      height={SIZE + 20}
+      role="img"
+      aria-label={loose.length > 0 ? `Open at ${loose.join(', ')}` : 'All four corners alike'}
+    >
+      <rect x="30" y="40" width={SIZE - 60} height={SIZE - 80} fill="var(--color-sheet)" stroke="var(--color-ink)" strokeWidth="2" />
+      {CORNERS.map((corner) => {
+        const right = corner.includes('right');
+        const front = corner.includes('front');
+        const x = right ? SIZE - 30 - SLIP.width - 8 : 38;
+        const y = front ? SIZE - 40 - SLIP.length / 2 : 40 - SLIP.length / 2;
+        return (
+          <rect
+            key={corner}
+            x={x}
+            y={y}
+            width={SLIP.width}
+            height={SLIP.length}
+            fill={loose.includes(corner) ? 'var(--color-amber)' : '#ffffff'}
+            stroke="var(--color-ink)"
+          />
+        );
+      })}
+      <text x={SIZE / 2} y={SIZE + 14} fontSize="13" textAnchor="middle" fill="var(--color-soft)">
+        front, where you stand
+      </text>
+    </svg>
+  );
+}

@@ -1,0 +1,113 @@
+/** The surface of a press: its map, what follows from it, surveys over time, and the way to the next one. */
+import type { PressReport } from '../../contract';
+import { narrowestWindow, type PlatenMap, type Press, settingFor } from '../../core/press';
+import { formatForHouse, formatQuantity, type HouseUnits } from '../../core/units';
+import { isoDayText } from '../../ui/days';
+import { mapWords, PlatenMapDrawing } from '../../ui/PlatenMap';
+import { DeliveredDrawing } from './DeliveredDrawing';
+import { DriftChart } from './DriftChart';
+import { RotateTest } from './RotateTest';
+
+interface SurfaceViewProps {
+  press: Press;
+  report: PressReport;
+  house: HouseUnits;
+}
+
+/** Each platen of the press by what a survey calls it. */
+export const platensOf = (press: Press): { id: string; name: string; widthMm: number; heightMm: number }[] => [
+  { id: 'upper', name: 'upper platen', ...press.platen },
+  ...(press.lower ? [{ id: 'lower', name: 'lower platen', ...press.platen }] : []),
+  ...press.swapPlatens,
+];
+
+const MARGIN_K = 2;
+const ART = { widthMm: 250, heightMm: 250 };
+
+export function SurfaceView({ press, report, house }: SurfaceViewProps) {
+  const upper = report.maps.find((map) => map.platen === 'upper');
+  const typedLater = upper && press.calibration && press.calibration.on > upper.on;
+  return (
+    <>
+      <div className="flex flex-wrap gap-2 pb-2">
+        {platensOf(press).map((platen, i) => (
+          <a
+            key={platen.id}
+            className={`act ${i === 0 && (report.due?.isDue ?? true) ? 'act-main' : ''}`}
+            href={`/presses/${press.id}/survey?platen=${platen.id}`}
+          >
+            Survey the {platen.name}
+          </a>
+        ))}
+      </div>
+      {report.due && (
+        <p className={report.due.isDue ? 'font-semibold text-brick' : 'label'}>
+          {report.due.isDue
+            ? 'The next survey is due.'
+            : `Next survey in ${report.due.daysLeft} days or ${report.due.closingsLeft} closings, whichever comes first.`}
+        </p>
+      )}
+      {typedLater && (
+        <p className="border-l-4 border-amber pl-3">
+          The figures typed in on {press.calibration?.on} are newer than the survey of {upper.on}: cards go by them.
+        </p>
+      )}
+      {upper ? (
+        <div className="grid grid-cols-[20rem_1fr] gap-6 pt-2">
+          <PlatenMapDrawing map={upper} house={house} width={320} />
+          <MapFacts map={upper} press={press} house={house} />
+        </div>
+      ) : (
+        <>
+          <p className="max-w-prose py-2">
+            No survey yet. Ten minutes with a probe or strips at five places, and every card on this press is corrected for what it really
+            does where the art lies.
+          </p>
+          <DeliveredDrawing press={press} />
+        </>
+      )}
+      {report.points.length > 0 && <DriftChart report={report} house={house} />}
+      {report.maps
+        .filter((map) => map.platen !== 'upper')
+        .map((map) => (
+          <section key={map.platen} className="pt-4">
+            <h3 className="pb-1">{platensOf(press).find((one) => one.id === map.platen)?.name ?? map.platen}</h3>
+            <div className="grid grid-cols-[20rem_1fr] gap-6">
+              <PlatenMapDrawing map={map} house={house} width={240} />
+              <MapFacts map={map} press={press} house={house} />
+            </div>
+          </section>
+        ))}
+      <RotateTest press={press} records={report.records} />
+    </>
+  );
+}
+
+function MapFacts({ map, press, house }: { map: PlatenMap; press: Press; house: HouseUnits }) {
+  const difference = (kelvin: number, decimals = 1) => formatForHouse('temperatureDifference', kelvin, house, decimals);
+  const half = (map.offset.high - map.offset.low) / 2;
+  const area = { xMm: 0, yMm: 0, widthMm: Math.min(ART.widthMm, map.widthMm), heightMm: Math.min(ART.heightMm, map.heightMm) };
+  const rows: [string, string][] = [
+    ['Surveyed', `${isoDayText(map.on)}, ${map.how}`],
+    ['Offset', `${difference(map.offset.mean)}, give or take ${difference(half)}`],
+    ['Per 10 of setting', `${difference(map.slope.mean * 10, 1)}, give or take ${difference(1.96 * map.slope.sd * 10, 1)}`],
+    [`To reach ${formatQuantity(150, house.temperature)}`, `set ${formatQuantity(settingFor(map, 150), press.set.unit)}`],
+    [
+      'Serves windows of',
+      `${difference(narrowestWindow(map, area, MARGIN_K), 0)} and more, for art up to ${formatForHouse('length', area.widthMm, house)}`,
+    ],
+  ];
+  return (
+    <div>
+      <p className="pb-2 font-semibold">{mapWords(map, house)}</p>
+      <dl className="m-0">
+        {rows.map(([term, words]) => (
+          <div key={term} className="rule-top grid grid-cols-[8.5rem_1fr] gap-3 py-1.5">
+            <dt className="label">{term}</dt>
+            <dd className="m-0">{words}</dd>
+          </div>
+        ))}
+      </dl>
+    </div>
+  );
+}
