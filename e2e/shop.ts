@@ -38,6 +38,11 @@ export class Shop {
     return shop;
   }
 
+  /** Of the running server; 0: none. */
+  get pid(): number {
+    return this.child?.pid ?? 0;
+  }
+
   get address(): string {
     return `http://127.0.0.1:${this.port}`;
   }

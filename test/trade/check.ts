@@ -91,6 +91,18 @@ export const PRESSES = {
     platen: { widthMm: 230, heightMm: 230 },
     swapPlatens: [],
   }),
+  air: made({
+    id: 'air',
+    name: 'an air press',
+    gauge: {
+      kind: 'air',
+      pairs: [
+        { reading: 138, contactKPa: 9 },
+        { reading: 552, contactKPa: 47 },
+      ],
+    },
+    drive: { cylinders: 1, boreMm: 100, ratio: 2.41, springN: 756 },
+  }),
   auto: made({ id: 'auto', opensItself: true }),
   old: made({ id: 'old', name: 'the old press', retiredOn: '2026-01-05' }),
 } as const satisfies Record<string, Press>;

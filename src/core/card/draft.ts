@@ -3,6 +3,7 @@ import {
   type CoverKind,
   FAMILIES,
   type FabricGroup,
+  isHard,
   type Obstruction,
   type Peel,
   type PressureBand,
@@ -11,6 +12,7 @@ import {
   type SheetStage,
   thermalMass,
 } from '../materials';
+import { faceMm2, overlapMm2, touchingMm2 } from '../press';
 import type { ResolveInput } from './input';
 import { type Print, topLayer } from './order';
 import type { Card } from './schema';
@@ -68,6 +70,15 @@ export const thicknessOf = ({ blank, fabric }: Pick<ResolveInput, 'blank' | 'fab
 
 /** Heat the piece takes up, J/m²K. */
 export const massOf = (input: Pick<ResolveInput, 'blank' | 'fabric'>): number => thermalMass(input.fabric.thermal, thicknessOf(input));
+
+/** What truly touches in a closing, mm²: for cloth the platens’ overlap, for hard pieces their faces, as far as the platens reach. */
+export function touchingArea(
+  { press, blank, fabric, item }: Pick<ResolveInput, 'press' | 'blank' | 'fabric' | 'item'>,
+  { platen }: Pick<Draft, 'platen'>,
+): number {
+  const overlap = overlapMm2(platen, press.base ?? press.platen);
+  return touchingMm2(overlap, isHard(fabric) && blank.face ? { faceMm2: faceMm2(blank.face), pieces: item.perClosing } : null);
+}
 
 /** What stands up under or beside the print. */
 export const obstructionsUnder = ({ blank, print }: Pick<ResolveInput, 'blank' | 'print'>): Obstruction[] =>

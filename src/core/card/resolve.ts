@@ -3,7 +3,7 @@ import { describeMaterial, FAMILIES, pressStage, type Range, type SheetStage } f
 import { bandMiddle, bandOf, pressureSetting } from '../press';
 import { phrase } from '../units';
 import { DECISIONS, type Decision } from './decisions';
-import { blankDraft, type Draft, pressOf } from './draft';
+import { blankDraft, type Draft, pressOf, touchingArea } from './draft';
 import { layersOf, type ResolveInput } from './input';
 import { lampOf, marginFindings } from './lamp';
 import { asMeasured } from './measured';
@@ -111,7 +111,12 @@ export function judge(given: ResolveInput, trade: Trade = TRADE): Judgement {
     lowerC: split?.lowerC ?? null,
     timeS: draft.timeS,
     byHand,
-    pressure: { band, contactKPa: bandMiddle(band), asStated: pressOf(draft).pressure.asStated, setting: pressureSetting(press, band) },
+    pressure: {
+      band,
+      contactKPa: bandMiddle(band),
+      asStated: pressOf(draft).pressure.asStated,
+      setting: pressureSetting(press, band, touchingArea(input, draft)),
+    },
     peel: draft.peel,
     cover: draft.cover,
     mirror: draft.mirror,

@@ -126,7 +126,7 @@ export type Step = z.infer<typeof StepSchema>;
 
 const PressureSettingSchema = z.discriminatedUnion('gauge', [
   z.object({ gauge: z.literal('dial'), reading: z.number(), sure: z.enum(['measured', 'beyond the measured pairs', 'guess']) }),
-  z.object({ gauge: z.literal('air'), lineKPa: z.number(), sure: z.enum(['measured', 'beyond the measured pairs']) }),
+  z.object({ gauge: z.literal('air'), lineKPa: z.number(), sure: z.enum(['measured', 'beyond the measured pairs', 'guess']) }),
   z.object({ gauge: z.literal('feel'), sure: z.literal('guess') }),
 ]);
 

@@ -93,6 +93,8 @@ export const BlankSchema = z.object({
   sizes: z.array(z.string().trim().min(1).max(20)).min(1, 'Name at least one size.'),
   /** Whole thickness under the platen, mm; absent: that of its fabric. */
   thicknessMm: z.number().min(0.05).max(60).optional(),
+  /** The face that touches the platen, of a hard piece, mm; absent: larger than the platen. */
+  face: z.object({ widthMm: z.number().min(5).max(2000), heightMm: z.number().min(5).max(2000), round: z.boolean() }).optional(),
   /** How much pieces of one lot differ in thickness, mm. */
   thicknessSpreadMm: z.number().min(0).max(10),
   obstructions: z.array(Obstruction).max(30),

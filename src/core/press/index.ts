@@ -61,7 +61,7 @@ export {
   setForMiddle,
   usualPress,
 } from './press';
-export { BAND_KPA, bandMiddle, type PressureSetting, pressureSetting } from './pressure';
+export { BAND_KPA, bandMiddle, contactIfUnchanged, type PressureSetting, pressureSetting } from './pressure';
 export { type PressRecord, PressRecordSchema, rotateVerdict } from './record';
 export {
   closed,

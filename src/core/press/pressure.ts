@@ -1,6 +1,7 @@
 /** Pressure words, the contact pressure behind them, and where that stands on a press's own gauge. */
 import type { PressureBand } from '../materials';
 import { interpolate } from '../numerics';
+import { type AirDrive, lineForContact, overlapMm2 } from './airPressure';
 import type { Press } from './press';
 
 /** Contact pressure of each word, kPa over the area that really touches. */
@@ -20,26 +21,45 @@ const GUESSED_DIAL: Record<PressureBand, number> = { light: 3, medium: 5, firm: 
 /** How to set a pressure on a press: in its own terms, and how sure that is. */
 export type PressureSetting =
   | { gauge: 'dial'; reading: number; sure: 'measured' | 'beyond the measured pairs' | 'guess' }
-  | { gauge: 'air'; lineKPa: number; sure: 'measured' | 'beyond the measured pairs' }
+  | { gauge: 'air'; lineKPa: number; sure: 'measured' | 'beyond the measured pairs' | 'guess' }
   | { gauge: 'feel'; sure: 'guess' };
 
+/** What the press’s usual platen touches of a garment, mm²: the area its pairs were found on. */
+const usualMm2 = (press: Pick<Press, 'platen' | 'base'>): number => overlapMm2(press.platen, press.base ?? press.platen);
+
+const byDrive = (drive: AirDrive, contactKPa: number, areaMm2: number): PressureSetting => ({
+  gauge: 'air',
+  lineKPa: lineForContact(drive, contactKPa, areaMm2),
+  sure: drive.ratio === null ? 'guess' : 'measured',
+});
+
 /**
- * The gauge reading that gives the middle of a band.
+ * The gauge reading that gives the middle of a band on the area that truly touches.
  *
- * Straight-line interpolation between the pairs the shop has entered; outside them the end reading is given and
- * said to be beyond. An untied dial is guessed at; untied air and a press without a gauge go by feel.
+ * A gauge tells force: what it was found to give on the usual platen it gives on a smaller area as much harder as that is
+ * smaller. Straight lines between the pairs the shop has entered; outside them an air press goes by its cylinders, where
+ * they are known, else the end reading is given and said to be beyond. An untied dial is guessed at; untied air without
+ * cylinders and a press without a gauge go by feel.
+ *
+ * @param areaMm2 what touches; absent: the usual platen on a garment
  */
-export function pressureSetting(press: Press, band: PressureBand): PressureSetting {
-  const { gauge } = press;
-  const wanted = bandMiddle(band);
+export function pressureSetting(press: Press, band: PressureBand, areaMm2 = usualMm2(press)): PressureSetting {
+  const { gauge, drive } = press;
   if (gauge.kind === 'none') return { gauge: 'feel', sure: 'guess' };
-  if (gauge.pairs.length < 2) {
-    return gauge.kind === 'dial' ? { gauge: 'dial', reading: GUESSED_DIAL[band], sure: 'guess' } : { gauge: 'feel', sure: 'guess' };
-  }
+  const air = gauge.kind === 'air' && drive ? byDrive(drive, bandMiddle(band), areaMm2) : null;
+  if (gauge.pairs.length < 2)
+    return (
+      air ?? (gauge.kind === 'dial' ? { gauge: 'dial', reading: GUESSED_DIAL[band], sure: 'guess' } : { gauge: 'feel', sure: 'guess' })
+    );
+  const wanted = (bandMiddle(band) * areaMm2) / usualMm2(press);
   const points = gauge.pairs.map((p) => [p.contactKPa, p.reading] as const).sort((a, b) => a[0] - b[0]);
-  const least = points[0]?.[0] ?? 0;
-  const most = points.at(-1)?.[0] ?? 0;
-  const sure = wanted < least || wanted > most ? 'beyond the measured pairs' : 'measured';
+  const beyond = wanted < (points[0]?.[0] ?? 0) || wanted > (points.at(-1)?.[0] ?? 0);
+  if (beyond && air?.sure === 'measured') return air;
+  const sure = beyond ? 'beyond the measured pairs' : 'measured';
   const reading = interpolate(points, wanted);
   return gauge.kind === 'dial' ? { gauge: 'dial', reading: Math.round(reading * 10) / 10, sure } : { gauge: 'air', lineKPa: reading, sure };
 }
+
+/** Contact pressure on a small area at the setting that gives a band on the usual platen, kPa. */
+export const contactIfUnchanged = (press: Press, band: PressureBand, areaMm2: number): number =>
+  (bandMiddle(band) * usualMm2(press)) / areaMm2;

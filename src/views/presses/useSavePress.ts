@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { call } from '../../contract';
 import type { Press } from '../../core/press';
 import { didUndoably } from '../../ui/acts';
-import { errorWords, queries, refresh } from '../../ui/query';
+import { errorWords, refresh } from '../../ui/query';
 
 const again = () => refresh('presses', 'pressReport', 'orderCards', 'order', 'bench', 'rail');
 
@@ -11,7 +11,7 @@ export function useSavePress(press: Press): { save: (next: Press) => Promise<voi
   const [fault, setFault] = useState<string | null>(null);
   const save = async (next: Press) => {
     try {
-      const { presses } = await queries.fetchQuery({ queryKey: ['presses', {}], queryFn: () => call('presses', {}) });
+      const { presses } = await call('presses', {});
       const version = presses.find((one) => one.press.id === press.id)?.version;
       const saved = await call('putPress', { params: { id: press.id }, body: next, ...(version !== undefined && { ifMatch: version }) });
       setFault(null);

@@ -1,5 +1,5 @@
 /** A blank: what it is, of what, in which sizes, what stands up on it, which side is printed and which is looked at. */
-import { BLANK_KINDS, type Blank, DUTIES, OBSTRUCTION_KINDS, type Obstruction, POSITIONS } from '../../core/materials';
+import { BLANK_KINDS, type Blank, DUTIES, isHard, OBSTRUCTION_KINDS, type Obstruction, POSITIONS } from '../../core/materials';
 import { houseUnit } from '../../core/units';
 import { Check } from '../../ui/Check';
 import { isoDay } from '../../ui/days';
@@ -7,6 +7,7 @@ import { ChoiceField, TextField } from '../../ui/Field';
 import { useUnits } from '../../ui/house';
 import { QuantityField } from '../../ui/QuantityField';
 import type { EditorProps } from './AidEditor';
+import { FaceFields } from './FaceFields';
 import { Cell, Part } from './Frame';
 
 const plain = <const T extends string>(values: readonly T[]) => values.map((value) => ({ value, text: value }));
@@ -15,6 +16,7 @@ const NOTICES = ['for children', 'food or drink'] as const;
 export function BlankEditor({ doc, shelf, fields, onChange, onReplace }: EditorProps<Blank>) {
   const house = useUnits();
   const { first: length } = houseUnit('length', house);
+  const fabric = shelf.fabrics.find((one) => one.id === doc.fabricId);
   const withoutThickness = () => {
     const { thicknessMm: _, ...rest } = doc;
     onReplace(rest);
@@ -110,6 +112,7 @@ export function BlankEditor({ doc, shelf, fields, onChange, onReplace }: EditorP
             problem={fields.thicknessSpreadMm}
           />
         </Cell>
+        {fabric && isHard(fabric) && <FaceFields doc={doc} onChange={onChange} onReplace={onReplace} />}
         <Cell span={2}>
           <Check on={doc.lined} onChange={(lined) => onChange({ lined })}>
             Lined

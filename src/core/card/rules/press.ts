@@ -2,7 +2,7 @@
 import { isBrittle, isHard } from '../../materials';
 import { coldUnder, isHandHeld, pressOffset, pressureSetting } from '../../press';
 import { mm, phrase, tempDiff } from '../../units';
-import { thicknessOf } from '../draft';
+import { thicknessOf, touchingArea } from '../draft';
 import { areaOfArt, mapOf } from '../measured';
 import { type Rule, when } from './rule';
 
@@ -29,21 +29,24 @@ export const PRESS_RULES: readonly Rule[] = [
     id: 'pressure-guessed',
     field: 'pressure',
     level: 'care',
-    met: ({ press }, { band }) =>
-      when(pressureSetting(press, band).sure === 'guess', () =>
+    met: (input, draft) => {
+      const { press } = input;
+      return when(pressureSetting(press, draft.band, touchingArea(input, draft)).sure === 'guess', () =>
         isHandHeld(press)
           ? phrase`${press.name} has no pressure reading: lean on it evenly and look at the first piece closely.`
           : phrase`The pressure of ${press.name} was never tied to a figure: try paper slips at the four corners first.`,
-      ),
+      );
+    },
   },
   {
     id: 'pressure-beyond',
     field: 'pressure',
     level: 'care',
-    met: ({ press }, { band }) =>
+    met: (input, draft) =>
       when(
-        pressureSetting(press, band).sure === 'beyond the measured pairs',
-        () => phrase`${band} pressure lies beyond what was measured on ${press.name}.`,
+        pressureSetting(input.press, draft.band, touchingArea(input, draft)).sure === 'beyond the measured pairs',
+        () =>
+          phrase`${draft.band} pressure lies beyond what was measured on ${input.press.name}${draft.platen.name ? ` with the ${draft.platen.name}` : ''}.`,
       ),
   },
   {

@@ -1,7 +1,8 @@
 /** Before anything is pressed: the piece and its laws, and the press set. */
-import type { Blank } from '../../materials';
-import { BAND_KPA, pressOffset } from '../../press';
+import { type Blank, isBrittle } from '../../materials';
+import { BAND_KPA, bandOf, CRUSH_KPA, contactIfUnchanged, pressOffset, timeBetween } from '../../press';
 import { contact, phrase, seconds, setTemp, temp } from '../../units';
+import { touchingArea } from '../draft';
 import { BURNS, needs, type StepRule } from './step';
 import { pressureWords } from './words';
 
@@ -59,11 +60,16 @@ export const PRESS_STEPS: readonly StepRule[] = [
   },
   {
     id: 'set-the-press',
-    says: ({ input: { press }, draft, set }) => {
-      const { offsetK, measured } = pressOffset(press);
-      const reads = measured && Math.abs(offsetK) >= 0.5 ? phrase` Its surface then reads ${temp(set.tempC + offsetK)}.` : phrase``;
+    says: ({ input: { press, house }, draft, set }) => {
+      const offset = pressOffset(press);
+      const { midC } = bandOf(offset, set.tempC);
+      const reads = offset.measured && Math.abs(midC - set.tempC) >= 0.5 ? phrase` Its surface then reads ${temp(midC)}.` : phrase``;
+      const warmUpS = press.heater ? timeBetween(press.heater, house.room.tempC, set.tempC, house.room.tempC) : Number.POSITIVE_INFINITY;
+      const ready = Number.isFinite(warmUpS)
+        ? phrase` From cold it is ready in about ${seconds(Math.round(warmUpS / 60) * 60)}.`
+        : phrase``;
       const upper = draft.split ? 'the upper platen of ' : '';
-      return phrase`Set ${upper}${press.name} to ${setTemp(set.tempC, press.set.unit)} and let it settle.${reads}`;
+      return phrase`Set ${upper}${press.name} to ${setTemp(set.tempC, press.set.unit)} and let it settle.${reads}${ready}`;
     },
     safety: () => BURNS,
   },
@@ -77,6 +83,13 @@ export const PRESS_STEPS: readonly StepRule[] = [
   },
   {
     id: 'set-the-pressure',
+    safety: ({ input, draft, set }) => {
+      const contactKPa = contactIfUnchanged(input.press, set.pressure.band, touchingArea(input, draft));
+      return needs(
+        isBrittle(input.fabric) && contactKPa > CRUSH_KPA,
+        phrase`Turn the pressure down before this closing: at what presses a garment ${set.pressure.band}, so small a face would take ${contact(contactKPa)} and break.`,
+      );
+    },
     says: ({ input: { press }, set }) => {
       const kpa = BAND_KPA[set.pressure.band];
       return phrase`Set the pressure: ${pressureWords(press.name, set.pressure)}. That is ${contact(kpa.low)} to ${contact(kpa.high)} where it touches; read it during the pre-press, with the piece on.`;
