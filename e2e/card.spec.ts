@@ -20,6 +20,7 @@ test('the handle moves by arrow key and by drag; the lamp follows; what is kept 
   await page.goto('/orders/order-crew-tees/card');
   const handle = page.getByRole('slider', { name: 'Set value' });
   const card = page.getByRole('article', { name: 'Card' });
+  await expect(handle).toHaveAttribute('aria-valuetext', /°F away/);
   const first = (await handle.getAttribute('aria-valuetext')) ?? '';
   await handle.focus();
   for (let i = 0; i < 12; i++) await page.keyboard.press('ArrowRight');

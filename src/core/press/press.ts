@@ -84,6 +84,8 @@ export const PressSchema = z.object({
   finish: z.enum(FINISHES).optional(),
   /** The base where it is smaller than the upper platen. */
   base: Platen.optional(),
+  /** What a usual garment adds to a dial’s reading against the press closed empty. */
+  garmentShift: z.number().min(0, 'A garment never lowers the reading.').max(5, 'A garment adds less than 5 to a dial.').optional(),
   /** What pushes an air press down. */
   drive: AirDriveSchema.optional(),
   /** Power and mass of the upper platen. */

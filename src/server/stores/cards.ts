@@ -21,7 +21,7 @@ import type { PlatenMap, Press } from '../../core/press';
 import { cards } from '../db/schema';
 import { notFound } from '../http/problem';
 import { readHouse } from './house';
-import { latestMaps } from './pressRecords';
+import { asLogged, latestMaps } from './pressRecords';
 import { listPresses, readShelf, type Shelf } from './shelf';
 import type { Db } from './versioned';
 
@@ -34,7 +34,7 @@ export interface Facts extends Shelf {
 
 export const readFacts = (db: Db): Facts => ({
   ...readShelf(db),
-  presses: listPresses(db).map((row) => row.doc),
+  presses: listPresses(db).map((row) => asLogged(db, row.doc)),
   house: readHouse(db).doc,
   maps: latestMaps(db),
 });

@@ -98,6 +98,19 @@ export function latestMaps(db: Db): PlatenMap[] {
   return listPresses(db).flatMap(({ doc: press }) => latestOf(surveysOf(db, press.id)).flatMap((survey) => mapOf(press, survey) ?? []));
 }
 
+/** A press with its heater as logged times have shown it. */
+export function asLogged(db: Db, press: Press): Press {
+  if (!press.heater) return press;
+  const rows = db
+    .select({ doc: pressRecords.doc })
+    .from(pressRecords)
+    .where(and(eq(pressRecords.pressId, press.id), eq(pressRecords.kind, 'heating time')))
+    .all();
+  return rows.length === 0 ? press : { ...press, heater: refined(press.heater, timesOf(rows.map((row) => row.doc))) };
+}
+
+const timesOf = (records: readonly PressRecord[]) => records.flatMap((record) => (record.kind === 'heating time' ? [record] : []));
+
 /** A press with its version and the day its upper platen was last surveyed. */
 export function pressReply(db: Db, { doc: press, version }: Versioned<Press>) {
   const last = surveysOf(db, press.id).findLast((survey) => survey.platen === 'upper');
@@ -143,13 +156,12 @@ export function pressReport(db: Db, pressId: string, now: number) {
     .orderBy(desc(pressRecords.at), desc(pressRecords.id))
     .all()
     .map((row) => row.doc);
-  const times = records.flatMap((record) => (record.kind === 'heating time' ? [record] : []));
   return {
     records,
     maps: latestOf(surveys).flatMap((survey) => mapOf(press, survey) ?? []),
     points,
     chart,
     due: last ? nextSurvey({ closings: closingsSince(db, pressId, last.at), days: Math.floor((now - last.at) / DAY_MS), drifted }) : null,
-    heater: press.heater ? refined(press.heater, times) : null,
+    heater: press.heater ? refined(press.heater, timesOf(records)) : null,
   };
 }

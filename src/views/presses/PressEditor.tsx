@@ -7,6 +7,7 @@ import { didUndoably } from '../../ui/acts';
 import { Check } from '../../ui/Check';
 import { isoDay } from '../../ui/days';
 import { ChoiceField, TextField } from '../../ui/Field';
+import { NumberField } from '../../ui/NumberField';
 import { QuantityField } from '../../ui/QuantityField';
 import { errorWords, refresh } from '../../ui/query';
 import { GaugePairs } from './GaugePairs';
@@ -239,6 +240,17 @@ export function PressEditor({ press, version, house, onSaved }: PressEditorProps
           </>
         )}
       </fieldset>
+      {draft.gauge.kind === 'dial' && (
+        <div className="col-span-3">
+          <NumberField
+            label="A garment adds to the dial"
+            value={draft.garmentShift ?? 0}
+            hint="Its reading with a tee in, less its reading closed empty"
+            onChange={(garmentShift) => patch({ garmentShift })}
+            problem={fields.garmentShift}
+          />
+        </div>
+      )}
       <GaugePairs gauge={draft.gauge} house={house} onChange={(gauge) => patch({ gauge })} problem={fields['gauge.pairs']} />
       {fault ? (
         <p role="alert" className="col-span-6 border-l-4 border-brick pl-3 text-brick">

@@ -1,9 +1,11 @@
 /** The surface of a press: its map, what follows from it, surveys over time, and the way to the next one. */
+import { useState } from 'react';
 import type { PressReport } from '../../contract';
 import { narrowestWindow, type PlatenMap, type Press, settingFor } from '../../core/press';
 import { formatForHouse, formatQuantity, type HouseUnits } from '../../core/units';
 import { isoDayText } from '../../ui/days';
 import { mapWords, PlatenMapDrawing } from '../../ui/PlatenMap';
+import { QuantityField } from '../../ui/QuantityField';
 import { DeliveredDrawing } from './DeliveredDrawing';
 import { DriftChart } from './DriftChart';
 import { RotateTest } from './RotateTest';
@@ -85,13 +87,13 @@ export function SurfaceView({ press, report, house }: SurfaceViewProps) {
 
 function MapFacts({ map, press, house }: { map: PlatenMap; press: Press; house: HouseUnits }) {
   const difference = (kelvin: number, decimals = 1) => formatForHouse('temperatureDifference', kelvin, house, decimals);
+  const [wanted, setWanted] = useState(150);
   const half = (map.offset.high - map.offset.low) / 2;
   const area = { xMm: 0, yMm: 0, widthMm: Math.min(ART.widthMm, map.widthMm), heightMm: Math.min(ART.heightMm, map.heightMm) };
   const rows: [string, string][] = [
     ['Surveyed', `${isoDayText(map.on)}, ${map.how}`],
     ['Offset', `${difference(map.offset.mean)}, give or take ${difference(half)}`],
     ['Per 10 of setting', `${difference(map.slope.mean * 10, 1)}, give or take ${difference(1.96 * map.slope.sd * 10, 1)}`],
-    [`To reach ${formatQuantity(150, house.temperature)}`, `set ${formatQuantity(settingFor(map, 150), press.set.unit)}`],
     [
       'Serves windows of',
       `${difference(narrowestWindow(map, area, MARGIN_K), 0)} and more, for art up to ${formatForHouse('length', area.widthMm, house)}`,
@@ -100,6 +102,21 @@ function MapFacts({ map, press, house }: { map: PlatenMap; press: Press; house: 
   return (
     <div>
       <p className="pb-2 font-semibold">{mapWords(map, house)}</p>
+      <div className="grid grid-cols-2 items-center gap-x-4">
+        <QuantityField
+          label="For a surface of"
+          kind="temperature"
+          unit={house.temperature}
+          house={house}
+          value={wanted}
+          min={60}
+          max={240}
+          onChange={(value) => value !== null && setWanted(value)}
+        />
+        <p className="text-lg">
+          set <strong className="figure">{formatQuantity(settingFor(map, wanted), press.set.unit)}</strong>
+        </p>
+      </div>
       <dl className="m-0">
         {rows.map(([term, words]) => (
           <div key={term} className="rule-top grid grid-cols-[8.5rem_1fr] gap-3 py-1.5">

@@ -329,8 +329,15 @@ function FromDevice({
     // the stand-in’s hand goes to the place that is lit; a press it does not play is left alone
     call('putHand', { body: { pressId: press.id, xMm: next.xMm, yMm: next.yMm, setC: draft.setC } }).catch(() => undefined);
   }, [simulated, press.id, next.xMm, next.yMm, draft.setC]);
+  const readout = data?.devices.find((one) => one.press?.pressId === press.id)?.press;
   return (
     <>
+      {readout && readout.state !== 'ready' && (
+        <p className="border-l-4 border-amber pl-3">
+          {press.name} is {readout.state} at {formatQuantity(readout.readoutC, press.set.unit)}: wait until it has settled, or the map is of
+          a press on the move.
+        </p>
+      )}
       {mine.map((one) => (
         <p key={one.device} className="flex items-center gap-4 py-1" data-device={one.device}>
           {one.reading ? (

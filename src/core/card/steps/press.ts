@@ -1,10 +1,16 @@
 /** Before anything is pressed: the piece and its laws, and the press set. */
 import { type Blank, isBrittle } from '../../materials';
-import { BAND_KPA, bandOf, CRUSH_KPA, contactIfUnchanged, pressOffset, timeBetween } from '../../press';
-import { contact, phrase, seconds, setTemp, temp } from '../../units';
+import { BAND_KPA, bandOf, CRUSH_KPA, contactIfUnchanged, type Press, type PressureSetting, pressOffset, timeBetween } from '../../press';
+import { contact, type Phrase, phrase, seconds, setTemp, temp } from '../../units';
 import { touchingArea } from '../draft';
 import { BURNS, needs, type StepRule } from './step';
 import { pressureWords } from './words';
+
+/** What a dial shows with nothing in the press, where the shop has found out what a garment adds. */
+function emptyWords({ garmentShift }: Pick<Press, 'garmentShift'>, setting: PressureSetting): Phrase {
+  if (setting.gauge !== 'dial' || !garmentShift) return phrase``;
+  return phrase` Closed empty, the dial then shows about ${Math.max(0, setting.reading - garmentShift).toFixed(1)}.`;
+}
 
 /** Which face the print goes on. */
 function faceWords({ printable, lookedAt }: Pick<Blank, 'printable' | 'lookedAt'>): string {
@@ -92,7 +98,7 @@ export const PRESS_STEPS: readonly StepRule[] = [
     },
     says: ({ input: { press }, set }) => {
       const kpa = BAND_KPA[set.pressure.band];
-      return phrase`Set the pressure: ${pressureWords(press.name, set.pressure)}. That is ${contact(kpa.low)} to ${contact(kpa.high)} where it touches; read it during the pre-press, with the piece on.`;
+      return phrase`Set the pressure: ${pressureWords(press.name, set.pressure)}. That is ${contact(kpa.low)} to ${contact(kpa.high)} where it touches; read it during the pre-press, with the piece on.${emptyWords(press, set.pressure.setting)}`;
     },
   },
   {
