@@ -17,7 +17,6 @@ interface Shot {
 
 const SHOTS: Shot[] = [
   { name: 'bench', path: '/' },
-  { name: 'orders', path: '/orders' },
   { name: 'lines', path: '/orders/order-guide-tees?line=line-guide-m' },
   { name: 'card-clear', path: '/orders/order-guide-tees/card?line=line-guide-m' },
   {

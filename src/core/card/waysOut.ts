@@ -149,7 +149,7 @@ function ideaOf({ change }: WayOut): string {
  * Ways out for a card on Hold, best first, at most six; none for a card that is not.
  *
  * Each is judged like any other card. Of one idea only the best stands; of the setting changes that each need no other
- * product or press at least one is kept, so that a shop sees what it can do with what is in its hand.
+ * product or press up to two are kept, so that a shop sees what it can do with what is in its hand.
  */
 export function waysOut(input: ResolveInput, card: Pick<Card, 'lamp'>, stock: Stock): WayOut[] {
   if (card.lamp.state !== 'hold') return [];
@@ -176,11 +176,12 @@ export function waysOut(input: ResolveInput, card: Pick<Card, 'lamp'>, stock: St
   return withOwn(chosen);
 }
 
-/** The best six, the last of them given up for a way that needs no other product or press if there is none among them. */
+/** Ways that need no other product or press are worth knowing even where another product would do better: so many are kept. */
+const OWN_KEPT = 2;
+
+/** The best six, with up to two among them that need no other product or press. */
 function withOwn(chosen: WayOut[]): WayOut[] {
-  const best = chosen.slice(0, MOST_OFFERED);
-  const own = (way: WayOut) => !way.change.productId && !way.change.pressId;
-  if (best.some(own)) return best;
-  const first = chosen.find(own);
-  return first ? [...best.slice(0, MOST_OFFERED - 1), first].sort(better) : best;
+  const own = chosen.filter((way) => !way.change.productId && !way.change.pressId).slice(0, OWN_KEPT);
+  const others = chosen.filter((way) => !own.includes(way)).slice(0, MOST_OFFERED - own.length);
+  return [...own, ...others].sort(better);
 }
