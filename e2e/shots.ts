@@ -17,7 +17,6 @@ interface Shot {
 
 const SHOTS: Shot[] = [
   { name: 'bench', path: '/' },
-  { name: 'lines', path: '/orders/order-guide-tees?line=line-guide-m' },
   { name: 'card-clear', path: '/orders/order-guide-tees/card?line=line-guide-m' },
   {
     name: 'card-care-why',
@@ -41,6 +40,7 @@ const SHOTS: Shot[] = [
     before: (page) => page.getByRole('row').filter({ hasText: 'First nebula' }).getByRole('link').first().click(),
   },
   { name: 'house', path: '/house' },
+  { name: 'card-on-platen', path: '/orders/order-crew-tees/card', before: laidInTheCorner },
   { name: 'run-pressing', path: '/orders/order-guide-tees/card?line=line-guide-m', before: toPressing },
 ];
 
@@ -76,6 +76,22 @@ async function surveyed(page: Page) {
   await page.reload();
   await page.getByRole('img', { name: /^Platen map/ }).waitFor();
   await page.waitForTimeout(500);
+}
+
+/** The crew tees laid so that their art lies over the clamshell’s cold corner, and down to where that is drawn. */
+async function laidInTheCorner(page: Page) {
+  const { order, version } = await (await page.request.get(`${shop.address}/api/v1/orders/order-crew-tees`)).json();
+  const [line, ...rest] = order.lines;
+  const [print] = line.prints;
+  const laid = { ...print, pressId: 'press-clamshell', widthMm: 120, heightMm: 120, lay: { xMm: -110, yMm: -110, turn: 0 } };
+  await page.request.put(`${shop.address}/api/v1/orders/order-crew-tees`, {
+    data: { ...order, lines: [{ ...line, prints: [laid] }, ...rest] },
+    headers: { origin: shop.address, 'if-match': `"${version}"` },
+  });
+  await page.reload();
+  await page
+    .getByRole('heading', { name: 'On the platen' })
+    .evaluate((heading) => window.scrollTo(0, heading.getBoundingClientRect().top + window.scrollY - 300));
 }
 
 /** Down to what lies under the press and what the hands do. */

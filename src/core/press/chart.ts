@@ -5,7 +5,7 @@ const D2 = 2 / Math.sqrt(Math.PI);
 /** Limits stand this many standard deviations from the baseline's mean. */
 const LIMIT_SD = 3;
 /** A baseline is made of at most this many surveys, and needs at least so many before limits are drawn. */
-const BASELINE = { most: 25, least: 5 } as const;
+const BASELINE = { most: 20, least: 5 } as const;
 
 export interface ChartPoint {
   on: string;

@@ -13,7 +13,7 @@ import {
   type Press,
   ratioFrom,
 } from '../../core/press';
-import { formatForHouse, type HouseUnits } from '../../core/units';
+import { formatFigure, formatForHouse, type HouseUnits, houseUnit, UNITS } from '../../core/units';
 import { NumberField } from '../../ui/NumberField';
 import { QuantityField } from '../../ui/QuantityField';
 import { platensOf } from './SurfaceView';
@@ -67,6 +67,7 @@ export function AirFigures({ press, house }: { press: Press; house: HouseUnits }
 function Bands({ drive, press, house }: { drive: AirDrive; press: Press; house: HouseUnits }) {
   const line = (kPa: number) => formatForHouse('linePressure', kPa, house, house.linePressure === 'bar' ? 2 : 0);
   const base = press.base ?? press.platen;
+  const contact = houseUnit('contactPressure', house).first;
   return (
     <>
       <h3 className="pt-4 pb-1">Line pressure for each band</h3>
@@ -76,7 +77,7 @@ function Bands({ drive, press, house }: { drive: AirDrive; press: Press; house: 
             <th className="py-1 pr-4 font-normal">On</th>
             {PRESSURE_BANDS.map((band) => (
               <th key={band} className="py-1 pr-4 text-right font-normal">
-                {band}, {BAND_KPA[band].low}–{BAND_KPA[band].high} kPa
+                {band}, {formatFigure(BAND_KPA[band].low, contact)}–{formatFigure(BAND_KPA[band].high, contact)} {UNITS[contact].symbol}
               </th>
             ))}
           </tr>
@@ -159,8 +160,9 @@ function Crush({ drive, press, house }: { drive: AirDrive; press: Press; house: 
   if (contact <= CRUSH_KPA) return null;
   return (
     <p className="mt-3 border-l-4 border-brick pl-3">
-      At {formatForHouse('linePressure', lineKPa, house, 0)}, medium on a garment, a lone coaster takes {Math.round(contact)} kPa: glass and
-      stone break. Turn the line down to the last row, or press several together.
+      At {formatForHouse('linePressure', lineKPa, house, 0)}, medium on a garment, a lone coaster takes{' '}
+      {formatForHouse('contactPressure', contact, house, 0)}: glass and stone break. Turn the line down to the last row, or press several
+      together.
     </p>
   );
 }

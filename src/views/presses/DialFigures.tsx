@@ -24,7 +24,8 @@ export function DialFigures({ gauge, house }: { gauge: Extract<Press['gauge'], {
                 <td className="py-1.5 pr-6 font-semibold">{band}</td>
                 <td className="figure py-1.5 pr-6 text-right text-lg">{reading.toFixed(1)}</td>
                 <td className="figure py-1.5 pr-6">
-                  {BAND_KPA[band].low}–{BAND_KPA[band].high} kPa of contact
+                  {formatForHouse('contactPressure', BAND_KPA[band].low, house)} to{' '}
+                  {formatForHouse('contactPressure', BAND_KPA[band].high, house)} of contact
                 </td>
                 <td className="label py-1.5">
                   give or take {formatForHouse('contactPressure', 1.96 * sdKPa, house, 1)}
