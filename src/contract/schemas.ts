@@ -173,6 +173,7 @@ export const RailSchema = z.object({
       runId: z.string(),
       orderId: z.string(),
       lineId: z.string(),
+      pressId: z.string(),
       label: z.string(),
       phase: z.enum(['ready', 'closed', 'cooling', 'done']),
       verb: z.string(),

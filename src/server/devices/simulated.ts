@@ -1,7 +1,9 @@
 /** The stand-in gateway of the demo: two presses that heat and droop, and a probe that is held where it is told. It speaks the same lines a real one would. */
 import { connect } from 'node:net';
 import {
+  closed,
   coldPress,
+  infraredReading,
   instrumentError,
   type SimulatedPressFacts,
   type SimulatedPressState,
@@ -10,6 +12,8 @@ import {
   stepped,
 } from '../../core/press';
 import { notFound } from '../http/problem';
+import { shop } from '../shop';
+import { readRail } from '../stores/rail';
 
 const TICK_MS = 500;
 const AGAIN_MS = 2000;
@@ -51,6 +55,37 @@ interface Simulation {
 const HELD = Symbol.for('tidy-beacon.simulation');
 type Holder = { [HELD]?: Simulation };
 
+/** A gun as it comes from its box, pointed at a dark coating. */
+const GUN = { emissivitySet: 0.95, emissivity: 0.9, roomC: 21 } as const;
+
+/** What runs do with each press now: the stand-in is set and closed as a hand at the press would. */
+function pressesAtWork(): Map<string, { setC: number; closed: boolean; timeS: number }> {
+  try {
+    const rail = readRail(shop().db, Date.now());
+    const timeS = (id: string) => rail.runs.find((run) => run.phase === 'closed' && run.pressId === id)?.timeS ?? 0;
+    return new Map(
+      rail.presses.flatMap((press) =>
+        press.setC === null ? [] : [[press.id, { setC: press.setC, closed: press.state === 'closed', timeS: timeS(press.id) }] as const],
+      ),
+    );
+  } catch {
+    // a shop that cannot be read is said elsewhere; the stand-in goes on as it was
+    return new Map();
+  }
+}
+
+/** The press as the hands have just left it: set to the run’s value; losing heat at the moment it is closed. */
+function asWorked(
+  facts: SimulatedPressFacts,
+  state: SimulatedPressState,
+  work: { setC: number; closed: boolean; timeS: number } | undefined,
+): SimulatedPressState {
+  if (!work) return { ...state, leftS: null };
+  const set = { ...state, setC: work.setC };
+  if (!work.closed) return { ...set, leftS: null };
+  return state.leftS === null ? closed(facts, set, Math.max(1, work.timeS)) : set;
+}
+
 /** Both presses hot, the probe in the air. */
 const begun = (): Simulation => ({
   presses: new Map(Object.entries(FACTS).map(([id, facts]) => [id, { ...coldPress(facts, STARTS_AT_C), sensorC: STARTS_AT_C }])),
@@ -71,14 +106,17 @@ export function simulateDevices(): void {
   const chance = () => Math.sqrt(-2 * Math.log(1 - Math.random())) * Math.cos(2 * Math.PI * Math.random());
   const common = commonK * chance() * 0.5;
   let scatter = scatterK * chance();
+  const gun = instrumentError({ kind: 'infrared', emissivitySet: GUN.emissivitySet });
+  const [gunCommon, gunScatter] = [gun.commonK * chance() * 0.5, gun.scatterK];
   const dial = () => {
     const socket = connect(port, '127.0.0.1');
     const say = (message: object) => socket.writable && socket.write(`${JSON.stringify({ at: Date.now(), ...message })}\n`);
     const beat = setInterval(() => {
+      const atWork = pressesAtWork();
       for (const [pressId, state] of simulation.presses) {
         const facts = FACTS[pressId];
         if (!facts) continue;
-        const next = stepped(facts, state, TICK_MS / 1000);
+        const next = stepped(facts, asWorked(facts, state, atWork.get(pressId)), TICK_MS / 1000);
         simulation.presses.set(pressId, next);
         const shown = { setC: next.setC, readoutC: Math.round(next.sensorC * 10) / 10, state: simulatedWord(next), leftS: next.leftS };
         say({ kind: 'press', device: `readout-${pressId.replace('press-', '')}`, pressId, ...shown });
@@ -92,6 +130,8 @@ export function simulateDevices(): void {
       simulation.probeC += SETTLES * (trueC - simulation.probeC);
       const readC = Math.round(simulation.probeC * 10) / 10;
       say({ kind: 'probe', device: 'probe-1', readC, steady: simulation.held > STEADY_AFTER, simulated: true });
+      const shown = infraredReading(simulatedSurface(facts, state, simulation.hand) + gunCommon + gunScatter * chance(), GUN);
+      say({ kind: 'gun', device: 'gun-1', readC: Math.round(shown * 10) / 10, steady: simulation.held > 2, simulated: true });
     }, TICK_MS);
     beat.unref();
     socket.unref();

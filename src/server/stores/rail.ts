@@ -32,6 +32,7 @@ export function readRail(db: Db, now: number): Rail {
       runId: row.id,
       orderId: row.orderId,
       lineId: row.lineId,
+      pressId: row.pressId,
       label: `${order.name}, ${card.of.size}`,
       phase: state.phase,
       verb: cue.verb,

@@ -1,8 +1,8 @@
 /** The surface of a press: its map, what follows from it, surveys over time, and the way to the next one. */
 import { useState } from 'react';
 import type { PressReport } from '../../contract';
-import { narrowestWindow, type PlatenMap, type Press, settingFor } from '../../core/press';
-import { formatForHouse, formatQuantity, type HouseUnits } from '../../core/units';
+import { deliveredOver, narrowestWindow, type PlatenMap, type Press, settingFor } from '../../core/press';
+import { formatForHouse, formatQuantity, type HouseUnits, houseUnit } from '../../core/units';
 import { isoDayText } from '../../ui/days';
 import { mapWords, PlatenMapDrawing } from '../../ui/PlatenMap';
 import { QuantityField } from '../../ui/QuantityField';
@@ -88,16 +88,16 @@ export function SurfaceView({ press, report, house }: SurfaceViewProps) {
 function MapFacts({ map, press, house }: { map: PlatenMap; press: Press; house: HouseUnits }) {
   const difference = (kelvin: number, decimals = 1) => formatForHouse('temperatureDifference', kelvin, house, decimals);
   const [wanted, setWanted] = useState(150);
+  const [art, setArt] = useState({ widthMm: Math.min(ART.widthMm, map.widthMm), heightMm: Math.min(ART.heightMm, map.heightMm) });
   const half = (map.offset.high - map.offset.low) / 2;
-  const area = { xMm: 0, yMm: 0, widthMm: Math.min(ART.widthMm, map.widthMm), heightMm: Math.min(ART.heightMm, map.heightMm) };
+  const area = { xMm: 0, yMm: 0, ...art };
+  const over = deliveredOver(map, area);
   const rows: [string, string][] = [
     ['Surveyed', `${isoDayText(map.on)}, ${map.how}`],
     ['Offset', `${difference(map.offset.mean)}, give or take ${difference(half)}`],
     ['Per 10 of setting', `${difference(map.slope.mean * 10, 1)}, give or take ${difference(1.96 * map.slope.sd * 10, 1)}`],
-    [
-      'Serves windows of',
-      `${difference(narrowestWindow(map, area, MARGIN_K), 0)} and more, for art up to ${formatForHouse('length', area.widthMm, house)}`,
-    ],
+    ['Over such art', `${difference(over.offsetK)}, give or take ${difference(over.spreadK)}`],
+    ['Serves windows of', `${difference(narrowestWindow(map, area, MARGIN_K), 0)} and more`],
   ];
   return (
     <div>
@@ -116,6 +116,21 @@ function MapFacts({ map, press, house }: { map: PlatenMap; press: Press; house: 
         <p className="text-lg">
           set <strong className="figure">{formatQuantity(settingFor(map, wanted), press.set.unit)}</strong>
         </p>
+      </div>
+      <div className="grid grid-cols-2 gap-x-4">
+        {(['widthMm', 'heightMm'] as const).map((side) => (
+          <QuantityField
+            key={side}
+            label={side === 'widthMm' ? 'For art in the middle, wide' : 'and tall'}
+            kind="length"
+            unit={houseUnit('length', house).first}
+            house={house}
+            value={art[side]}
+            min={10}
+            max={map[side]}
+            onChange={(value) => value !== null && setArt({ ...art, [side]: value })}
+          />
+        ))}
       </div>
       <dl className="m-0">
         {rows.map(([term, words]) => (
