@@ -17,12 +17,12 @@ test('the old clamshell is surveyed, its cold corner holds an order, turning the
   await page.getByLabel('Position').selectOption('left chest');
   await page.getByLabel('Art', { exact: true }).fill('owl badge');
   await page.getByLabel('Kind of art').selectOption('raised');
-  await page.getByLabel('Art width').fill('9cm');
-  await page.getByLabel('Art height').fill('9cm');
+  await page.getByLabel('Art width').fill('12cm');
+  await page.getByLabel('Art height').fill('12cm');
   await page.getByLabel('Press', { exact: true }).selectOption('Old clamshell');
   await page.getByText('Where it lies on the platen: in the middle').click();
-  await page.getByLabel('Its middle, to the right by').fill('-12cm');
-  await page.getByLabel('Its middle, towards you by').fill('-12cm');
+  await page.getByLabel('Its middle, to the right by').fill('-11cm');
+  await page.getByLabel('Its middle, towards you by').fill('-11cm');
   await page.getByRole('button', { name: 'Add the line, see its card' }).click();
   const card = page.getByRole('article', { name: 'Card' });
   await card.locator('[data-lamp]').first().waitFor();
@@ -55,6 +55,8 @@ async function survey(page: Page) {
   await page.goto('/presses?on=press-clamshell');
   await page.getByRole('link', { name: 'Survey the upper platen' }).click();
   await page.getByLabel('Places').selectOption('nine');
+  await page.getByLabel('Press set to').fill('275');
+  await page.keyboard.press('Tab');
   const take = page.getByRole('button', { name: 'Take it from probe-1' });
   for (let place = 1; place <= 9; place++) {
     await expect(page.getByLabel(`Place ${place}: reads`)).toBeVisible();
