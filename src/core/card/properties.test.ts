@@ -59,6 +59,8 @@ describe('over random fabrics, products and presses', () => {
             FIBRES[fibre].markC <= mark.limitC &&
             FIBRES[fibre].damageC <= damage.limitC,
         );
+        // a fibre that the mixing thins to under 5 % no longer counts, and its limit goes with it: that is another rule
+        fc.pre(input.fabric.composition.every(({ percent }) => percent < 5 || percent * 0.8 >= 5));
         const house = { ...input.house, rules: { ...input.house.rules, prePress: 'short' as const } };
         const blended = input.fabric.composition
           .filter((part) => part.fibre !== fibre)
