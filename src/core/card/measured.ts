@@ -1,5 +1,5 @@
 /** The press as it is where the art lies: its survey, read over the art’s own area. */
-import { type Area, deliveredOver, type PlatenMap } from '../press';
+import { type Area, deliveredOver, type PlatenMap, type Press } from '../press';
 import type { ResolveInput } from './input';
 import type { Print } from './order';
 
@@ -16,11 +16,19 @@ export const CENTRED = { xMm: 0, yMm: 0, turn: 0 } as const;
 export const mapOf = ({ maps, press, print }: Pick<ResolveInput, 'maps' | 'press' | 'print'>): PlatenMap | undefined =>
   maps?.find((map) => map.pressId === press.id && map.platen === (print.choices.platenId ?? 'upper'));
 
-/** The input with its press as surveyed under the art. A figure typed in after the survey stands. */
+/** The lower platen as surveyed: split heat is judged by it. */
+function lowerAsMeasured({ maps, press, print }: ResolveInput): Press {
+  const map = maps?.find((one) => one.pressId === press.id && one.platen === 'lower');
+  if (!map || !press.lower) return press;
+  const { offsetK, spreadK } = deliveredOver(map, areaOfArt(print));
+  return { ...press, lower: { ...press.lower, offsetK, spreadK } };
+}
+
+/** The input with its press as surveyed under the art. A figure typed in for the upper platen after its survey stands. */
 export function asMeasured(input: ResolveInput): ResolveInput {
+  const press = lowerAsMeasured(input);
   const map = mapOf(input);
-  const { press } = input;
-  if (!map || (press.calibration && press.calibration.on > map.on)) return input;
+  if (!map || (press.calibration && press.calibration.on > map.on)) return press === input.press ? input : { ...input, press };
   const under = deliveredOver(map, areaOfArt(input.print));
   return { ...input, press: { ...press, calibration: { ...under, on: map.on, how: `survey, ${map.how}` } } };
 }

@@ -1,6 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { inputs } from '../../../test/shops';
+import { inputOf } from '../../../test/trade/check';
+import { PLANS, platenMap } from '../press';
 import { resolve } from './index';
 
 /** Random shops whose press has a heated base, pressed with split heat. */
@@ -52,5 +54,21 @@ describe('split heat over random shops', () => {
       }),
       { numRuns: 200 },
     );
+  });
+});
+
+describe('a survey of the heated lower platen', () => {
+  it('is what split heat is judged by: a base found hotter than it shows is set lower', () => {
+    const input = inputOf({ says: 'split', on: 'three-fibre-tee', with: 'cut-film', press: 'twoSided', choices: { heat: 'split' } });
+    const readings = PLANS.nine(input.press.platen).map((place) => ({ ...place, setC: 150, readC: 162 }));
+    const survey = { id: 's', kind: 'survey', pressId: input.press.id, platen: 'lower', at: 1, by: '', note: '' } as const;
+    const map = platenMap(
+      { ...survey, instrument: { kind: 'probe' }, finish: 'dark coated', roomC: 21, readings },
+      input.press.platen,
+      '2026-11-01',
+    );
+    const [before, after] = [resolve(input), resolve({ ...input, maps: [map] })];
+    expect((before.set.lowerC ?? 0) - (after.set.lowerC ?? 0)).toBeGreaterThan(8);
+    expect(after.window.offsetK).toBe(before.window.offsetK);
   });
 });

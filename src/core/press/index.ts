@@ -57,6 +57,7 @@ export {
   type Press,
   type PressKind,
   PressSchema,
+  platensOf,
   pressOffset,
   setForMiddle,
   usualPress,

@@ -93,6 +93,13 @@ export const PressSchema = z.object({
 });
 export type Press = z.infer<typeof PressSchema>;
 
+/** Each platen of a press that can be surveyed, by what a survey calls it. */
+export const platensOf = (press: Press): { id: string; name: string; widthMm: number; heightMm: number }[] => [
+  { id: 'upper', name: 'upper platen', ...press.platen },
+  ...(press.lower ? [{ id: 'lower', name: 'lower platen', ...press.platen }] : []),
+  ...press.swapPlatens,
+];
+
 /** What an unmeasured press is taken to do: right on average, ±8 K. */
 const UNMEASURED = { offsetK: 0, spreadK: 8 } as const;
 

@@ -7,6 +7,7 @@ import {
   type Press,
   type PressRecord,
   platenMap,
+  platensOf,
   readingsOf,
   refined,
   type Survey,
@@ -25,13 +26,7 @@ const dayOf = (at: number): string => {
   return `${day.getFullYear()}-${two(day.getMonth() + 1)}-${two(day.getDate())}`;
 };
 
-/** Sides of one of a press’s platens; null: it has no such platen. */
-function platenOf(press: Press, platen: string): { widthMm: number; heightMm: number } | null {
-  if (platen === 'upper') return press.platen;
-  if (platen === 'lower') return press.lower ? press.platen : null;
-  const swap = press.swapPlatens.find((one) => one.id === platen);
-  return swap ? { widthMm: swap.widthMm, heightMm: swap.heightMm } : null;
-}
+const platenOf = (press: Press, id: string) => platensOf(press).find((one) => one.id === id);
 
 /**
  * Adds a record. The same one sent twice is one.

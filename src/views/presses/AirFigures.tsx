@@ -11,12 +11,12 @@ import {
   lineForContact,
   overlapMm2,
   type Press,
+  platensOf,
   ratioFrom,
 } from '../../core/press';
 import { formatFigure, formatForHouse, type HouseUnits, houseUnit, UNITS } from '../../core/units';
 import { NumberField } from '../../ui/NumberField';
 import { QuantityField } from '../../ui/QuantityField';
-import { platensOf } from './SurfaceView';
 import { useSavePress } from './useSavePress';
 
 const PLAIN: AirDrive = { cylinders: 1, boreMm: 80, ratio: null, springN: 0 };

@@ -1,8 +1,8 @@
 /** The surface of a press: its map, what follows from it, surveys over time, and the way to the next one. */
 import { useState } from 'react';
 import type { PressReport } from '../../contract';
-import { deliveredOver, narrowestWindow, type PlatenMap, type Press, settingFor } from '../../core/press';
-import { formatForHouse, formatQuantity, type HouseUnits, houseUnit } from '../../core/units';
+import { deliveredOver, narrowestWindow, type PlatenMap, type Press, platensOf, settingFor } from '../../core/press';
+import { formatForHouse, formatQuantity, type HouseUnits, houseUnit, toInside } from '../../core/units';
 import { isoDayText } from '../../ui/days';
 import { mapWords, PlatenMapDrawing } from '../../ui/PlatenMap';
 import { QuantityField } from '../../ui/QuantityField';
@@ -15,13 +15,6 @@ interface SurfaceViewProps {
   report: PressReport;
   house: HouseUnits;
 }
-
-/** Each platen of the press by what a survey calls it. */
-export const platensOf = (press: Press): { id: string; name: string; widthMm: number; heightMm: number }[] => [
-  { id: 'upper', name: 'upper platen', ...press.platen },
-  ...(press.lower ? [{ id: 'lower', name: 'lower platen', ...press.platen }] : []),
-  ...press.swapPlatens,
-];
 
 const MARGIN_K = 2;
 const ART = { widthMm: 250, heightMm: 250 };
@@ -89,13 +82,17 @@ function MapFacts({ map, press, house }: { map: PlatenMap; press: Press; house: 
   const difference = (kelvin: number, decimals = 1) => formatForHouse('temperatureDifference', kelvin, house, decimals);
   const [wanted, setWanted] = useState(150);
   const [art, setArt] = useState({ widthMm: Math.min(ART.widthMm, map.widthMm), heightMm: Math.min(ART.heightMm, map.heightMm) });
+  const tenK = toInside(10, houseUnit('temperatureDifference', house).first);
   const half = (map.offset.high - map.offset.low) / 2;
   const area = { xMm: 0, yMm: 0, ...art };
   const over = deliveredOver(map, area);
   const rows: [string, string][] = [
     ['Surveyed', `${isoDayText(map.on)}, ${map.how}`],
     ['Offset', `${difference(map.offset.mean)}, give or take ${difference(half)}`],
-    ['Per 10 of setting', `${difference(map.slope.mean * 10, 1)}, give or take ${difference(1.96 * map.slope.sd * 10, 1)}`],
+    [
+      `Per ${difference(tenK, 0)} of setting`,
+      `${difference(map.slope.mean * tenK)}, give or take ${difference(1.96 * map.slope.sd * tenK)}`,
+    ],
     ['Over such art', `${difference(over.offsetK)}, give or take ${difference(over.spreadK)}`],
     ['Serves windows of', `${difference(narrowestWindow(map, area, MARGIN_K), 0)} and more`],
   ];

@@ -1,7 +1,7 @@
 /** A temperature survey, guided: instrument and setting, then one place after another, odd figures asked about at once. */
 import { useEffect, useState } from 'react';
 import { call } from '../../contract';
-import { coverageFault, FINISHES, type Finish, type Instrument, type Place, type Press } from '../../core/press';
+import { coverageFault, FINISHES, type Finish, type Instrument, type Place, type Press, platensOf } from '../../core/press';
 import { formatForHouse, formatQuantity, type HouseUnits, houseUnit, toInside } from '../../core/units';
 import { ChoiceField } from '../../ui/Field';
 import { useUnits } from '../../ui/house';
@@ -11,7 +11,6 @@ import { useOperator } from '../../ui/operator';
 import { QuantityField } from '../../ui/QuantityField';
 import { errorWords, Island, Pending, refresh, useRoute } from '../../ui/query';
 import { goTo } from '../shell/goTo';
-import { platensOf } from './SurfaceView';
 import { SurveyPlan } from './SurveyPlan';
 import { placesLeft, type Question, questionOf, refusedShowing, type SurveyDraft, surveyOf, withReading } from './surveyDraft';
 
