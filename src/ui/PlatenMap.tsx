@@ -5,6 +5,7 @@
 import type { Area, PlatenMap } from '../core/press';
 import { formatFigure, formatForHouse, type HouseUnits, toShown } from '../core/units';
 import { rampColour } from './ramp';
+import { useWidth } from './useWidth';
 
 /** Differences of a few kelvin are drawn this many times as large on the app's ramp, around the middle of it. */
 const STRETCH = 5;
@@ -15,7 +16,8 @@ const UNSURE_K = 6;
 interface PlatenMapProps {
   map: PlatenMap;
   house: HouseUnits;
-  width: number;
+  /** It fills its column up to this, px. */
+  most: number;
   art?: Area | undefined;
 }
 
@@ -36,7 +38,16 @@ function whereOf({ widthMm, heightMm }: Pick<PlatenMap, 'widthMm' | 'heightMm'>,
   return [side(yMm, heightMm, 'back', 'front'), side(xMm, widthMm, 'left', 'right')].filter(Boolean).join(' ') || 'middle';
 }
 
-export function PlatenMapDrawing({ map, house, width, art }: PlatenMapProps) {
+export function PlatenMapDrawing({ most, ...rest }: PlatenMapProps) {
+  const [ref, width] = useWidth<HTMLElement>();
+  return (
+    <figure ref={ref} className="m-0" style={{ maxWidth: most }}>
+      {width > 0 && <Cells {...rest} width={width} />}
+    </figure>
+  );
+}
+
+function Cells({ map, house, width, art }: Omit<PlatenMapProps, 'most'> & { width: number }) {
   const scale = width / map.widthMm;
   const height = map.heightMm * scale;
   const x = (mm: number) => (mm + map.widthMm / 2) * scale;
@@ -44,7 +55,7 @@ export function PlatenMapDrawing({ map, house, width, art }: PlatenMapProps) {
   const [cellW, cellH] = [width / map.columns, height / map.rows];
   const unit = house.temperature === 'F' ? 'dF' : 'dC';
   return (
-    <figure className="m-0" style={{ width }}>
+    <>
       <svg width={width} height={height} className="block" role="img" aria-label={`Platen map. ${mapWords(map, house)}`}>
         {map.nodes.map(({ meanK, sdK }, i) => (
           <rect
@@ -124,6 +135,6 @@ export function PlatenMapDrawing({ map, house, width, art }: PlatenMapProps) {
           {house.temperature === 'F' ? '°F' : 'K'} off a setting of {Math.round(toShown(map.refC, house.temperature))}
         </span>
       </figcaption>
-    </figure>
+    </>
   );
 }

@@ -14,7 +14,7 @@ export function ArtOnPlaten({ press, print, house }: { press: Press; print: Prin
       <h3 className="pb-2">
         On the platen <span className="font-normal text-soft">as surveyed {map.on}</span>
       </h3>
-      <PlatenMapDrawing map={map} house={house} width={260} art={areaOfArt(print)} />
+      <PlatenMapDrawing map={map} house={house} most={260} art={areaOfArt(print)} />
     </section>
   );
 }

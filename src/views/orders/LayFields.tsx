@@ -7,10 +7,10 @@ import { QuantityField } from '../../ui/QuantityField';
 type Lay = NonNullable<Print['lay']>;
 
 const TURNS = [
-  { value: '0', text: 'as it is worn, collar at the back' },
-  { value: '180', text: 'turned half round' },
-  { value: '90', text: 'turned to the right' },
-  { value: '270', text: 'turned to the left' },
+  { value: '0', text: 'top at the back' },
+  { value: '180', text: 'top towards you' },
+  { value: '90', text: 'top to the right' },
+  { value: '270', text: 'top to the left' },
 ] as const;
 
 interface LayFieldsProps {

@@ -1,5 +1,6 @@
 /** What is typed into a line outlives leaving the page: the tab keeps it, beside what it began from, until it is saved. */
 import { useEffect, useState } from 'react';
+import { recall, remember } from '../../ui/tabMemory';
 import type { LineDraft } from './lineDraft';
 
 /** The id of a new line is made afresh each time: it is no part of what a draft began from. */
@@ -34,15 +35,13 @@ export const textToKeep = (draft: LineDraft, start: LineDraft): string | null =>
 export function useKeptDraft(slot: string, start: LineDraft, first: (draft: LineDraft) => LineDraft) {
   const place = `line being typed: ${slot}`;
   const [begun, setBegun] = useState(start);
-  const [draft, setDraft] = useState(() => first(keptDraft(sessionStorage.getItem(place), start) ?? start));
+  const [draft, setDraft] = useState(() => first(keptDraft(recall(place), start) ?? start));
   if (begun !== start) {
     setBegun(start);
     setDraft(start);
   }
   useEffect(() => {
-    const text = textToKeep(draft, start);
-    if (text === null) sessionStorage.removeItem(place);
-    else sessionStorage.setItem(place, text);
+    remember(place, textToKeep(draft, start));
   }, [draft, start, place]);
   return [draft, setDraft] as const;
 }

@@ -17,15 +17,16 @@ import {
 import { formatFigure, formatForHouse, type HouseUnits, houseUnit, UNITS } from '../../core/units';
 import { NumberField } from '../../ui/NumberField';
 import { QuantityField } from '../../ui/QuantityField';
+import { errorWords } from '../../ui/query';
 import { useSavePress } from './useSavePress';
 
 const PLAIN: AirDrive = { cylinders: 1, boreMm: 80, ratio: null, springN: 0 };
 /** A lone coaster, to show what a small area does. */
 const COASTER_MM2 = (Math.PI / 4) * 100 * 100;
 
-export function AirFigures({ press, house }: { press: Press; house: HouseUnits }) {
+export function AirFigures({ press, version, house }: { press: Press; version: number; house: HouseUnits }) {
   const [drive, setDrive] = useState<AirDrive>(press.drive ?? PLAIN);
-  const { save, fault } = useSavePress(press);
+  const { save, fault } = useSavePress(press, version);
   const patch = (part: Partial<AirDrive>) => setDrive((now) => ({ ...now, ...part }));
   const dirty = JSON.stringify(drive) !== JSON.stringify(press.drive);
   return (
@@ -53,11 +54,11 @@ export function AirFigures({ press, house }: { press: Press; house: HouseUnits }
           : `Its linkage multiplies the force by ${drive.ratio.toFixed(2)}.`}
       </p>
       <LinkageFrom drive={drive} press={press} house={house} onFound={(ratio) => void save({ ...press, drive: { ...drive, ratio } })} />
-      {fault && (
+      {fault ? (
         <p role="alert" className="text-brick">
-          {fault}
+          {errorWords(fault)}
         </p>
-      )}
+      ) : null}
       {AirDriveSchema.safeParse(drive).success && <Bands drive={drive} press={press} house={house} />}
     </section>
   );

@@ -1,12 +1,10 @@
 /** The paper-pull test: four slips at the corners, what each does, and what that says of band and parallel. */
 import { useState } from 'react';
-import { call, type PressReport } from '../../contract';
+import type { PressReport } from '../../contract';
 import { CORNERS, type Corner, type Press, PULLS, type Pull, readPaperPull } from '../../core/press';
 import { instantText } from '../../ui/days';
 import { ChoiceField } from '../../ui/Field';
-import { newId } from '../../ui/newId';
-import { useOperator } from '../../ui/operator';
-import { errorWords, refresh } from '../../ui/query';
+import { useKeepRecord } from './useKeepRecord';
 
 const SIZE = 190;
 const SLIP = { width: 26, length: 62 };
@@ -16,23 +14,9 @@ export function PaperPullTest({ press, report }: { press: Press; report: PressRe
   const [pulls, setPulls] = useState<Record<Corner, Pull>>(
     () => Object.fromEntries(CORNERS.map((corner) => [corner, 'drags'])) as Record<Corner, Pull>,
   );
-  const [fault, setFault] = useState<string | null>(null);
-  const [operator] = useOperator();
+  const { keep, fault } = useKeepRecord(press.id);
   const found = readPaperPull(pulls);
   const before = report.records.flatMap((record) => (record.kind === 'paper pull' ? [record] : []));
-  const keep = async () => {
-    const id = newId();
-    try {
-      await call('putPressRecord', {
-        params: { id: press.id, recordId: id },
-        body: { id, kind: 'paper pull', pressId: press.id, at: Date.now(), by: operator, pulls, note: '' },
-      });
-      setFault(null);
-      await refresh('pressReport');
-    } catch (error) {
-      setFault(errorWords(error));
-    }
-  };
   return (
     <section aria-label="Paper slips" className="rule-top mt-5 pt-3">
       <h3 className="pb-1">Paper slips at the corners</h3>
@@ -58,7 +42,7 @@ export function PaperPullTest({ press, report }: { press: Press; report: PressRe
             {found.words}
             {found.parallel ? ', the platens parallel.' : `; not parallel: ${advice(found)}`}
           </p>
-          <button type="button" className="act mt-2" onClick={() => void keep()}>
+          <button type="button" className="act mt-2" onClick={() => void keep({ kind: 'paper pull', pulls })}>
             Keep it
           </button>
           {fault && (

@@ -1,17 +1,17 @@
 /** The facts of one press, changed by hand: its readout, its measurement, its gauge. */
 import { useState } from 'react';
-import { call, ProblemError } from '../../contract';
+import { ProblemError } from '../../contract';
 import type { Press } from '../../core/press';
 import { type HouseUnits, houseUnit, toInside } from '../../core/units';
-import { didUndoably } from '../../ui/acts';
 import { Check } from '../../ui/Check';
 import { isoDay } from '../../ui/days';
 import { ChoiceField, TextField } from '../../ui/Field';
 import { NumberField } from '../../ui/NumberField';
 import { QuantityField } from '../../ui/QuantityField';
-import { errorWords, refresh } from '../../ui/query';
+import { errorWords } from '../../ui/query';
 import { GaugePairs } from './GaugePairs';
 import { PlatenFields } from './PlatenFields';
+import { useSavePress } from './useSavePress';
 
 const KINDS = [
   { value: 'clamshell', text: 'clamshell: hinges' },
@@ -21,8 +21,6 @@ const KINDS = [
   { value: 'hand press', text: 'hand press' },
   { value: 'iron', text: 'iron' },
 ] as const;
-
-const again = () => refresh('presses', 'orderCards', 'order', 'bench', 'rail');
 
 interface PressEditorProps {
   press: Press;
@@ -34,7 +32,7 @@ interface PressEditorProps {
 
 export function PressEditor({ press, version, house, onSaved }: PressEditorProps) {
   const [draft, setDraft] = useState(press);
-  const [fault, setFault] = useState<unknown>(null);
+  const { save, fault } = useSavePress(press, version);
   const fields = fault instanceof ProblemError ? fault.fields : {};
   const { calibration } = draft;
   const difference = house.temperature === 'F' ? 'dF' : 'dC';
@@ -43,28 +41,13 @@ export function PressEditor({ press, version, house, onSaved }: PressEditorProps
     calibration && patch({ calibration: { ...calibration, ...change } });
   const dirty = version === null || JSON.stringify(draft) !== JSON.stringify(press);
   const length = houseUnit('length', house).first;
-  const save = async (event: { preventDefault: () => void }) => {
+  const submit = async (event: { preventDefault: () => void }) => {
     event.preventDefault();
-    try {
-      const saved = await call('putPress', { params: { id: press.id }, body: draft, ...(version === null ? {} : { ifMatch: version }) });
-      setFault(null);
-      await again();
-      onSaved(press.id);
-      if (version === null) return;
-      didUndoably({
-        what: `${press.name} changed`,
-        undo: async () => {
-          await call('putPress', { params: { id: press.id }, body: press, ifMatch: saved.version });
-          await again();
-        },
-      });
-    } catch (error) {
-      setFault(error);
-    }
+    if (await save(draft)) onSaved(press.id);
   };
   return (
     <form
-      onSubmit={(event) => void save(event)}
+      onSubmit={(event) => void submit(event)}
       className="grid max-w-[780px] grid-cols-6 gap-x-5 gap-y-1 pt-4"
       aria-label={`Facts of ${press.name}`}
     >

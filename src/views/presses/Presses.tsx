@@ -80,7 +80,7 @@ function PressPage({ initialOn }: { initialOn: string | null }) {
               onSaved={choose}
             />
           ) : (
-            <Known key={shown.id} press={shown} view={view} house={house} />
+            <Known key={shown.id} press={shown} version={row?.version ?? 1} view={view} house={house} />
           )}
         </section>
       )}
@@ -88,13 +88,20 @@ function PressPage({ initialOn }: { initialOn: string | null }) {
   );
 }
 
+interface KnownProps {
+  press: Press;
+  version: number;
+  view: 'Surface' | 'Pressure' | 'Warm-up';
+  house: HouseUnits;
+}
+
 /** What was found out about a press. */
-function Known({ press, view, house }: { press: Press; view: 'Surface' | 'Pressure' | 'Warm-up'; house: HouseUnits }) {
+function Known({ press, version, view, house }: KnownProps) {
   const report = useRoute('pressReport', { params: { id: press.id } });
   if (!report.data) return <Pending error={report.error} what="what is known of it" />;
   if (view === 'Surface') return <SurfaceView press={press} report={report.data} house={house} />;
-  if (view === 'Pressure') return <PressureView press={press} report={report.data} house={house} />;
-  return <WarmUpView press={press} report={report.data} house={house} />;
+  if (view === 'Pressure') return <PressureView press={press} version={version} report={report.data} house={house} />;
+  return <WarmUpView press={press} version={version} report={report.data} house={house} />;
 }
 
 function PressItem({ row: { press, surveyedOn }, on, onChoose }: { row: PressRow; on: boolean; onChoose: () => void }) {

@@ -8,14 +8,15 @@ import { PaperPullTest } from './PaperPullTest';
 
 interface PressureViewProps {
   press: Press;
+  version: number;
   report: PressReport;
   house: HouseUnits;
 }
 
-export function PressureView({ press, report, house }: PressureViewProps) {
+export function PressureView({ press, version, report, house }: PressureViewProps) {
   return (
     <>
-      {press.gauge.kind === 'air' && <AirFigures key={JSON.stringify(press.drive)} press={press} house={house} />}
+      {press.gauge.kind === 'air' && <AirFigures key={JSON.stringify(press.drive)} press={press} version={version} house={house} />}
       {press.gauge.kind === 'dial' && <DialFigures gauge={press.gauge} house={house} />}
       {press.gauge.kind === 'none' && (
         <p className="max-w-prose pb-3">

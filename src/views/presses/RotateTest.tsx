@@ -1,34 +1,22 @@
 /** The rotate test: is it the press or the transfer? One piece turned round and pressed again tells; the answer is kept as evidence. */
 import { useState } from 'react';
-import { call, type PressReport } from '../../contract';
+import type { PressReport } from '../../contract';
 import { type Press, rotateVerdict } from '../../core/press';
 import { instantText } from '../../ui/days';
-import { newId } from '../../ui/newId';
-import { useOperator } from '../../ui/operator';
-import { errorWords, refresh, useRoute } from '../../ui/query';
+import { useRoute } from '../../ui/query';
+import { useKeepRecord } from './useKeepRecord';
 
 export function RotateTest({ press, records }: { press: Press; records: PressReport['records'] }) {
   const shelf = useRoute('shelf', {});
   const [open, setOpen] = useState(false);
   const [productId, setProductId] = useState('');
-  const [fault, setFault] = useState<string | null>(null);
-  const [operator] = useOperator();
+  const [unnamed, setUnnamed] = useState(false);
+  const { keep, fault } = useKeepRecord(press.id);
   const before = records.flatMap((record) => (record.kind === 'rotate test' ? [record] : []));
   const products = shelf.data?.products.filter((one) => !one.retiredOn) ?? [];
-  const keep = async (badStayedWith: 'piece' | 'press') => {
-    if (!productId) return setFault('Say first with which transfer it was.');
-    const id = newId();
-    try {
-      await call('putPressRecord', {
-        params: { id: press.id, recordId: id },
-        body: { id, kind: 'rotate test', pressId: press.id, at: Date.now(), by: operator, productId, badStayedWith, note: '' },
-      });
-      setFault(null);
-      setOpen(false);
-      await refresh('pressReport');
-    } catch (error) {
-      setFault(errorWords(error));
-    }
+  const found = async (badStayedWith: 'piece' | 'press') => {
+    setUnnamed(productId === '');
+    if (productId !== '' && (await keep({ kind: 'rotate test', productId, badStayedWith }))) setOpen(false);
   };
   return (
     <section aria-label="Rotate test" className="rule-top mt-5 pt-3">
@@ -58,16 +46,16 @@ export function RotateTest({ press, records }: { press: Press; records: PressRep
             </select>
           </label>
           <div className="flex flex-wrap gap-2 pt-3">
-            <button type="button" className="act" onClick={() => void keep('press')}>
+            <button type="button" className="act" onClick={() => void found('press')}>
               It stayed where it was on the press
             </button>
-            <button type="button" className="act" onClick={() => void keep('piece')}>
+            <button type="button" className="act" onClick={() => void found('piece')}>
               It went round with the piece
             </button>
           </div>
-          {fault && (
+          {(unnamed || fault) && (
             <p role="alert" className="pt-2 text-brick">
-              {fault}
+              {unnamed ? 'Say first with which transfer it was.' : fault}
             </p>
           )}
         </div>

@@ -48,8 +48,8 @@ export function SurfaceView({ press, report, house }: SurfaceViewProps) {
         </p>
       )}
       {upper ? (
-        <div className="grid grid-cols-[20rem_1fr] gap-6 pt-2">
-          <PlatenMapDrawing map={upper} house={house} width={320} />
+        <div className="grid grid-cols-[16rem_1fr] gap-6 pt-2 min-[1200px]:grid-cols-[20rem_1fr]">
+          <PlatenMapDrawing map={upper} house={house} most={320} />
           <MapFacts map={upper} press={press} house={house} />
         </div>
       ) : (
@@ -68,7 +68,7 @@ export function SurfaceView({ press, report, house }: SurfaceViewProps) {
           <section key={map.platen} className="pt-4">
             <h3 className="pb-1">{platensOf(press).find((one) => one.id === map.platen)?.name ?? map.platen}</h3>
             <div className="grid grid-cols-[20rem_1fr] gap-6">
-              <PlatenMapDrawing map={map} house={house} width={240} />
+              <PlatenMapDrawing map={map} house={house} most={240} />
               <MapFacts map={map} press={press} house={house} />
             </div>
           </section>
@@ -118,7 +118,7 @@ function MapFacts({ map, press, house }: { map: PlatenMap; press: Press; house: 
         {(['widthMm', 'heightMm'] as const).map((side) => (
           <QuantityField
             key={side}
-            label={side === 'widthMm' ? 'For art in the middle, wide' : 'and tall'}
+            label={side === 'widthMm' ? 'Art in the middle, wide' : 'tall'}
             kind="length"
             unit={houseUnit('length', house).first}
             house={house}
@@ -131,7 +131,7 @@ function MapFacts({ map, press, house }: { map: PlatenMap; press: Press; house: 
       </div>
       <dl className="m-0">
         {rows.map(([term, words]) => (
-          <div key={term} className="rule-top grid grid-cols-[8.5rem_1fr] gap-3 py-1.5">
+          <div key={term} className="rule-top grid grid-cols-[6.5rem_1fr] gap-3 min-[1200px]:grid-cols-[8.5rem_1fr] py-1.5">
             <dt className="label">{term}</dt>
             <dd className="m-0">{words}</dd>
           </div>

@@ -23,9 +23,9 @@ export function SurveyView({ pressId, platen }: { pressId: string; platen: strin
 }
 
 const PLANS = [
-  { value: 'five', text: 'five: middle and corners' },
-  { value: 'nine', text: 'nine: three rows of three' },
-  { value: 'free', text: 'where I put them' },
+  { value: 'five', text: 'five' },
+  { value: 'nine', text: 'nine' },
+  { value: 'free', text: 'my own' },
 ] as const;
 const INSTRUMENTS = [
   { value: 'probe', text: 'contact probe' },

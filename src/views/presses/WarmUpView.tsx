@@ -1,22 +1,21 @@
 /** Warm-up and recovery of a press: how long to any setting, what a closing costs, how fast it can go on. */
 import { useState } from 'react';
-import { call, type PressReport } from '../../contract';
+import type { PressReport } from '../../contract';
 import { dropOfClosing, type Heater, lossOf, type Press, shortestCycle, timeBetween } from '../../core/press';
 import { formatDuration, formatForHouse, formatQuantity, type HouseUnits, houseUnit, toInside } from '../../core/units';
 import { NumberField } from '../../ui/NumberField';
-import { newId } from '../../ui/newId';
-import { useOperator } from '../../ui/operator';
 import { QuantityField } from '../../ui/QuantityField';
-import { errorWords, refresh, useRoute } from '../../ui/query';
+import { errorWords, useRoute } from '../../ui/query';
+import { useKeepRecord } from './useKeepRecord';
 import { useSavePress } from './useSavePress';
 
 const PLAIN: Heater = { powerW: 1800, massKg: 9, lossWK: null };
 /** A cotton tee pressed for a usual time. */
 const TEE = { effusivity: 205, seconds: 12 };
 
-export function WarmUpView({ press, report, house }: { press: Press; report: PressReport; house: HouseUnits }) {
+export function WarmUpView({ press, version, report, house }: { press: Press; version: number; report: PressReport; house: HouseUnits }) {
   const [heater, setHeater] = useState<Heater>(press.heater ?? PLAIN);
-  const { save, fault } = useSavePress(press);
+  const { save, fault } = useSavePress(press, version);
   const room = useRoute('house', {});
   const roomC = room.data?.house.room.tempC ?? 21;
   const dirty = JSON.stringify(heater) !== JSON.stringify(press.heater);
@@ -39,11 +38,11 @@ export function WarmUpView({ press, report, house }: { press: Press; report: Pre
           </button>
         </div>
       </form>
-      {fault && (
+      {fault ? (
         <p role="alert" className="text-brick">
-          {fault}
+          {errorWords(fault)}
         </p>
-      )}
+      ) : null}
       {used ? (
         <Figures press={press} heater={used} roomC={roomC} house={house} />
       ) : (
@@ -118,21 +117,11 @@ function LogTime({ press, roomC, house, logged }: { press: Press; roomC: number;
   const [from, setFrom] = useState<number | null>(null);
   const [to, setTo] = useState<number | null>(null);
   const [seconds, setSeconds] = useState(0);
-  const [fault, setFault] = useState<string | null>(null);
-  const [operator] = useOperator();
-  const keep = async () => {
-    if (from === null || to === null) return setFault('From which temperature to which?');
-    const id = newId();
-    try {
-      await call('putPressRecord', {
-        params: { id: press.id, recordId: id },
-        body: { id, kind: 'heating time', pressId: press.id, at: Date.now(), by: operator, note: '', fromC: from, toC: to, seconds, roomC },
-      });
-      setFault(null);
-      await refresh('pressReport');
-    } catch (error) {
-      setFault(errorWords(error));
-    }
+  const [missing, setMissing] = useState(false);
+  const { keep, fault } = useKeepRecord(press.id);
+  const log = async () => {
+    setMissing(from === null || to === null);
+    if (from !== null && to !== null) await keep({ kind: 'heating time', fromC: from, toC: to, seconds, roomC });
   };
   const unit = houseUnit('temperature', house).first;
   return (
@@ -141,7 +130,7 @@ function LogTime({ press, roomC, house, logged }: { press: Press; roomC: number;
       aria-label="A time it really took"
       onSubmit={(event) => {
         event.preventDefault();
-        void keep();
+        void log();
       }}
     >
       <h3 className="col-span-4">
@@ -155,9 +144,9 @@ function LogTime({ press, roomC, house, logged }: { press: Press; roomC: number;
           Log it
         </button>
       </div>
-      {fault && (
+      {(missing || fault) && (
         <p role="alert" className="col-span-4 text-brick">
-          {fault}
+          {missing ? 'From which temperature to which?' : fault}
         </p>
       )}
     </form>

@@ -1,30 +1,35 @@
-/** Saves a change to a press’s facts, undoably. */
+/** Saves a change to a press’s facts, undoably, against the version it was made from. */
 import { useState } from 'react';
 import { call } from '../../contract';
 import type { Press } from '../../core/press';
 import { didUndoably } from '../../ui/acts';
-import { errorWords, refresh } from '../../ui/query';
+import { refresh } from '../../ui/query';
 
 const again = () => refresh('presses', 'pressReport', 'orderCards', 'order', 'bench', 'rail');
 
-export function useSavePress(press: Press): { save: (next: Press) => Promise<void>; fault: string | null } {
-  const [fault, setFault] = useState<string | null>(null);
+/**
+ * @param version last seen; null: the press is new
+ * @returns `save` answers whether it was saved
+ */
+export function useSavePress(press: Press, version: number | null): { save: (next: Press) => Promise<boolean>; fault: unknown } {
+  const [fault, setFault] = useState<unknown>(null);
   const save = async (next: Press) => {
     try {
-      const { presses } = await call('presses', {});
-      const version = presses.find((one) => one.press.id === press.id)?.version;
-      const saved = await call('putPress', { params: { id: press.id }, body: next, ...(version !== undefined && { ifMatch: version }) });
+      const saved = await call('putPress', { params: { id: press.id }, body: next, ...(version === null ? {} : { ifMatch: version }) });
       setFault(null);
       await again();
-      didUndoably({
-        what: `${press.name} changed`,
-        undo: async () => {
-          await call('putPress', { params: { id: press.id }, body: press, ifMatch: saved.version });
-          await again();
-        },
-      });
+      if (version !== null)
+        didUndoably({
+          what: `${press.name} changed`,
+          undo: async () => {
+            await call('putPress', { params: { id: press.id }, body: press, ifMatch: saved.version });
+            await again();
+          },
+        });
+      return true;
     } catch (error) {
-      setFault(errorWords(error));
+      setFault(error);
+      return false;
     }
   };
   return { save, fault };
