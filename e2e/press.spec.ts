@@ -89,6 +89,10 @@ test('an infrared gun on bare metal is refused with the figure it would show; th
   await page.getByRole('button', { name: 'Take it', exact: true }).click();
   await expect(page.getByRole('alert')).toContainText('under the other places');
   await page.getByRole('button', { name: 'Read it again' }).click();
+  await page.getByLabel('Places').selectOption('nine');
+  await expect(page.getByLabel('Place 1: reads')).toBeVisible();
+  await page.getByRole('button', { name: /Undo/ }).click();
+  await expect(page.getByLabel('Place 4: reads')).toBeVisible();
   await page.goto('/');
   await page.goto('/presses/press-clamshell/survey?platen=upper');
   await expect(page.getByLabel('Place 4: reads')).toHaveValue('');
@@ -153,6 +157,7 @@ test('a gateway is seen on the rail; nonsense and silence are said as such and a
   await expect(probe).toContainText('at rest');
   first.destroy();
   await expect(probe).toContainText('says nothing');
+  await expect(token).toContainText('readout silent');
   const second = gateway();
   second.write(line({ kind: 'probe', device: 'probe-9', readC: 153, steady: true }));
   await expect(probe).toContainText('at rest');

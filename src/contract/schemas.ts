@@ -98,8 +98,8 @@ export const SuitedSchema = z.object({
 export const PressReplySchema = z.object({
   press: PressSchema,
   version: Version,
-  /** Day of its upper platen’s latest survey; null: never surveyed. */
-  surveyedOn: z.string().nullable(),
+  /** Day its upper platen was last surveyed, or its figures typed in; null: never measured. */
+  measuredOn: z.string().nullable(),
 });
 export const HouseReplySchema = z.object({ house: HouseSchema, version: Version });
 
@@ -232,9 +232,8 @@ export const DevicesSchema = z.object({
       state: z.enum(['live', 'silent', 'nonsense', 'clock jumped']),
       fault: z.string(),
       reading: z.object({ readC: z.number(), steady: z.boolean() }).nullable(),
-      press: z
-        .object({ pressId: z.string(), setC: z.number(), readoutC: z.number(), state: z.string(), leftS: z.number().nullable() })
-        .nullable(),
+      pressId: z.string().nullable(),
+      press: z.object({ setC: z.number(), readoutC: z.number(), state: z.string(), leftS: z.number().nullable() }).nullable(),
       simulated: z.boolean(),
     }),
   ),

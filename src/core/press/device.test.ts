@@ -66,6 +66,12 @@ describe('the board', () => {
     board.hear(probe({ at: 1300 }), 1300);
     expect(view(board, 1400)).toMatchObject({ state: 'live', fault: '' });
   });
+  it('a readout that falls silent is still known for its press', () => {
+    const board = new DeviceBoard();
+    board.hear(press(), 1000);
+    expect(view(board, 1100)).toMatchObject({ pressId: 'p', press: { readoutC: 149 } });
+    expect(view(board, 9000)).toMatchObject({ pressId: 'p', press: null, state: 'silent' });
+  });
   it('a gateway whose clock jumps is said to, for that word', () => {
     const board = new DeviceBoard();
     board.hear(probe(), 1000);

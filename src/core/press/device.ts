@@ -74,7 +74,9 @@ export interface DeviceView {
   fault: string;
   /** Null unless it is live: what cannot be believed is no reading. */
   reading: { readC: number; steady: boolean } | null;
-  press: { pressId: string; setC: number; readoutC: number; state: string; leftS: number | null } | null;
+  /** Which press it said it reads; stays when the device falls silent. */
+  pressId: string | null;
+  press: { setC: number; readoutC: number; state: string; leftS: number | null } | null;
   simulated: boolean;
 }
 
@@ -143,16 +145,15 @@ export class DeviceBoard {
       const state = silent ? 'silent' : one.fault ? 'nonsense' : one.jumped ? 'clock jumped' : 'live';
       const { last } = one;
       const live = state === 'live' && last !== null;
+      const readout = last?.kind === 'press' ? last : null;
       return {
         device,
         kind: one.kind,
         state,
         fault: one.fault,
         reading: live && last.kind !== 'press' ? { readC: last.readC, steady: last.steady || isSettled(one.history, now) } : null,
-        press:
-          live && last.kind === 'press'
-            ? { pressId: last.pressId, setC: last.setC, readoutC: last.readoutC, state: last.state, leftS: last.leftS }
-            : null,
+        pressId: readout?.pressId ?? null,
+        press: live && readout ? { setC: readout.setC, readoutC: readout.readoutC, state: readout.state, leftS: readout.leftS } : null,
         simulated: last !== null && last.kind !== 'press' && last.simulated === true,
       };
     });

@@ -20,6 +20,7 @@ export {
   type Finish,
   type Instrument,
   type InstrumentError,
+  InstrumentSchema,
   infraredReading,
   instrumentError,
   surfaceFromInfrared,

@@ -106,10 +106,11 @@ export function asLogged(db: Db, press: Press): Press {
 
 const timesOf = (records: readonly PressRecord[]) => records.flatMap((record) => (record.kind === 'heating time' ? [record] : []));
 
-/** A press with its version and the day its upper platen was last surveyed. */
+/** A press with its version and the day it was last measured. */
 export function pressReply(db: Db, { doc: press, version }: Versioned<Press>) {
   const last = surveysOf(db, press.id).findLast((survey) => survey.platen === 'upper');
-  return { press, version, surveyedOn: last ? dayOf(last.at) : null };
+  const days = [last ? dayOf(last.at) : null, press.calibration?.on ?? null].filter((day) => day !== null);
+  return { press, version, measuredOn: days.sort().at(-1) ?? null };
 }
 
 /** Closings of a press since an instant, from its runs. */

@@ -3,14 +3,13 @@ import { useEffect, useState } from 'react';
 import { ProblemError, type ShelfReply } from '../../contract';
 import type { Line } from '../../core/card';
 import { describeMaterial } from '../../core/materials';
-import type { Press } from '../../core/press';
 import type { HouseUnits } from '../../core/units';
 import { ChoiceField, TextField } from '../../ui/Field';
 import { errorWords } from '../../ui/query';
 import { useKeptDraft } from './keptDraft';
 import { type Faults, faultsOf, type LineDraft, lineOf, type PrintDraft, type Taken, withBlank, withPrint, withProduct } from './lineDraft';
 import { PickField } from './PickField';
-import { PrintFields } from './PrintFields';
+import { type PressRow, PrintFields } from './PrintFields';
 import { RosterField } from './RosterField';
 
 interface LineEditorProps {
@@ -23,7 +22,7 @@ interface LineEditorProps {
   start: LineDraft;
   isNew: boolean;
   shelf: ShelfReply;
-  presses: Press[];
+  presses: PressRow[];
   /** The other lines of the order, whose pieces may lie in the same closing. */
   others: Line[];
   house: HouseUnits;
@@ -67,7 +66,14 @@ export function LineEditor({ slot, take, orderId, start, isNew, shelf, presses, 
       .map((field) => /^prints\.(\d+)/.exec(field)?.[1])
       .find((index) => index !== undefined);
     if (inPrint !== undefined) setAt(Number(inPrint));
-    if (Object.keys(missing).length === 0) await onSave(lineOf(draft, presses, blank));
+    if (Object.keys(missing).length === 0)
+      await onSave(
+        lineOf(
+          draft,
+          presses.map((row) => row.press),
+          blank,
+        ),
+      );
   };
   const pieces = /^\d+$/.test(draft.count.trim()) && Number(draft.count) > 0 ? Number(draft.count) : null;
   return (

@@ -75,7 +75,7 @@ function LinesOf({ orderId, search }: { orderId: string; search: URLSearchParams
           start={start}
           isNew={isNew}
           shelf={shelf.data}
-          presses={presses.data.presses.map((p) => p.press).filter((press) => !press.retiredOn)}
+          presses={presses.data.presses.filter(({ press }) => !press.retiredOn)}
           others={order.lines.filter((line) => line.id !== known?.id)}
           house={house}
           fault={fault}

@@ -1,7 +1,6 @@
 /** One print of a line: which transfer in how many layers, what art, where, on which press. */
-import type { ShelfReply } from '../../contract';
+import type { Reply, ShelfReply } from '../../contract';
 import { type Blank, POSITIONS, type Position, USUAL_POSITIONS } from '../../core/materials';
-import type { Press } from '../../core/press';
 import { formatQuantity, type HouseUnits, houseUnit } from '../../core/units';
 import { Check } from '../../ui/Check';
 import { ChoiceField, TextField } from '../../ui/Field';
@@ -10,11 +9,13 @@ import { LayerRows } from './LayerRows';
 import { LayFields } from './LayFields';
 import { ART_KIND_OPTIONS, type Faults, type PrintDraft, pressFor, withLay, withLayer } from './lineDraft';
 
+export type PressRow = Reply<'presses'>['presses'][number];
+
 interface PrintFieldsProps {
   print: PrintDraft;
   index: number;
   shelf: ShelfReply;
-  presses: Press[];
+  presses: PressRow[];
   blank: Blank | undefined;
   house: HouseUnits;
   faults: Faults;
@@ -33,8 +34,12 @@ export function PrintFields({ print, index, shelf, presses, blank, house, faults
   const patch = (part: Partial<PrintDraft>) => onChange({ ...print, ...part });
   const problem = (field: string) => faults[`prints.${index}.${field}`];
   const length = houseUnit('length', house).first;
-  const pressId = pressFor(print, presses, blank);
-  const press = presses.find((one) => one.id === pressId);
+  const pressId = pressFor(
+    print,
+    presses.map((row) => row.press),
+    blank,
+  );
+  const row = presses.find(({ press }) => press.id === pressId);
   const side = (mm: number) => formatQuantity(mm, length, length === 'in' ? 1 : 0);
   return (
     <>
@@ -97,10 +102,10 @@ export function PrintFields({ print, index, shelf, presses, blank, house, faults
           label="Press"
           value={pressId}
           onChange={(id) => patch({ pressId: id })}
-          options={presses.map((one) => ({ value: one.id, text: one.name }))}
+          options={presses.map(({ press }) => ({ value: press.id, text: press.name }))}
           hint={
-            press
-              ? `platen ${side(press.platen.widthMm)} by ${side(press.platen.heightMm)}, ${press.calibration ? `measured ${press.calibration.on}` : 'not measured'}`
+            row
+              ? `platen ${side(row.press.platen.widthMm)} by ${side(row.press.platen.heightMm)}, ${row.measuredOn ? `measured ${row.measuredOn}` : 'not measured'}`
               : ''
           }
         />

@@ -104,12 +104,8 @@ function Known({ press, version, view, house }: KnownProps) {
   return <WarmUpView press={press} version={version} report={report.data} house={house} />;
 }
 
-function PressItem({ row: { press, surveyedOn }, on, onChoose }: { row: PressRow; on: boolean; onChoose: () => void }) {
+function PressItem({ row: { press, measuredOn }, on, onChoose }: { row: PressRow; on: boolean; onChoose: () => void }) {
   const house = useUnits();
-  const measuredOn = [surveyedOn, press.calibration?.on]
-    .filter((day) => day != null)
-    .sort()
-    .at(-1);
   return (
     <button
       type="button"

@@ -1,18 +1,31 @@
 /** A temperature survey, guided: instrument and setting, then one place after another, odd figures asked about at once. */
 import { useEffect, useState } from 'react';
-import { call } from '../../contract';
-import { coverageFault, FINISHES, type Finish, type Instrument, type Place, type Press, platensOf } from '../../core/press';
-import { formatForHouse, formatQuantity, type HouseUnits, houseUnit, toInside } from '../../core/units';
-import { ChoiceField } from '../../ui/Field';
+import { coverageFault, type Place, type Press, platensOf } from '../../core/press';
+import { formatQuantity, type HouseUnits, houseUnit, toInside } from '../../core/units';
+import { didUndoably } from '../../ui/acts';
 import { useUnits } from '../../ui/house';
 import { NumberField } from '../../ui/NumberField';
 import { newId } from '../../ui/newId';
-import { useOperator } from '../../ui/operator';
 import { QuantityField } from '../../ui/QuantityField';
-import { errorWords, Island, Pending, refresh, useRoute } from '../../ui/query';
+import { Island, Pending, useRoute } from '../../ui/query';
+import { recall, remember } from '../../ui/tabMemory';
 import { goTo } from '../shell/goTo';
+import { FromDevice } from './FromDevice';
+import { OddReading } from './OddReading';
 import { SurveyPlan } from './SurveyPlan';
-import { placesLeft, type Question, questionOf, refusedShowing, type SurveyDraft, surveyOf, withReading } from './surveyDraft';
+import { SurveySettings } from './SurveySettings';
+import {
+  draftFrom,
+  instrumentFault,
+  placesLeft,
+  type Question,
+  questionOf,
+  refusedShowing,
+  type SurveyDraft,
+  surveyOf,
+  withReading,
+} from './surveyDraft';
+import { useKeepRecord } from './useKeepRecord';
 
 export function SurveyView({ pressId, platen }: { pressId: string; platen: string }) {
   return (
@@ -21,20 +34,6 @@ export function SurveyView({ pressId, platen }: { pressId: string; platen: strin
     </Island>
   );
 }
-
-const PLANS = [
-  { value: 'five', text: 'five' },
-  { value: 'nine', text: 'nine' },
-  { value: 'free', text: 'my own' },
-] as const;
-const INSTRUMENTS = [
-  { value: 'probe', text: 'contact probe' },
-  { value: 'strip', text: 'pressed colour strips' },
-  { value: 'infrared', text: 'infrared gun' },
-] as const;
-
-const instrumentFor = (kind: Instrument['kind']): Instrument =>
-  kind === 'probe' ? { kind } : kind === 'strip' ? { kind, stepK: 6 } : { kind, emissivitySet: 0.95 };
 
 function Page({ pressId, platen }: { pressId: string; platen: string }) {
   const { data, error } = useRoute('presses', {});
@@ -74,30 +73,33 @@ const begun = (press: Press, platen: string, roomC: number, house: HouseUnits): 
 /** What was read stays with the tab until it is kept: a survey takes ten minutes and a page is left in a moment. */
 function useDraft(press: Press, platen: string, roomC: number, house: HouseUnits) {
   const place = `survey: ${press.id} ${platen}`;
-  const [draft, setDraft] = useState<SurveyDraft>(() => {
-    try {
-      return (JSON.parse(sessionStorage.getItem(place) ?? 'null') as SurveyDraft | null) ?? begun(press, platen, roomC, house);
-    } catch {
-      return begun(press, platen, roomC, house);
-    }
-  });
-  useEffect(() => {
-    if (draft.readings.length > 0) sessionStorage.setItem(place, JSON.stringify(draft));
-    else sessionStorage.removeItem(place);
-  }, [draft, place]);
-  return [draft, setDraft, () => sessionStorage.removeItem(place)] as const;
+  const [draft, setDraft] = useState(() => draftFrom(recall(place)) ?? begun(press, platen, roomC, house));
+  useEffect(() => remember(place, draft.readings.length > 0 ? JSON.stringify(draft) : null), [draft, place]);
+  /** Puts a draft back, on this page or for when it is opened again. */
+  const restore = (before: SurveyDraft) => {
+    remember(place, JSON.stringify(before));
+    setDraft(before);
+  };
+  return { draft, setDraft, restore, drop: () => remember(place, null) };
 }
 
 function Survey({ press, sides, house, roomC }: SurveyProps) {
-  const [draft, setDraft, drop] = useDraft(press, sides.id, roomC, house);
+  const { draft, setDraft, restore, drop } = useDraft(press, sides.id, roomC, house);
   const [typed, setTyped] = useState<number | null>(null);
   const [question, setQuestion] = useState<Question | null>(null);
-  const [fault, setFault] = useState<string | null>(null);
-  const [operator] = useOperator();
+  const record = useKeepRecord(press.id);
   const left = placesLeft(draft, sides);
   const [next] = left;
   const showing = refusedShowing(draft);
+  const wrong = instrumentFault(draft);
   const patch = (part: Partial<SurveyDraft>) => setDraft((now) => ({ ...now, ...part }));
+  /** What the readings do not outlive sets them aside, and can be undone. */
+  const anew = (part: Partial<SurveyDraft>) => {
+    const before = draft;
+    patch({ ...part, readings: [] });
+    if (before.readings.length > 0)
+      didUndoably({ what: `${before.readings.length} readings set aside`, undo: async () => restore(before) });
+  };
   const begunReading = draft.readings.length > 0;
   const uncovered = coverageFault(draft.readings);
   const take = (readC: number) => {
@@ -112,15 +114,9 @@ function Survey({ press, sides, house, roomC }: SurveyProps) {
     setQuestion(null);
   };
   const finish = async () => {
-    const survey = surveyOf(draft, press.id, Date.now(), operator);
-    try {
-      await call('putPressRecord', { params: { id: press.id, recordId: survey.id }, body: survey });
-      await refresh('pressReport', 'orderCards', 'order', 'bench', 'rail');
-      drop();
-      goTo(`/presses?on=${press.id}`);
-    } catch (error) {
-      setFault(errorWords(error));
-    }
+    if (!(await record.keep(surveyOf(draft)))) return;
+    drop();
+    goTo(`/presses?on=${press.id}`);
   };
   return (
     <div className="mx-auto grid max-w-[1180px] grid-cols-[1fr_26rem] gap-8 px-5 pt-4">
@@ -131,57 +127,7 @@ function Survey({ press, sides, house, roomC }: SurveyProps) {
         <p className="border-l-4 border-amber pl-3">
           The platen is at cooking temperature and the press open: keep hands and sleeves off it, and hold the probe by its handle.
         </p>
-        <div className="grid grid-cols-3 gap-x-5 pt-3">
-          <ChoiceField
-            label="Measured with"
-            value={draft.instrument.kind}
-            options={INSTRUMENTS}
-            onChange={(kind) => patch({ instrument: instrumentFor(kind), readings: [] })}
-            {...(begunReading && { hint: 'Another instrument begins anew' })}
-          />
-          {draft.instrument.kind === 'strip' && (
-            <QuantityField
-              label="Its steps"
-              kind="temperatureDifference"
-              unit={house.temperature === 'F' ? 'dF' : 'dC'}
-              house={house}
-              decimals={1}
-              value={draft.instrument.stepK}
-              min={1}
-              max={30}
-              onChange={(stepK) => stepK !== null && patch({ instrument: { kind: 'strip', stepK } })}
-            />
-          )}
-          {draft.instrument.kind === 'infrared' && (
-            <NumberField
-              label="Emissivity it is set to"
-              value={draft.instrument.emissivitySet}
-              onChange={(emissivitySet) => patch({ instrument: { kind: 'infrared', emissivitySet } })}
-            />
-          )}
-          <ChoiceField<Finish>
-            label="The platen’s face is"
-            value={draft.finish}
-            options={FINISHES.map((value) => ({ value, text: value }))}
-            onChange={(face) => patch({ finish: face })}
-          />
-          <ChoiceField
-            label="Places"
-            value={draft.plan}
-            options={PLANS}
-            onChange={(plan) => patch({ plan, ...(plan !== draft.plan && { readings: [] }) })}
-          />
-          <QuantityField
-            label="Press set to"
-            kind="temperature"
-            unit={press.set.unit}
-            house={house}
-            value={draft.setC}
-            min={press.set.minC}
-            max={press.set.maxC}
-            onChange={(setC) => setC !== null && patch({ setC })}
-          />
-        </div>
+        <SurveySettings press={press} draft={draft} house={house} onChange={patch} onAnew={anew} />
         {showing !== null ? (
           <p role="alert" className="border-l-4 border-brick pl-3 text-brick">
             An infrared gun cannot read bare metal: it mirrors the room. This platen at {formatQuantity(draft.setC, house.temperature)}{' '}
@@ -189,7 +135,8 @@ function Survey({ press, sides, house, roomC }: SurveyProps) {
             it.
           </p>
         ) : (
-          next && (
+          next &&
+          !wrong && (
             <form
               aria-label="Next reading"
               className="rule-top mt-2 grid grid-cols-[14rem_1fr] items-start gap-5 pt-3"
@@ -223,31 +170,17 @@ function Survey({ press, sides, house, roomC }: SurveyProps) {
             </form>
           )
         )}
-        {next && showing === null && <FromDevice press={press} draft={draft} next={next} house={house} onTake={take} />}
+        {next && showing === null && !wrong && <FromDevice press={press} draft={draft} next={next} house={house} onTake={take} />}
         {question && (
-          <div role="alert" className="border-l-4 border-amber bg-sheet px-4 py-3">
-            <p>
-              {question.kind === 'far from the setting'
-                ? `That is ${formatForHouse('temperatureDifference', Math.abs(question.byK), house, 0)} ${question.byK < 0 ? 'under' : 'over'} the setting.`
-                : `That is ${formatForHouse('temperatureDifference', Math.abs(question.byK), house, 0)} ${question.byK < 0 ? 'under' : 'over'} the other places.`}{' '}
-              Has the press settled, and does the probe lie flat?
-            </p>
-            <div className="flex gap-3 pt-2">
-              <button type="button" className="act" onClick={() => keep(question.reading.readC)}>
-                It is so: take it
-              </button>
-              <button
-                type="button"
-                className="act act-quiet"
-                onClick={() => {
-                  setQuestion(null);
-                  setTyped(null);
-                }}
-              >
-                Read it again
-              </button>
-            </div>
-          </div>
+          <OddReading
+            question={question}
+            house={house}
+            onTake={keep}
+            onAgain={() => {
+              setQuestion(null);
+              setTyped(null);
+            }}
+          />
         )}
         {!next && draft.plan === 'free' && <FreePlace onPut={(place) => patch({ free: [...draft.free, place] })} />}
         {begunReading && !next && uncovered && <p className="border-l-4 border-amber pl-3">{uncovered}</p>}
@@ -262,9 +195,9 @@ function Survey({ press, sides, house, roomC }: SurveyProps) {
             <span className="label">For a second setting, change “Press set to”, let it settle, and go on.</span>
           </div>
         )}
-        {fault && (
+        {record.fault && (
           <p role="alert" className="mt-3 border-l-4 border-brick pl-3 text-brick">
-            {fault} Your readings are still here.
+            {record.fault} Your readings are still here.
           </p>
         )}
       </section>
@@ -295,79 +228,5 @@ function FreePlace({ onPut }: { onPut: (place: Place) => void }) {
         </button>
       </div>
     </div>
-  );
-}
-
-/** Readings as devices give them: offered once they have come to rest, never taken by themselves. */
-function FromDevice({
-  press,
-  draft,
-  next,
-  house,
-  onTake,
-}: {
-  press: Press;
-  draft: SurveyDraft;
-  next: Place;
-  house: HouseUnits;
-  onTake: (readC: number) => void;
-}) {
-  const { data } = useRoute('devices', {});
-  const kind = draft.instrument.kind === 'infrared' ? 'gun' : 'probe';
-  const mine = draft.instrument.kind === 'strip' ? [] : (data?.devices.filter((one) => one.kind === kind) ?? []);
-  const simulated = mine.some((one) => one.simulated);
-  // a reading of the place before is not the next one’s: the hand needs a moment to get there
-  const [there, setThere] = useState(false);
-  useEffect(() => {
-    setThere(false);
-    const arrives = setTimeout(() => setThere(true), 1500);
-    return () => clearTimeout(arrives);
-  }, [next.xMm, next.yMm, draft.setC]);
-  useEffect(() => {
-    if (!simulated) return;
-    // the stand-in’s hand goes to the place that is lit; a press it does not play is left alone
-    call('putHand', { body: { pressId: press.id, xMm: next.xMm, yMm: next.yMm, setC: draft.setC } }).catch(() => undefined);
-  }, [simulated, press.id, next.xMm, next.yMm, draft.setC]);
-  const readout = data?.devices.find((one) => one.press?.pressId === press.id)?.press;
-  return (
-    <>
-      {readout && readout.state !== 'ready' && (
-        <p className="border-l-4 border-amber pl-3">
-          {press.name} is {readout.state} at {formatQuantity(readout.readoutC, press.set.unit)}: wait until it has settled, or the map is of
-          a press on the move.
-        </p>
-      )}
-      {mine.map((one) => (
-        <p key={one.device} className="flex items-center gap-4 py-1" data-device={one.device}>
-          {one.reading ? (
-            <>
-              <button
-                type="button"
-                className="act"
-                disabled={!one.reading.steady || !there}
-                onClick={() => one.reading && onTake(one.reading.readC)}
-              >
-                Take it from {one.device}
-              </button>
-              <span className="figure text-xl">{formatQuantity(one.reading.readC, houseUnit('temperature', house).first, 1)}</span>
-              <span className="label">
-                {one.reading.steady ? 'at rest' : 'still moving'}
-                {one.simulated ? ', simulated' : ''}
-              </span>
-            </>
-          ) : (
-            <span className="text-brick">
-              {one.device}:{' '}
-              {one.state === 'silent'
-                ? 'says nothing'
-                : one.state === 'clock jumped'
-                  ? 'its clock jumped'
-                  : `sends nonsense (${one.fault})`}
-              . Read it by hand.
-            </span>
-          )}
-        </p>
-      ))}
-    </>
   );
 }

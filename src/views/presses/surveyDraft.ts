@@ -2,10 +2,10 @@
 import {
   type Finish,
   type Instrument,
+  InstrumentSchema,
   oddReading,
   PLANS,
   type Place,
-  type Survey,
   type SurveyReading,
   takeReading,
 } from '../../core/press';
@@ -50,16 +50,20 @@ export function refusedShowing({ instrument, finish, roomC, setC }: SurveyDraft)
   return 'refused' in taken ? taken.wouldShowC : null;
 }
 
-export const surveyOf = (draft: SurveyDraft, pressId: string, at: number, by: string): Survey => ({
-  id: draft.id,
-  kind: 'survey',
-  pressId,
-  platen: draft.platen,
-  at,
-  by,
-  instrument: draft.instrument,
-  finish: draft.finish,
-  roomC: draft.roomC,
-  readings: draft.readings,
-  note: '',
-});
+/** The draft as a record, but for who made it and when. */
+export const surveyOf = ({ id, platen, instrument, finish, roomC, readings }: SurveyDraft) =>
+  ({ id, kind: 'survey', platen, instrument, finish, roomC, readings }) as const;
+
+/** What cannot be about the instrument as it is set; null: nothing. */
+export const instrumentFault = ({ instrument }: Pick<SurveyDraft, 'instrument'>): string | null =>
+  InstrumentSchema.safeParse(instrument).error?.issues[0]?.message ?? null;
+
+/** A draft the tab remembers; what cannot be read counts as none. */
+export function draftFrom(text: string | null): SurveyDraft | null {
+  if (text === null) return null;
+  try {
+    return JSON.parse(text) as SurveyDraft;
+  } catch {
+    return null;
+  }
+}

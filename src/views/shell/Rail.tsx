@@ -64,7 +64,7 @@ function RailBar() {
         <>
           <ul className="flex min-w-0 items-stretch overflow-hidden">
             {(data?.presses ?? []).map((press) => (
-              <PressToken key={press.id} press={press} readout={devices.find((one) => one.press?.pressId === press.id)?.press ?? null} />
+              <PressToken key={press.id} press={press} device={devices.find((one) => one.pressId === press.id)} />
             ))}
           </ul>
           <ul className="flex min-w-0 flex-1 items-stretch overflow-hidden" aria-label="Running clocks">
@@ -81,17 +81,27 @@ function RailBar() {
 
 interface PressTokenProps {
   press: RailReply['presses'][number];
-  /** What its own readout says now, where a device tells. */
-  readout: { readoutC: number; state: string } | null;
+  /** What tells its readout, where one does. */
+  device: Reply<'devices'>['devices'][number] | undefined;
 }
 
-function PressToken({ press, readout }: PressTokenProps) {
+/** A device that cannot be believed, in a word. */
+const UNHEARD = {
+  live: '',
+  silent: 'readout silent',
+  nonsense: 'readout sends nonsense',
+  'clock jumped': 'readout’s clock jumped',
+} as const;
+
+function PressToken({ press, device }: PressTokenProps) {
+  const readout = device?.press;
   return (
     <li className="flex flex-col justify-center border-r border-line px-4 leading-tight whitespace-nowrap">
       <span>{press.name}</span>
       <span className="text-soft">
         {press.setC !== null && <span className="figure">{formatQuantity(press.setC, press.unit)} </span>}
         {press.state}
+        {device && !readout && <span className="text-brick">, {UNHEARD[device.state]}</span>}
         {readout && (
           <span data-readout>
             , reads <span className="figure">{formatQuantity(readout.readoutC, press.unit)}</span>

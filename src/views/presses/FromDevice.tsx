@@ -1,0 +1,76 @@
+/** Readings as devices give them: offered once they have come to rest, never taken by themselves. */
+import { useEffect, useState } from 'react';
+import { call } from '../../contract';
+import type { Place, Press } from '../../core/press';
+import { formatQuantity, type HouseUnits, houseUnit } from '../../core/units';
+import { useRoute } from '../../ui/query';
+import type { SurveyDraft } from './surveyDraft';
+
+interface FromDeviceProps {
+  press: Press;
+  draft: SurveyDraft;
+  next: Place;
+  house: HouseUnits;
+  onTake: (readC: number) => void;
+}
+
+export function FromDevice({ press, draft, next, house, onTake }: FromDeviceProps) {
+  const { data } = useRoute('devices', {});
+  const kind = draft.instrument.kind === 'infrared' ? 'gun' : 'probe';
+  const mine = draft.instrument.kind === 'strip' ? [] : (data?.devices.filter((one) => one.kind === kind) ?? []);
+  const simulated = mine.some((one) => one.simulated);
+  // a reading of the place before is not the next one’s: the hand needs a moment to get there
+  const [there, setThere] = useState(false);
+  useEffect(() => {
+    setThere(false);
+    const arrives = setTimeout(() => setThere(true), 1500);
+    return () => clearTimeout(arrives);
+  }, [next.xMm, next.yMm, draft.setC]);
+  useEffect(() => {
+    if (!simulated) return;
+    // the stand-in’s hand goes to the place that is lit; a press it does not play is left alone
+    call('putHand', { body: { pressId: press.id, xMm: next.xMm, yMm: next.yMm, setC: draft.setC } }).catch(() => undefined);
+  }, [simulated, press.id, next.xMm, next.yMm, draft.setC]);
+  const readout = data?.devices.find((one) => one.pressId === press.id)?.press;
+  return (
+    <>
+      {readout && readout.state !== 'ready' && (
+        <p className="border-l-4 border-amber pl-3">
+          {press.name} is {readout.state} at {formatQuantity(readout.readoutC, press.set.unit)}: wait until it has settled, or the map is of
+          a press on the move.
+        </p>
+      )}
+      {mine.map((one) => (
+        <p key={one.device} className="flex items-center gap-4 py-1" data-device={one.device}>
+          {one.reading ? (
+            <>
+              <button
+                type="button"
+                className="act"
+                disabled={!one.reading.steady || !there}
+                onClick={() => one.reading && onTake(one.reading.readC)}
+              >
+                Take it from {one.device}
+              </button>
+              <span className="figure text-xl">{formatQuantity(one.reading.readC, houseUnit('temperature', house).first, 1)}</span>
+              <span className="label">
+                {one.reading.steady ? 'at rest' : 'still moving'}
+                {one.simulated ? ', simulated' : ''}
+              </span>
+            </>
+          ) : (
+            <span className="text-brick">
+              {one.device}:{' '}
+              {one.state === 'silent'
+                ? 'says nothing'
+                : one.state === 'clock jumped'
+                  ? 'its clock jumped'
+                  : `sends nonsense (${one.fault})`}
+              . Read it by hand.
+            </span>
+          )}
+        </p>
+      ))}
+    </>
+  );
+}
