@@ -8,7 +8,7 @@ import { OlderSheet, type Product, withRevision } from '../../core/materials';
 import { orders, pressings } from '../db/schema';
 import { DOCS, type DocKind } from './docTables';
 import { addPressing } from './pressings';
-import { type Db, put } from './versioned';
+import { addAll, type Db, put } from './versioned';
 
 type Change = ImportReply['changes'][number];
 
@@ -35,22 +35,46 @@ export const fieldsOf = (before: object, after: object): string[] =>
     (field) => !isDeepStrictEqual((before as Record<string, unknown>)[field], (after as Record<string, unknown>)[field]),
   );
 
+type Table = (typeof DOCS)[DocKind] | typeof orders;
+type Row = { doc: { id: string }; version: number };
+type NewRow = { doc: { id: string }; columns: object };
+
 export class Planner {
   readonly changes: Change[] = [];
   readonly faults: LineFault[] = [];
   readonly writes: (() => unknown)[] = [];
   same = 0;
+  private readonly known = new Map<Table, Map<string, Row>>();
+  private readonly added = new Map<Table, NewRow[]>();
   constructor(private readonly db: Db) {}
+
+  /** Every document of a table as it is now, read once. */
+  private rowsOf(table: Table): Map<string, Row> {
+    const read = this.known.get(table);
+    if (read) return read;
+    const rows = new Map((this.db.select().from(table).all() as Row[]).map((row) => [row.doc.id, row]));
+    this.known.set(table, rows);
+    return rows;
+  }
+
+  /** New documents of a table are written together, where the first of them would have been. */
+  private add(table: Table, row: NewRow, what: string): void {
+    const known = this.added.get(table);
+    if (known) return void known.push(row);
+    const rows = [row];
+    this.added.set(table, rows);
+    this.writes.push(() => addAll(this.db, table, rows, what));
+  }
 
   /** A document with a version: added, changed or as it is. */
   document(kind: DocKind | 'orders', doc: { id: string; name: string }, place: number): void {
     const table = kind === 'orders' ? orders : DOCS[kind];
-    const row = this.db.select().from(table).where(eq(table.id, doc.id)).get() as { doc: object; version: number } | undefined;
+    const row = this.rowsOf(table).get(doc.id);
     const columns = kind === 'orders' ? { due: (doc as unknown as { due: string }).due, removedAt: null } : {};
     const change = (what: Change['what'], fields: string[]): Change => ({ kind: NAMED[kind], id: doc.id, name: doc.name, what, fields });
     if (!row) {
       this.changes.push(change('added', []));
-      this.writes.push(() => put(this.db, table, doc, null, NAMED[kind], columns));
+      this.add(table, { doc, columns }, NAMED[kind]);
       return;
     }
     let next = doc;

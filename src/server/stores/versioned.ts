@@ -65,3 +65,19 @@ export function put<T extends { id: string }>(
     { behavior: 'immediate' },
   );
 }
+
+/** Rows of one statement: SQLite takes some thousands of values in one. */
+const ROWS_AT_ONCE = 200;
+
+/**
+ * Adds many new documents at once.
+ *
+ * @throws {Refusal} 412 one of them was added by somebody else meanwhile
+ */
+export function addAll(db: Db, table: VersionedTable, rows: readonly { doc: { id: string }; columns: object }[], what: string): void {
+  for (let from = 0; from < rows.length; from += ROWS_AT_ONCE) {
+    const some = rows.slice(from, from + ROWS_AT_ONCE).map(({ doc, columns }) => ({ id: doc.id, version: 1, doc, ...columns }));
+    const { changes } = db.insert(table).values(some).onConflictDoNothing().run();
+    if (changes !== some.length) throw changedMeanwhile(what);
+  }
+}
