@@ -14,6 +14,7 @@ const PAGES: [string, string, number][] = [
   ['Presses', '/presses', 220],
   ['Shelf', '/shelf', 220],
   ['Log', '/log', 220],
+  ['Heat bench', '/heat-bench?order=order-guide-tees&line=line-guide-m&print=a', 280],
   ['House', '/house', 220],
 ];
 

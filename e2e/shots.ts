@@ -15,6 +15,8 @@ interface Shot {
   before?: (page: Page) => Promise<void>;
 }
 
+const HEAT = '/heat-bench?order=order-guide-tees&line=line-guide-m&print=a';
+
 const SHOTS: Shot[] = [
   { name: 'bench', path: '/' },
   { name: 'card-clear', path: '/orders/order-guide-tees/card?line=line-guide-m' },
@@ -25,20 +27,16 @@ const SHOTS: Shot[] = [
   },
   { name: 'card-hold', path: '/orders/order-members/card' },
   { name: 'card-two-sheet', path: '/orders/order-nebula/card' },
-  { name: 'card-layers', path: '/orders/order-vests/card', before: toStack },
-  { name: 'card-glass', path: '/orders/order-hard/card?line=line-coasters', before: toStack },
   { name: 'shelf', path: '/shelf?on=product-curlew' },
   { name: 'product-editor', path: '/shelf/products/product-dunlin' },
   { name: 'which-transfer', path: '/shelf/which?blank=blank-guide-tee' },
   { name: 'presses', path: '/presses?on=press-clamshell', before: surveyed },
   { name: 'survey', path: '/presses/press-clamshell/survey?platen=upper', before: halfSurveyed },
   { name: 'press-pressure', path: '/presses?on=press-swing', before: (page) => page.getByRole('button', { name: 'Pressure' }).click() },
+  { name: 'heat-bench', path: HEAT, before: compared },
+  { name: 'heat-map', path: HEAT, before: mapped },
+  { name: 'heat-practice', path: '/heat-bench?practice=1', before: practised },
   { name: 'log', path: '/log' },
-  {
-    name: 'log-detail',
-    path: '/log?q=first+nebula+good',
-    before: (page) => page.getByRole('row').filter({ hasText: 'First nebula' }).getByRole('link').first().click(),
-  },
   { name: 'house', path: '/house' },
   { name: 'card-on-platen', path: '/orders/order-crew-tees/card', before: laidInTheCorner },
   { name: 'run-pressing', path: '/orders/order-guide-tees/card?line=line-guide-m', before: toPressing },
@@ -94,11 +92,38 @@ async function laidInTheCorner(page: Page) {
     .evaluate((heading) => window.scrollTo(0, heading.getBoundingClientRect().top + window.scrollY - 300));
 }
 
-/** Down to what lies under the press and what the hands do. */
-async function toStack(page: Page) {
-  await page
-    .getByRole('heading', { name: 'Under the press' })
-    .evaluate((heading) => window.scrollTo(0, heading.getBoundingClientRect().top + window.scrollY - 20));
+/** A second variant with a cover beside the card’s own. */
+async function compared(page: Page) {
+  await page.getByRole('table', { name: 'What it comes to' }).waitFor();
+  await page.getByRole('button', { name: 'Try another' }).click();
+  await page.getByLabel('PTFE-coated sheet over it').check();
+  await page.getByRole('region', { name: 'What to do' }).getByText('takes').waitFor();
+  await page.waitForTimeout(800);
+}
+
+async function mapped(page: Page) {
+  await page.getByRole('tab', { name: 'Map of two inputs' }).click();
+  await page.getByRole('button', { name: 'Draw the map' }).click();
+  await page.locator('canvas[width="60"]').waitFor();
+  await page.evaluate(() => window.scrollTo(0, 150));
+}
+
+/** A round played to its score. */
+async function practised(page: Page) {
+  await page.getByLabel('Played by').selectOption({ index: 1 });
+  await page.getByRole('button', { name: 'Deal a piece' }).click();
+  await page.getByLabel('Set to').fill('300');
+  await page.getByLabel('Time', { exact: true }).fill('10');
+  await page.getByRole('button', { name: 'Press it' }).click();
+  const outcome = page.getByRole('region', { name: 'What came of it' });
+  const peel = page.getByRole('button', { name: 'Peel now' });
+  await peel.or(outcome).waitFor();
+  if (await peel.isVisible()) {
+    await page.waitForTimeout(3500);
+    await peel.click();
+  }
+  await outcome.waitFor();
+  await page.waitForTimeout(400);
 }
 
 /** Starts the run and goes on to the press stage, some seconds in. */

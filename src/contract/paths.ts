@@ -36,6 +36,15 @@ export const PATHS = {
   computeSurvey: ['POST', '/compute/survey'],
   computePressure: ['POST', '/compute/pressure'],
   computeWarmUp: ['POST', '/compute/warm-up'],
+  computeHeat: ['POST', '/compute/heat'],
+  computeHeatCorrect: ['POST', '/compute/heat/correct'],
+  computeHeatSweep: ['POST', '/compute/heat/sweep'],
+  computePeel: ['POST', '/compute/peel'],
+  orderHeat: ['GET', '/orders/{id}/heat'],
+  shelfHeat: ['GET', '/heat-stack'],
+  learned: ['GET', '/learned'],
+  practice: ['GET', '/practice'],
+  putPractice: ['PUT', '/practice/{id}'],
 } as const satisfies Record<string, readonly ['GET' | 'PUT' | 'POST' | 'DELETE', string]>;
 
 export type RouteName = keyof typeof PATHS;

@@ -1,9 +1,21 @@
 /** The schemas of every route: what is parsed on the way in and checked on the way out. OpenAPI is made from this table. */
 import { z } from 'zod';
 import { HouseSchema, OrderSchema, RosterEntrySchema } from '../core/card';
+import { AllowedSchema, HeatAskSchema, PeelAskSchema, SweepAskSchema } from '../core/heat';
 import { AidSchema, BlankSchema, FabricSchema, Id, ProductSchema } from '../core/materials';
 import { PlatenMapSchema, PressRecordSchema, PressSchema } from '../core/press';
 import { RunEventSchema } from '../core/run';
+import {
+  BandSchema,
+  BenchStackSchema,
+  CorrectReplySchema,
+  LearnedSchema,
+  PeelClockSchema,
+  PracticeRoundSchema,
+  PracticeScoreSchema,
+  SeenSchema,
+  SweepReplySchema,
+} from './heat';
 import type { RouteName } from './paths';
 import {
   AgainReplySchema,
@@ -163,6 +175,38 @@ export const ROUTES = {
   computeWarmUp: route('Seconds from one temperature to another, and what a closing costs; stores nothing', {
     body: ComputeWarmUpSchema,
     reply: ComputeWarmUpReplySchema,
+  }),
+  computeHeat: route('Press a stack in thought: indices, stages and curves, with the band of the bond; stores nothing', {
+    body: HeatAskSchema.extend({ doubt: z.object({ platenK: z.number().min(0).max(40), shiftSd: z.number().min(0).max(1) }).optional() }),
+    reply: z.object({ seen: SeenSchema, band: BandSchema }),
+  }),
+  computeHeatCorrect: route(
+    'The time, and where it must be the temperature, that restores a bond; and what would help most; stores nothing',
+    {
+      body: HeatAskSchema.extend({ allowed: AllowedSchema }),
+      reply: CorrectReplySchema,
+    },
+  ),
+  computeHeatSweep: route('The bond over any two inputs; stores nothing', { body: SweepAskSchema, reply: SweepReplySchema }),
+  computePeel: route('Seconds until a piece is warm and cold, in air, on a table, on the base, under a weight; stores nothing', {
+    body: PeelAskSchema,
+    reply: PeelClockSchema,
+  }),
+  orderHeat: route('The stack of one print of an order for the Heat bench, as its card has it', {
+    params: byId,
+    query: z.object({ line: Id, print: z.string().max(36) }),
+    reply: z.object({ stack: BenchStackSchema }),
+  }),
+  shelfHeat: route('The stack of a blank, a transfer and a press of the shop for the Heat bench', {
+    query: z.object({ blank: Id, product: Id, press: Id }),
+    reply: z.object({ stack: BenchStackSchema }),
+  }),
+  learned: route('What the log has taught of each press with each transfer', { reply: z.object({ learned: z.array(LearnedSchema) }) }),
+  practice: route('How practice went, by operator and kind of mistake', { reply: z.object({ scores: z.array(PracticeScoreSchema) }) }),
+  putPractice: route('Keep a practice round; the same id twice is the same round', {
+    params: z.object({ id: z.uuid() }),
+    body: PracticeRoundSchema,
+    reply: z.object({ scores: z.array(PracticeScoreSchema) }),
   }),
   computeCard: route('Work out a card from everything in the body; stores nothing', {
     body: ComputeCardSchema,

@@ -1,6 +1,16 @@
 /** What goes over the wire beside the core's own types. */
 import { z } from 'zod';
-import { CardSchema, HouseSchema, Initials, LineSchema, OrderSchema, PrintSchema, RosterEntrySchema, WayOutSchema } from '../core/card';
+import {
+  CardSchema,
+  HouseSchema,
+  Initials,
+  LearnedShiftSchema,
+  LineSchema,
+  OrderSchema,
+  PrintSchema,
+  RosterEntrySchema,
+  WayOutSchema,
+} from '../core/card';
 import { AmendmentSchema, PressingSchema, STATIONS } from '../core/log';
 import { AidSchema, ART_KINDS, BlankSchema, DUTIES, FabricSchema, Id, ProductSchema } from '../core/materials';
 import { AirDriveSchema, HeaterSchema, PlatenMapSchema, PressRecordSchema, PressSchema, SurveySchema } from '../core/press';
@@ -201,6 +211,8 @@ export const ComputeCardSchema = z.object({
   aids: z.array(AidSchema).max(200).default([]),
   /** Surveys of the press, the latest of each platen. */
   maps: z.array(PlatenMapSchema).max(20).default([]),
+  /** What the log has learned, by press and transfer. */
+  learned: z.array(LearnedShiftSchema).max(500).default([]),
   /** What ways out may draw on; empty when absent. */
   shelf: z
     .object({ products: z.array(ProductSchema).max(500), presses: z.array(PressSchema).max(50) })

@@ -9,7 +9,7 @@ import { BlankSchema, FabricSchema, ProductSchema } from '../core/materials';
 import { PressSchema } from '../core/press';
 import { openShop } from './db';
 import { bench } from './stores/bench';
-import { frozenCard } from './stores/cards';
+import { frozenCard } from './stores/frozenCards';
 import { readHouse } from './stores/house';
 import { findOrder } from './stores/orders';
 import { searchLog } from './stores/pressings';

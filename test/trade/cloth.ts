@@ -38,7 +38,7 @@ export const CLOTH: readonly Case[] = [
     on: 'fleece-hoodie',
     with: 'screen-printed',
     lamp: 'clear',
-    set: { tempC: 178 },
+    set: { tempC: 179 },
   },
   {
     says: 'three fibres under a hot-split transfer: the rayon marks',

@@ -26,6 +26,7 @@ function listening(heard: Set<string>): Trade {
     return said;
   };
   return {
+    ...TRADE,
     decisions: TRADE.decisions.map((one) => ({ ...one, decide: (input, draft) => hear(one.id, one.decide(input, draft)) })),
     rules: TRADE.rules.map((one) => ({ ...one, met: (input, draft) => hear(one.id, one.met(input, draft)) })),
     steps: TRADE.steps.map((one) => ({ ...one, says: (context) => hear(one.id, one.says(context)) })),
@@ -38,7 +39,7 @@ export function removeEach(cases: readonly Case[] = CASES): Removal[] {
     mismatches(one, listening(heard));
     return heard;
   });
-  return (Object.keys(TRADE) as (keyof Trade)[]).flatMap((part) =>
+  return (['decisions', 'rules', 'steps'] as const).flatMap((part) =>
     TRADE[part].map(({ id }) => {
       const without: Trade = { ...TRADE, [part]: TRADE[part].filter((rule) => rule.id !== id) };
       const caught = cases.find((one, i) => heardIn[i]?.has(id) && fails(one, without));

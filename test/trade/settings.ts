@@ -307,7 +307,7 @@ export const SETTINGS: readonly Case[] = [
     with: 'stretch-film',
     rules: { prePress: 'computed' },
     humidity: 30,
-    step: /Pre-press 3 s/,
+    step: /Pre-press 4 s/,
   },
   {
     says: 'damp wool felts: it is dried for longer',

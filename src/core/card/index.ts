@@ -1,9 +1,11 @@
 /** The card: the worked-out pressing of one print on one press, its lamp, reasons and ways out. */
+
 export { changesSince, choicesToRepeat } from './again';
+export { type BenchStack, benchStack } from './benchStack';
 export { blankAfterTest, inputAfter, lineAfter, type Stock } from './change';
 export { type SchoolExample, schoolExample } from './example';
 export { type House, type HouseRules, HouseSchema, Initials, STARTING_HOUSE } from './house';
-export { layerName, type ResolveInput } from './input';
+export { type LearnedShift, LearnedShiftSchema, layerName, type ResolveInput } from './input';
 export { lampAt } from './lamp';
 export { areaOfArt } from './measured';
 export {
@@ -20,9 +22,11 @@ export {
   RosterEntrySchema,
   topLayer,
 } from './order';
-export { judge, resolve, TRADE, type Trade } from './resolve';
+export { type Deal, deal, MISTAKES, type Mistake, type Outcome, type Played, play, SITUATIONS } from './practice';
+export { judge, lampAndMinutes, QUICK, resolve, TRADE, type Trade } from './resolve';
 export {
   type Bound,
+  BoundSchema,
   CARD_SCHEMA_VERSION,
   type Card,
   CardSchema,

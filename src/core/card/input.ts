@@ -1,8 +1,21 @@
 /** All that a card is worked out from. */
-import type { Aid, Blank, Fabric, Position, Product } from '../materials';
+import { z } from 'zod';
+import { type Aid, type Blank, type Fabric, Id, type Position, type Product } from '../materials';
 import type { PlatenMap, Press } from '../press';
 import type { House } from './house';
 import { type Print, pressingOrder, type RosterEntry } from './order';
+
+/** What the log has learned of one press with one transfer: the bond is `shift` times what the figures give. */
+export const LearnedShiftSchema = z.object({
+  pressId: Id,
+  productId: Id,
+  shift: z.number().min(0.2, 'A shift under 0.2 is a fault, not a shift.').max(5, 'A shift over 5 is a fault, not a shift.'),
+  /** Of its logarithm. */
+  sd: z.number().min(0).max(1),
+  /** Pressings it rests on. */
+  n: z.number().int().min(0),
+});
+export type LearnedShift = z.infer<typeof LearnedShiftSchema>;
 
 export interface ResolveInput {
   print: Print;
@@ -26,6 +39,8 @@ export interface ResolveInput {
   aids: readonly Aid[];
   /** Surveys of any press of the shop, the latest of each platen. */
   maps?: readonly PlatenMap[];
+  /** Of any press and transfer of the shop; what was removed is not in it. */
+  learned?: readonly LearnedShift[];
 }
 
 /** A transfer with the colour of it that lies in a layer. */

@@ -1,7 +1,8 @@
 /** The lamp: Clear, Care or Hold, from the margins at a set value and the rules that were met. */
 import type { Offset } from '../press';
 import { phrase, tempDiff } from '../units';
-import type { Finding, Lamp, Window } from './schema';
+import { bondFindings } from './bond';
+import type { Card, Finding, Lamp, Window } from './schema';
 import { CLEAR_MARGIN_K, marginsAt } from './window';
 
 const BREACH_WORDS = {
@@ -42,8 +43,11 @@ export function lampOf(findings: readonly Finding[]): Lamp {
   return { state: holds.length > 0 ? 'hold' : cares.length > 0 ? 'care' : 'clear', findings: [...holds, ...cares] };
 }
 
-/** The lamp a card would have if its set value were moved: its standing rules, and the margins there. */
-export function lampAt(card: { window: Window; lamp: Lamp }, setC: number): Lamp {
-  const standing = card.lamp.findings.filter((f) => !f.rule.startsWith('margin: '));
-  return lampOf([...marginFindings(card.window, setC), ...standing]);
+/** The lamp a card would have if its set value were moved: its standing rules, the margins and the bond there. */
+export function lampAt(
+  card: Pick<Card, 'window' | 'lamp'> & { heat?: Pick<NonNullable<Card['heat']>, 'bonds'> | undefined },
+  setC: number,
+): Lamp {
+  const standing = card.lamp.findings.filter((f) => !f.rule.startsWith('margin: ') && !f.rule.startsWith('bond: '));
+  return lampOf([...marginFindings(card.window, setC), ...bondFindings(card.heat?.bonds ?? null, card.window, setC), ...standing]);
 }

@@ -11,6 +11,7 @@ import {
   lampAt,
   lineAfter,
   marginsAt,
+  QUICK,
   type ResolveInput,
   resolve,
   type Stock,
@@ -89,7 +90,8 @@ describe('over random fabrics, products and presses', () => {
   it('whenever the lamp is Clear the whole delivered band lies inside sheet and limits by the stated margin', () => {
     fc.assert(
       fc.property(inputs, (input) => {
-        const { lamp, delivered, window, smallestMarginK } = resolve(input);
+        // without the bond more cards are Clear: it must hold for all of them
+        const { lamp, delivered, window, smallestMarginK } = resolve(input, QUICK);
         fc.pre(lamp.state === 'clear');
         expect(smallestMarginK).toBeGreaterThanOrEqual(2);
         expect(window.bounds.map((bound) => bound.side)).toEqual(expect.arrayContaining(['sheet low', 'sheet high']));

@@ -2,6 +2,7 @@
 import { describeMaterial, FAMILIES, pressStage, type Range, type SheetStage } from '../materials';
 import { bandMiddle, bandOf, pressureSetting } from '../press';
 import { phrase } from '../units';
+import { betterTime, bondFindings, bondsOf, type Heat, heatOf, heatReasons } from './bond';
 import { DECISIONS, type Decision } from './decisions';
 import { blankDraft, type Draft, pressOf, touchingArea } from './draft';
 import { layersOf, type ResolveInput } from './input';
@@ -20,8 +21,12 @@ export interface Trade {
   decisions: readonly Decision[];
   rules: readonly Rule[];
   steps: readonly StepRule[];
+  /** Whether the bond at the glue is worked out too. */
+  bonds: boolean;
 }
-export const TRADE: Trade = { decisions: DECISIONS, rules: RULES, steps: STEPS };
+export const TRADE: Trade = { decisions: DECISIONS, rules: RULES, steps: STEPS, bonds: true };
+/** For ranking many cards at once: all but the bond, which never holds one. */
+export const QUICK: Trade = { ...TRADE, bonds: false };
 
 /** What is settled about a piece before it is told in words: enough to rank it by. */
 export interface Judgement {
@@ -33,6 +38,8 @@ export interface Judgement {
   margins: Margin[];
   smallestMarginK: number;
   lamp: Lamp;
+  /** Bonds across the sheet; null: on Hold, or not asked for. */
+  bonds: Heat['bonds'] | null;
 }
 
 /** Takes every decision in turn and keeps the reason of each. */
@@ -91,16 +98,9 @@ function furtherClosings(input: ResolveInput, draft: Draft, pressC: number): { v
   return { values, findings };
 }
 
-/**
- * Judges a piece: every decision, the window, the set value and the lamp, without stages, steps or the words of the card.
- *
- * The set value is the settable one whose delivered band keeps farthest from the nearest bound (sheet, mark beside the art,
- * damage); a value set by hand is kept to the press's step and judged the same way.
- */
-export function judge(given: ResolveInput, trade: Trade = TRADE): Judgement {
-  const input = asMeasured(given);
+/** Judges settled decisions: the window, the set value and the lamp. */
+function judgeDraft(input: ResolveInput, draft: Draft, reasons: Reason[], trade: Trade): Judgement {
   const { print, press } = input;
-  const { draft, reasons } = decide(input, trade.decisions);
   const split = draft.split ? splitWindow(input, draft) : null;
   const window = split?.window ?? windowOf(press, surfaceBounds(input, draft), draft.bumpK);
   const byHand = print.choices.setC !== undefined;
@@ -127,8 +127,37 @@ export function judge(given: ResolveInput, trade: Trade = TRADE): Judgement {
   };
   const { values, findings } = furtherClosings(input, draft, tempC);
   const margins = marginsAt(window, tempC);
-  const lamp = lampOf([...marginFindings(window, tempC), ...findings, ...ruleFindings(input, draft, trade.rules)]);
-  return { draft, reasons, window, set, values, margins, smallestMarginK: smallestMargin(margins), lamp };
+  const ruled = [...findings, ...ruleFindings(input, draft, trade.rules)];
+  // at the best value, so that it does not depend on where the handle stands
+  const held = lampOf([...marginFindings(window, window.bestSetC), ...ruled]).state === 'hold';
+  const bonds = trade.bonds && !held ? bondsOf(input, draft, window, set.lowerC) : null;
+  const lamp = lampOf([...marginFindings(window, tempC), ...bondFindings(bonds, window, tempC), ...ruled]);
+  return { draft, reasons, window, set, values, margins, smallestMarginK: smallestMargin(margins), lamp, bonds };
+}
+
+/**
+ * Judges a piece: every decision, the window, the set value and the lamp, without stages, steps or the words of the card.
+ *
+ * The set value is the settable one whose delivered band keeps farthest from the nearest bound (sheet, mark beside the art,
+ * damage); a value set by hand is kept to the press's step and judged the same way. Where the bond at that value is not
+ * sound and nobody chose the time, the time is moved within the sheet as far as it helps, unless that took from a margin that then were under 2 K.
+ */
+export function judge(given: ResolveInput, trade: Trade = TRADE): Judgement {
+  const input = asMeasured(given);
+  const { draft, reasons } = decide(input, trade.decisions);
+  const first = judgeDraft(input, draft, reasons, trade);
+  const moved = first.bonds && betterTime(input, draft, first.window, first.set.lowerC, first.bonds);
+  if (!moved) return first;
+  const second = judgeDraft(input, { ...draft, timeS: moved.timeS }, [...reasons, moved.reason], trade);
+  const room = ({ window }: Judgement) => smallestMargin(marginsAt(window, window.bestSetC));
+  return second.bonds && room(second) >= Math.min(CLEAR_MARGIN_K, room(first)) ? second : first;
+}
+
+/** What a queue needs of a card: its lamp, and the minutes of a piece. */
+export function lampAndMinutes(given: ResolveInput): { lamp: Lamp; minutesPerPiece: number } {
+  const input = asMeasured(given);
+  const { lamp, draft, values } = judge(input);
+  return { lamp, minutesPerPiece: minutesOf(stagesOf(input, draft, values)) };
 }
 
 const namesOf = (input: ResolveInput): Card['of'] => {
@@ -177,9 +206,11 @@ export function resolve(given: ResolveInput, trade: Trade = TRADE): Card {
   const { draft, window, set, values, margins, smallestMarginK, lamp } = judged;
   const { print, product } = input;
   const stages = stagesOf(input, draft, values);
+  const heat = judged.bonds && heatOf(input, draft, window, set, judged.bonds);
   const reasons: Reason[] = [
     ...judged.reasons,
     ...temperatureReasons(input, draft, window, set.tempC).map((say) => ({ field: 'temperature' as const, ...say })),
+    ...(heat ? heatReasons(heat, draft.timeS) : []),
     ...pressureReasons(input, set).map((say) => ({ field: 'pressure' as const, ...say })),
     ...layerReasons(input, values.tack, values.press).map((say) => ({ field: 'layers' as const, ...say })),
     { field: 'art', source: 'operator', says: phrase`${print.artName}, ${print.position}.` },
@@ -193,6 +224,7 @@ export function resolve(given: ResolveInput, trade: Trade = TRADE): Card {
     margins,
     smallestMarginK,
     lamp,
+    ...(heat && { heat }),
     stages,
     steps: stepsOf({ input, draft, set, values }, trade.steps),
     reasons: inOrder(reasons),

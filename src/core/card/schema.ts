@@ -1,5 +1,6 @@
 /** The card: a worked-out pressing for one print on one press, as plain data that can be frozen, stored and sent. */
 import { z } from 'zod';
+import { EFFECTS } from '../heat';
 import { COVER_KINDS, DUTIES, PEELS, PRESSURE_BANDS } from '../materials';
 import { PhraseSchema } from '../units';
 import { PrintSchema, RosterEntrySchema } from './order';
@@ -26,7 +27,7 @@ export const FIELDS = [
 ] as const;
 export type Field = (typeof FIELDS)[number];
 
-const SOURCES = ['sheet', 'fabric', 'blank', 'press', 'house', 'physics', 'operator'] as const;
+const SOURCES = ['sheet', 'fabric', 'blank', 'press', 'house', 'physics', 'log', 'operator'] as const;
 
 export const ReasonSchema = z.object({ field: z.enum(FIELDS), source: z.enum(SOURCES), says: PhraseSchema });
 export type Reason = z.infer<typeof ReasonSchema>;
@@ -130,6 +131,29 @@ const PressureSettingSchema = z.discriminatedUnion('gauge', [
   z.object({ gauge: z.literal('feel'), sure: z.literal('guess') }),
 ]);
 
+/** What the setting does at the glue. Bonds are against what the supplier means: 1 is his own. */
+const HeatSchema = z.object({
+  bond: z.number(),
+  /** Nine pieces in ten lie between; and the chance that a piece is sound, 0 to 1. */
+  low: z.number(),
+  high: z.number(),
+  soundChance: z.number(),
+  /** At surface temperatures across the sheet. */
+  bonds: z.array(z.object({ surfaceC: Temp, bond: z.number() })),
+  /** What differs from the supplier's stack: what it takes at the glue as the press opens, K, and off the bond. */
+  takes: z.array(z.object({ of: z.enum(EFFECTS), name: z.string().nullable(), bond: z.number(), glueK: z.number() })),
+  /** The whole seconds that bring the bond nearest to 1 at this temperature; null: they are set already. */
+  correction: z
+    .object({
+      timeS: z.number(),
+      bond: z.number(),
+      feasible: z.boolean(),
+      stoppedBy: z.enum(['longest time', 'shortest time', 'mark', 'damage']).nullable(),
+    })
+    .nullable(),
+  learned: z.object({ shift: z.number(), n: z.number() }).nullable(),
+});
+
 const MIRRORS = ['mirrored', 'as read', 'by the supplier', 'by the printer path'] as const;
 
 export const CardSchema = z.object({
@@ -181,6 +205,8 @@ export const CardSchema = z.object({
   margins: z.array(MarginSchema),
   smallestMarginK: z.number(),
   lamp: LampSchema,
+  /** Absent: not worked out, on a card on Hold or from before it was. */
+  heat: HeatSchema.optional(),
   stages: z.array(StageSchema),
   steps: z.array(StepSchema),
   reasons: z.array(ReasonSchema),

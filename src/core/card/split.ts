@@ -5,7 +5,7 @@ import {
   COVER_SHEETS,
   contactResistance,
   type Depth,
-  FILM_K,
+  FILM,
   layerResistance,
   settledTemperature,
   upperFor,
@@ -34,7 +34,7 @@ function placesOf({ fabric, product }: ResolveInput, draft: Draft): Places {
   const contact = contactResistance(bandMiddle(draft.band));
   const cover = draft.cover ? layerResistance(COVER_SHEETS[draft.cover]) + contact : 0;
   const carrier = product.carrier === 'none' ? 0 : layerResistance(CARRIERS[product.carrier]) + contact;
-  const film = layerResistance({ k: FILM_K, thicknessMm: product.filmMm });
+  const film = layerResistance({ k: FILM.k, thicknessMm: product.filmMm });
   const cloth = layerResistance({ k: fabric.thermal.k, thicknessMm: fabric.thicknessMm });
   const glue = { above: contact + cover + carrier + film, below: contact + cloth };
   return {

@@ -5,7 +5,7 @@ import { inputAfter, type Stock } from './change';
 import { pressOf } from './draft';
 import type { ResolveInput } from './input';
 import { areaOfArt, CENTRED, mapOf } from './measured';
-import { type Judgement, judge } from './resolve';
+import { type Judgement, judge, QUICK } from './resolve';
 import type { Card, Change, WayOut } from './schema';
 import { minutesOf, stagesOf } from './stages';
 import { limitsFor } from './window';
@@ -153,12 +153,12 @@ function ideaOf({ change }: WayOut): string {
  */
 export function waysOut(input: ResolveInput, card: Pick<Card, 'lamp'>, stock: Stock): WayOut[] {
   if (card.lamp.state !== 'hold') return [];
-  const judged = judge(input);
+  const judged = judge(input, QUICK);
   const ways: WayOut[] = [];
   for (const { change, says } of candidates(input, judged, stock)) {
     const changed = inputAfter(input, change, stock);
     if (!changed) continue;
-    const { lamp, set, window, smallestMarginK, draft, values } = judge(changed);
+    const { lamp, set, window, smallestMarginK, draft, values } = judge(changed, QUICK);
     if (lamp.state === 'hold') continue;
     ways.push({
       says,
@@ -173,7 +173,14 @@ export function waysOut(input: ResolveInput, card: Pick<Card, 'lamp'>, stock: St
   }
   const chosen: WayOut[] = [];
   for (const way of ways.sort(better)) if (!chosen.some((one) => ideaOf(one) === ideaOf(way))) chosen.push(way);
-  return withOwn(chosen);
+  // many were ranked without the bond; the few that stand are judged in full
+  return withOwn(chosen)
+    .map((way) => {
+      const changed = inputAfter(input, way.change, stock);
+      const lamp = changed ? judge(changed).lamp.state : way.lamp;
+      return lamp === 'hold' ? way : { ...way, lamp };
+    })
+    .sort(better);
 }
 
 /** Ways that need no other product or press are worth knowing even where another product would do better: so many are kept. */

@@ -5,7 +5,7 @@ import { type Phrase, phrase } from '../units';
 import type { House } from './house';
 import type { ResolveInput } from './input';
 import type { Print } from './order';
-import { type Judgement, judge } from './resolve';
+import { type Judgement, judge, QUICK } from './resolve';
 import type { LampState } from './schema';
 import { minutesOf, stagesOf } from './stages';
 
@@ -109,7 +109,7 @@ export function whichTransfer(
       aids: shop.aids,
       ...(shop.maps && { maps: shop.maps }),
     };
-    return { input, press, judged: judge(input) };
+    return { input, press, judged: judge(input, QUICK) };
   };
   return [...own.map((product) => ({ product, onShelf: true })), ...lacking.map((product) => ({ product, onShelf: false }))]
     .flatMap(({ product, onShelf }): Suited[] => {

@@ -1,51 +1,33 @@
 /** Where the set value may lie: the bounds on the platen's surface, and the settable value that keeps farthest from them. */
-import {
-  COVER_SHEETS,
-  type CoverSheet,
-  contactResistance,
-  effusivity,
-  type HeatedFace,
-  layerResistance,
-  PADS_OVER,
-  platenForFace,
-} from '../heat';
-import { blendLimits, type Fabric, FIBRES, limitForTime, type PressureBand, type Range } from '../materials';
-import { bandMiddle, bandOf, type Offset, type Press, pressOffset, setForMiddle } from '../press';
+import { COVER_SHEETS, type CoverSheet, followOf, PADS_OVER, platenFor } from '../heat';
+import { blendLimits, FIBRES, limitForTime, type PressureBand, type Range } from '../materials';
+import { bandOf, type Offset, type Press, pressOffset, setForMiddle } from '../press';
 import { type Phrase, phrase, seconds, snap, temp, toInside, toShown } from '../units';
 import { type Draft, pressOf } from './draft';
 import type { ResolveInput } from './input';
 import type { Bound, Margin, Window } from './schema';
+import { MEANT_BASE_C, type PadOver, padOverOf, pieceOf } from './stack';
 
 /** Below this margin on any side a card is Care, K. */
 export const CLEAR_MARGIN_K = 2;
 
-/** A shutting of the press as the bare face beside the art feels it. */
+/** A shutting of the press at one set value. */
 export interface Closing {
   name: string;
   timeS: number;
   cover: CoverSheet | null;
-  padOver: keyof typeof PADS_OVER | null;
+  padOver: PadOver | null;
 }
 
-const padOver = ({ pad }: Draft): Closing['padOver'] => (pad === 'soft pad over' || pad === 'foam over' ? pad : null);
-
-/** Every shutting of the press at the press stage's own set value, as the bare face beside the art feels it. */
+/** Every shutting of the press at the press stage's own set value. */
 function closingsOf(draft: Draft): Closing[] {
   const closings: Closing[] = [];
-  const pad = padOver(draft);
+  const pad = padOverOf(draft);
   if (draft.prePressS > 0) closings.push({ name: 'pre-press', timeS: draft.prePressS, cover: null, padOver: pad });
   closings.push({ name: 'press', timeS: draft.timeS, cover: draft.cover, padOver: pad });
   if (draft.finish && !draft.finish.sheet)
     closings.push({ name: 'finish', timeS: draft.finish.timeS, cover: draft.finish.cover, padOver: pad });
   return closings;
-}
-
-/** What lies between platen and bare face: the contacts, the cover and the pad if there are any. */
-function bareFace(fabric: Fabric, closing: Closing, contactKPa: number, roomC: number): HeatedFace {
-  const contacts = 1 + Number(closing.cover !== null) + Number(closing.padOver !== null);
-  const cover = closing.cover ? layerResistance(COVER_SHEETS[closing.cover]) : 0;
-  const pad = closing.padOver ? layerResistance(PADS_OVER[closing.padOver]) : 0;
-  return { resistance: contacts * contactResistance(contactKPa) + cover + pad, effusivity: effusivity(fabric.thermal), startC: roomC };
 }
 
 interface Wall {
@@ -54,12 +36,12 @@ interface Wall {
   closing: Closing;
 }
 
-/** The lowest platen temperature at which any closing brings the bare face to a limit. */
-function lowestWall(limit15: number, closings: readonly Closing[], face: (closing: Closing) => HeatedFace): Wall | null {
+/** The lowest platen temperature at which any closing brings a place to a limit: the bare face beside the art, or the cloth under it. */
+function lowestWall(input: ResolveInput, draft: Draft, limit15: number, closings: readonly Closing[], column: 'bare' | 'art'): Wall | null {
   let low: Wall | null = null;
   for (const closing of closings) {
     const limitC = limitForTime(limit15, closing.timeS);
-    const surfaceC = platenForFace(face(closing), limitC, closing.timeS);
+    const surfaceC = platenFor(followOf(pieceOf(input, draft, closing), column), MEANT_BASE_C, limitC, closing.timeS);
     if (low === null || surfaceC < low.surfaceC) low = { surfaceC, limitC, closing };
   }
   return low;
@@ -74,6 +56,10 @@ const shieldWords = ({ cover, padOver: pad }: Closing): string => {
 };
 const underWords = (wall: Wall, what: Phrase): Phrase =>
   phrase`${what} at ${temp(wall.limitC)} held ${seconds(wall.closing.timeS)}; in the ${wall.closing.name}${shieldWords(wall.closing)} that is a platen at ${temp(wall.surfaceC)}`;
+
+/** Where dye begins to move into a lighter print, °C for 15 s; null: it does not. */
+export const dyeLimit = ({ fabric, blank }: Pick<ResolveInput, 'fabric' | 'blank'>): number | null =>
+  fabric.dyeRisk !== 'none' && blank.shade === 'dark' ? DYE_LIMIT_C[fabric.dyeRisk] : null;
 
 /** The two sides of a sheet's window. */
 export const sheetBounds = ({ min, max }: Range): Bound[] => [
@@ -99,19 +85,20 @@ export const MARKS = 'shine or yellow beside the art';
 export const HARMS = 'scorch, melt or shrink';
 
 /** Mark, damage and dye, as bounds on the platen for a set of closings. */
-export function fabricBounds(input: ResolveInput, draft: Draft, closings: readonly Closing[], band: PressureBand): Bound[] {
-  const { fabric, blank, house } = input;
-  const face = (closing: Closing) => bareFace(fabric, closing, bandMiddle(band), house.room.tempC);
+export function fabricBounds(input: ResolveInput, given: Draft, closings: readonly Closing[], band: PressureBand): Bound[] {
+  const draft = { ...given, band };
   const { markC, damageC } = limitsFor(input);
   const bounds: Bound[] = [];
   const add = (side: Bound['side'], wall: Wall | null, breach: Bound['breach'], what: Phrase) => {
     if (wall) bounds.push({ side, keep: 'below', surfaceC: wall.surfaceC, breach, says: underWords(wall, what) });
   };
-  if (markC !== null && !draft.passesMark) add('mark', lowestWall(markC, closings, face), 'hold', limitWords(input, 'mark', MARKS));
-  if (damageC !== null) add('damage', lowestWall(damageC, closings, face), 'hold', limitWords(input, 'damage', HARMS));
-  if (fabric.dyeRisk !== 'none' && blank.shade === 'dark') {
+  if (markC !== null && !draft.passesMark)
+    add('mark', lowestWall(input, draft, markC, closings, 'bare'), 'hold', limitWords(input, 'mark', MARKS));
+  if (damageC !== null) add('damage', lowestWall(input, draft, damageC, closings, 'bare'), 'hold', limitWords(input, 'damage', HARMS));
+  const dyeC = dyeLimit(input);
+  if (dyeC !== null) {
     const hot = closings.filter((closing) => closing.name !== 'pre-press');
-    add('dye', lowestWall(DYE_LIMIT_C[fabric.dyeRisk], hot, face), 'care', phrase`dye may move into a lighter print`);
+    add('dye', lowestWall(input, draft, dyeC, hot, 'art'), 'care', phrase`dye may move into a lighter print`);
   }
   return bounds;
 }

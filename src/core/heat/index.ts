@@ -1,15 +1,42 @@
-/** Heat: what the platen's temperature becomes further down. First form: the quick estimate. */
+/** Heat: what the platen's temperature becomes further down, over time, and what that does. */
+export { bandOfAsk, correctAsk, peelOfAsk, SEEN_PLACES, type Seen, type SeenPlace, see } from './answer';
+export { AllowedSchema, adhesiveOfAsk, type HeatAsk, HeatAskSchema, PeelAskSchema } from './ask';
 export {
-  BASE_PAD,
-  CARRIERS,
-  COVER_SHEETS,
-  type CoverSheet,
-  contactResistance,
-  effusivity,
-  FILM_K,
-  type LayerProperties,
-  layerResistance,
-  PADS_OVER,
-} from './layers';
-export { faceTemperature, type HeatedFace, heatedShare, platenForFace } from './quickEstimate';
+  type Adhesive,
+  type Assessment,
+  type Growth,
+  growthOf,
+  type Limits,
+  type Pressed,
+  press,
+  type Reference,
+  referenceFlow,
+} from './assess';
+export { type Allowed, type Ask, type Correction, correct } from './correct';
+export { deviations, EFFECTS, type Effect, type Meant, sensitivities } from './effects';
+export { type Follow, followed, followOf, platenFor } from './follow';
+export {
+  COLD_OVER_ROOM_K,
+  type PeelClock,
+  SOUND,
+  tempAt,
+  WARM_C,
+} from './indices';
+export * from './layers';
+export { DRYING_C, LATENT_J_KG } from './march';
+export { regainOf, waterOf } from './moisture';
+export {
+  type CoolingPlace,
+  type Passage,
+  type Piece,
+  type Role,
+  type StackLayer,
+  StackLayerSchema,
+  sceneOf,
+} from './piece';
+export { type HeatLayer, type HeatStage, type Scene, SceneSchema } from './scene';
+export { baseWarming, dryingTime, peelClock, type Series, series } from './series';
+export { type Curve, type Solved, type SolveOptions, solve } from './solve';
+export { type Axis, SWEPT, type SweepAsk, SweepAskSchema, type Swept, sweepRows, valuesOf, withInput } from './sweep';
 export { type Depth, settledTemperature, upperFor } from './twoSided';
+export { type BondBand, bondBand, type Doubt } from './uncertainty';

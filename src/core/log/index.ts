@@ -1,4 +1,5 @@
 /** The log: pressings, the later facts about them, and what an order still needs. */
+export { learnShifts, type Reckoned } from './learn';
 export { type Amendment, AmendmentSchema, type Pressing, type PressingContext, PressingSchema, pressingOf } from './pressing';
 export {
   finishedPieces,

@@ -1,5 +1,6 @@
 /** Tables. Documents are kept whole as JSON beside the columns they are found by; pressings, cards and events are written once. */
 import { index, integer, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
+import type { PracticeRound } from '../../contract/heat';
 import type { Card, House, Order } from '../../core/card';
 import type { Amendment, Pressing } from '../../core/log';
 import type { Aid, Blank, Fabric, Product } from '../../core/materials';
@@ -98,6 +99,13 @@ export const pressings = sqliteTable(
     index('pressings_by_press').on(t.press, t.endedAt, t.outcome),
   ],
 );
+
+/** Practice rounds as they were played; written once. */
+export const practiceRounds = sqliteTable('practice_rounds', {
+  id: text('id').primaryKey(),
+  operator: text('operator').notNull(),
+  doc: text('doc', { mode: 'json' }).$type<PracticeRound>().notNull(),
+});
 
 /** Surveys, rotate tests, paper pulls and heating times of a press; written once. */
 export const pressRecords = sqliteTable(

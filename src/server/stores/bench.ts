@@ -4,7 +4,7 @@ import type { BenchRow } from '../../contract/schemas';
 import type { Order } from '../../core/card';
 import { finishedPieces, type LineProgress, nextStep, orderLamp, printLeft, spoiledPieces } from '../../core/log';
 import { orders } from '../db/schema';
-import { cardsOfLine, type Facts, readFacts } from './cards';
+import { type Facts, judgedPrints, readFacts } from './cards';
 import { progress, progressKey } from './pressings';
 import { listOpenRuns } from './runs';
 import type { Db, Versioned } from './versioned';
@@ -18,18 +18,18 @@ function lineStates(db: Db, facts: Facts, order: Order): LineWithCards[] {
   const done = progress(db, order.id);
   const open = listOpenRuns(db).filter((run) => run.orderId === order.id);
   return order.lines.map((line) => {
-    const cards = cardsOfLine(facts, order, line);
+    const judged = judgedPrints(facts, order, line);
     return {
       lineId: line.id,
       count: line.count,
-      prints: cards.map(({ printKey, card }) => ({
+      prints: judged.map(({ printKey, lamp, cautions }) => ({
         printKey,
         ...(done.get(progressKey(order.id, line.id, printKey)) ?? { good: 0, spoiled: 0 }),
-        lamp: card.lamp.state,
-        cautions: card.lamp.findings.filter((f) => f.level === 'care').length,
+        lamp,
+        cautions,
         openRunId: open.find((run) => run.lineId === line.id && run.printKey === printKey)?.id ?? null,
       })),
-      minutesPerPiece: cards.map(({ card }) => card.minutesPerPiece),
+      minutesPerPiece: judged.map(({ minutesPerPiece }) => minutesPerPiece),
     };
   });
 }

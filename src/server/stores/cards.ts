@@ -1,11 +1,12 @@
-/** Cards: worked out from what the shop holds now, and frozen by content when a run starts. */
-import { createHash } from 'node:crypto';
-import { eq } from 'drizzle-orm';
+/** Cards: worked out from what the shop holds now. */
 import type { ComputeCard } from '../../contract/schemas';
 import {
   type Card,
   type House,
+  type LampState,
+  type LearnedShift,
   type Line,
+  lampAndMinutes,
   type Order,
   type Print,
   pressingOrder,
@@ -15,12 +16,11 @@ import {
   type WayOut,
   waysOut,
 } from '../../core/card';
-import { inNameOrder, readCard } from '../../core/formats';
 import { pressStage } from '../../core/materials';
 import type { PlatenMap, Press } from '../../core/press';
-import { cards } from '../db/schema';
 import { notFound } from '../http/problem';
 import { readHouse } from './house';
+import { learnedShifts } from './learned';
 import { asLogged, latestMaps } from './pressRecords';
 import { listPresses, readShelf, type Shelf } from './shelf';
 import type { Db } from './versioned';
@@ -30,14 +30,19 @@ export interface Facts extends Shelf {
   presses: Press[];
   house: House;
   maps: readonly PlatenMap[];
+  learned: readonly LearnedShift[];
 }
 
-export const readFacts = (db: Db): Facts => ({
-  ...readShelf(db),
-  presses: listPresses(db).map((row) => asLogged(db, row.doc)),
-  house: readHouse(db).doc,
-  maps: latestMaps(db),
-});
+export function readFacts(db: Db): Facts {
+  const house = readHouse(db).doc;
+  return {
+    ...readShelf(db),
+    presses: listPresses(db).map((row) => asLogged(db, row.doc)),
+    house,
+    maps: latestMaps(db),
+    learned: learnedShifts(db, house),
+  };
+}
 
 function pick<T extends { id: string }>(all: readonly T[], id: string, what: string): T {
   const found = all.find((one) => one.id === id);
@@ -83,6 +88,7 @@ export function inputOf(facts: Facts, order: Pick<Order, 'lines'>, line: Line, p
     house: facts.house,
     aids: facts.aids,
     maps: facts.maps,
+    learned: facts.learned,
   };
 }
 
@@ -103,6 +109,7 @@ export function computeInput({
   house,
   aids,
   maps,
+  learned,
 }: ComputeCard): ResolveInput {
   const line: Line = { id: 'line', blankId: blank.id, size, count: 1, prints: [print], roster, perClosing };
   const facts: Facts = {
@@ -113,21 +120,24 @@ export function computeInput({
     house,
     aids,
     maps: maps.map((map) => ({ ...map, pressId: print.pressId })),
+    learned,
   };
   return inputOf(facts, { lines: [line] }, line, print);
 }
 
-export interface PrintCard {
-  lineId: string;
-  printKey: string;
-  card: Card;
-}
+/** How each print of a line is judged now, in the order they are pressed: its lamp and minutes without a whole card. */
+export const judgedPrints = (
+  facts: Facts,
+  order: Pick<Order, 'lines'>,
+  line: Line,
+): { printKey: string; lamp: LampState; cautions: number; minutesPerPiece: number }[] =>
+  line.prints.map((print) => {
+    const input = inputOf(facts, order, line, print);
+    const { lamp, minutesPerPiece } = lampAndMinutes(input);
+    return { printKey: print.key, lamp: lamp.state, cautions: lamp.findings.filter((f) => f.level === 'care').length, minutesPerPiece };
+  });
 
-/** The card of every print of a line, in the order they are pressed. */
-export const cardsOfLine = (facts: Facts, order: Pick<Order, 'lines'>, line: Line): PrintCard[] =>
-  line.prints.map((print) => ({ lineId: line.id, printKey: print.key, card: resolve(inputOf(facts, order, line, print)) }));
-
-export function cardsOfOrder(facts: Facts, order: Order): (PrintCard & { waysOut: WayOut[] })[] {
+export function cardsOfOrder(facts: Facts, order: Order): { lineId: string; printKey: string; card: Card; waysOut: WayOut[] }[] {
   return order.lines.flatMap((line) =>
     line.prints.map((print) => {
       const input = inputOf(facts, order, line, print);
@@ -135,31 +145,4 @@ export function cardsOfOrder(facts: Facts, order: Order): (PrintCard & { waysOut
       return { lineId: line.id, printKey: print.key, card, waysOut: waysOut(input, card, facts) };
     }),
   );
-}
-
-/** Freezes a card and returns its hash; the same card is stored once. */
-export function freezeCard(db: Db, card: Card): string {
-  const hash = createHash('sha256')
-    .update(JSON.stringify(inNameOrder(card)))
-    .digest('hex');
-  db.insert(cards).values({ hash, schemaVersion: card.schemaVersion, doc: card }).onConflictDoNothing().run();
-  return hash;
-}
-
-/** Frozen cards read before, by hash; a frozen card never changes. */
-const known = new Map<string, Card>();
-const MOST_KNOWN = 200;
-
-/** @throws {Refusal} 404 unknown hash */
-export function frozenCard(db: Db, hash: string): Card {
-  const card = known.get(hash) ?? readFrozen(db, hash);
-  if (known.size >= MOST_KNOWN) known.clear();
-  known.set(hash, card);
-  return card;
-}
-
-function readFrozen(db: Db, hash: string): Card {
-  const row = db.select().from(cards).where(eq(cards.hash, hash)).get();
-  if (!row) throw notFound('card', hash);
-  return readCard(row.schemaVersion, row.doc);
 }

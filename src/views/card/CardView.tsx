@@ -14,6 +14,7 @@ import { OrderHead } from '../orders/OrderHead';
 import { useOrder } from '../orders/useOrder';
 import { goTo } from '../shell/goTo';
 import { ArtOnPlaten } from './ArtOnPlaten';
+import { BondActs } from './BondActs';
 import { CardFace } from './CardFace';
 import { ChoicesPanel } from './ChoicesPanel';
 import { WaysOut } from './WaysOut';
@@ -119,6 +120,7 @@ function CardOfOrder({ orderId, lineId, printKey }: CardViewProps) {
             print={print}
             house={house}
             save={order.saveLine}
+            heatHref={`/heat-bench?${new URLSearchParams({ order: orderId, line: line.id, print: print.key })}`}
             aside={
               <PrintTabs
                 line={line}
@@ -175,10 +177,11 @@ interface CardSheetProps {
   print: Print;
   house: HouseUnits;
   save: (line: Line, what: string) => Promise<boolean>;
+  heatHref: string;
   aside: ReactNode;
 }
 
-function CardSheet({ worked, line, print, house, save, aside }: CardSheetProps) {
+function CardSheet({ worked, line, print, house, save, heatHref, aside }: CardSheetProps) {
   const { card, waysOut } = worked;
   const shelf = useRoute('shelf', {});
   const presses = useRoute('presses', {});
@@ -206,6 +209,7 @@ function CardSheet({ worked, line, print, house, save, aside }: CardSheetProps) 
         onDrop={() => setSetC(card.set.tempC)}
         onBack={() => void choose(given, 'set value given back to the card')}
       />
+      <BondActs card={card} heatHref={heatHref} onTime={(timeS) => void choose({ ...print.choices, timeS }, 'time from the bond taken')} />
       {card.lamp.state === 'hold' && (
         <WaysOut
           ways={waysOut}

@@ -9,6 +9,7 @@ const SOURCE_WORDS: Record<Card['reasons'][number]['source'], string> = {
   press: 'press',
   house: 'house rule',
   physics: 'worked out',
+  log: 'the log',
   operator: 'you',
 };
 

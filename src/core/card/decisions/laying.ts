@@ -1,10 +1,10 @@
 /** How it is mirrored, loaded and warmed before the transfer goes down. */
-import { isHard, nominalOf } from '../../materials';
+import { isHard } from '../../materials';
 import { phrase, seconds } from '../../units';
-import { pressOf } from '../draft';
 import { PRE_PRESS_S } from '../house';
+import { driedIn } from '../stack';
 import { type Decision, given, HOUSE, SHEET } from './decision';
-import { dryingTimeS, massShare } from './mass';
+import { massShare } from './mass';
 
 /** Pre-warm of a hard blank between the least and the most thermal mass, s. */
 const PRE_WARM_S = { least: 5, most: 40 } as const;
@@ -74,7 +74,7 @@ export const LAYING_DECISIONS: readonly Decision[] = [
       const { fabric, house } = input;
       if (isHard(fabric)) return null;
       const rule = house.rules.prePress;
-      const prePressS = rule === 'computed' ? dryingTimeS(input, nominalOf(pressOf(draft).tempC)) : PRE_PRESS_S[rule];
+      const prePressS = rule === 'computed' ? driedIn(input, draft) : PRE_PRESS_S[rule];
       return {
         set: { prePressS },
         source: rule === 'computed' ? 'physics' : HOUSE,

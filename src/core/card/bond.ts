@@ -1,0 +1,249 @@
+/** Bond: what a card's setting does at the glue, what takes from it, and the time that would bring it back. */
+import { type Adhesive, bondBand, correct, deviations, type Effect, growthOf, type Passage, type Piece, SOUND } from '../heat';
+import { bandOf, type Offset } from '../press';
+import { type Phrase, phrase, seconds, tempDiff } from '../units';
+import { type Draft, pressOf } from './draft';
+import type { ResolveInput } from './input';
+import type { Card, Finding, Reason, Window } from './schema';
+import { adhesiveOf, CARD_HEAT, keep, learnedOf, MEANT_BASE_C, meantCloth, pieceOf, WEIGHED_HEAT } from './stack';
+import { limitsFor } from './window';
+
+export type Heat = NonNullable<Card['heat']>;
+type BondPoint = Heat['bonds'][number];
+
+/** One passage of a card as the heat model takes it. */
+export interface CardPiece {
+  piece: Piece;
+  passage: Passage;
+  adhesive: Adhesive;
+}
+
+/** The press stage of a draft at a surface temperature. Null where art is pressed from the back: the model knows no such stack. */
+function cardPiece(input: ResolveInput, draft: Draft, surfaceC: number, lowerC: number | null): CardPiece | null {
+  if (input.print.embossed) return null;
+  return {
+    piece: pieceOf(input, draft, undefined, lowerC),
+    passage: { surfaceC, timeS: draft.timeS, prePressS: draft.prePressS, finish: null, cooling: null },
+    adhesive: adhesiveOf(input, draft),
+  };
+}
+
+const NO_LIMITS = { markC: null, damageC: null, dyeC: null };
+const kept = new Map<string, BondPoint[]>();
+const told = new Map<string, Heat>();
+
+/**
+ * Bonds at the lowest, middle and highest surface the sheet allows. Between them the logarithm of the bond is taken as straight.
+ *
+ * @returns null where there is no window to speak of or the stack is not one the model knows
+ */
+export function bondsOf(input: ResolveInput, draft: Draft, window: Pick<Window, 'bounds'>, lowerC: number | null): BondPoint[] | null {
+  const side = (name: string) => window.bounds.find((bound) => bound.side === name)?.surfaceC ?? Number.NaN;
+  const [low, high] = [side('sheet low'), side('sheet high')];
+  const one = cardPiece(input, draft, low, lowerC);
+  if (!one || !(low >= 20 && high <= 260 && low <= high)) return null;
+  const key = JSON.stringify([one, high]);
+  const known = kept.get(key);
+  if (known) return known;
+  const points = [low, (low + high) / 2, high].map((surfaceC): BondPoint => {
+    const growth = growthOf(one.piece, { ...one.passage, surfaceC }, one.adhesive, NO_LIMITS, CARD_HEAT);
+    return { surfaceC, bond: growth.bond.at(-1) ?? 0 };
+  });
+  keep(kept, key, points);
+  return points;
+}
+
+/** Bond at a surface temperature; beyond the sheet, the line of its nearest part goes on. */
+function bondAt(points: readonly BondPoint[], surfaceC: number): number {
+  const i = points[1] && surfaceC > points[1].surfaceC ? 1 : 0;
+  const [a, b] = [points[i], points[i + 1]];
+  if (!a || !b || b.surfaceC === a.surfaceC) return a?.bond ?? Number.NaN;
+  const share = (surfaceC - a.surfaceC) / (b.surfaceC - a.surfaceC);
+  return Math.exp(Math.log(a.bond) + share * (Math.log(b.bond) - Math.log(a.bond)));
+}
+
+const times = (bond: number): string => bond.toFixed(2);
+
+/** What a bond says against a card: never more than Care, for the supplier knows the product better than the model does. */
+export function bondFindings(points: readonly BondPoint[] | null, window: Offset, setC: number): Finding[] {
+  if (!points) return [];
+  const bond = bondAt(points, bandOf(window, setC).midC);
+  const base = { level: 'care' as const, field: 'time' as const };
+  if (bond < SOUND.low)
+    return [
+      {
+        ...base,
+        rule: 'bond: short',
+        says: phrase`The glue gets ${times(bond)} of the bond its sheet means; under ${times(SOUND.low)} it may lift or crack.`,
+      },
+    ];
+  if (bond > SOUND.high)
+    return [
+      {
+        ...base,
+        rule: 'bond: over',
+        says: phrase`The glue gets ${times(bond)} times the bond its sheet means; over ${times(SOUND.high)} it may sink in, spread and close small counters.`,
+      },
+    ];
+  return [];
+}
+
+/** Half of a platen's 95 % spread is one standard deviation. */
+const SPREADS_A_SD = 2;
+/** A correction of less is not worth a word, s. */
+const WORTH_S = 1;
+/** Nor one that brings the bond nearer to 1 by less, as a share. */
+const WORTH_GAIN = 0.03;
+
+/** All a card says of its heat, at its set value. */
+export function heatOf(
+  input: ResolveInput,
+  draft: Draft,
+  window: Window,
+  set: Pick<Card['set'], 'tempC' | 'lowerC'>,
+  points: BondPoint[],
+): Heat | null {
+  const { midC, lowC, highC } = bandOf(window, set.tempC);
+  const one = cardPiece(input, draft, Math.min(260, Math.max(20, midC)), set.lowerC);
+  if (!one) return null;
+  const { piece, passage, adhesive } = one;
+  const key = JSON.stringify([one, highC - lowC, points, pressOf(draft), limitsFor(input), draft.passesMark, learnedOf(input)]);
+  const known = told.get(key);
+  if (known) return known;
+  const learned = learnedOf(input);
+  const { low, high, soundChance } = bondBand(
+    piece,
+    passage,
+    adhesive,
+    { platenK: (highC - lowC) / 2 / SPREADS_A_SD, shiftSd: learned?.sd ?? 0 },
+    WEIGHED_HEAT,
+  );
+  const press = pressOf(draft);
+  const takes = deviations(
+    piece,
+    passage,
+    adhesive,
+    { cloth: meantCloth(input), baseC: MEANT_BASE_C, covered: press.cover === 'required' },
+    WEIGHED_HEAT,
+  );
+  const heat: Heat = {
+    bond: bondAt(points, midC),
+    low,
+    high,
+    soundChance,
+    bonds: points,
+    takes,
+    correction: correctionOf(input, draft, one),
+    learned: learned && { shift: learned.shift, n: learned.n },
+  };
+  keep(told, key, heat);
+  return heat;
+}
+
+/** The time that restores the bond at this very temperature, within sheet and limits; null: the time is right as it is. */
+function correctionOf(input: ResolveInput, draft: Draft, { piece, passage, adhesive }: CardPiece): Heat['correction'] {
+  const { surfaceC, timeS } = passage;
+  const { min, max } = pressOf(draft).timeS;
+  const limits = { ...limitsFor(input), dyeC: null, ...(draft.passesMark && { markC: null }) };
+  const found = correct(
+    { piece, passage, adhesive, limits, allowed: { timeS: { min, max }, surfaceC: { min: surfaceC, max: surfaceC } } },
+    CARD_HEAT,
+  );
+  const { rounded, feasible, stoppedBy } = found;
+  const gain = Math.abs(Math.log(found.askedBond)) - Math.abs(Math.log(rounded.bond));
+  return Math.abs(rounded.timeS - timeS) < WORTH_S || gain < WORTH_GAIN
+    ? null
+    : { timeS: rounded.timeS, bond: rounded.bond, feasible, stoppedBy };
+}
+
+/**
+ * A sounder time where the bond at the card's own best value is not sound: the one that brings it nearest to 1 within sheet
+ * and limits. Null where it is sound, where somebody chose the time, and where no time betters it.
+ */
+export function betterTime(
+  input: ResolveInput,
+  draft: Draft,
+  window: Window,
+  lowerC: number | null,
+  points: BondPoint[],
+): { timeS: number; reason: Reason } | null {
+  const { midC } = bandOf(window, window.bestSetC);
+  const bond = bondAt(points, midC);
+  if (input.print.choices.timeS !== undefined || (bond >= SOUND.low && bond <= SOUND.high)) return null;
+  const one = cardPiece(input, draft, midC, lowerC);
+  const found = one && correctionOf(input, draft, one);
+  if (!found || Math.abs(Math.log(found.bond)) >= Math.abs(Math.log(bond))) return null;
+  const by = found.timeS - draft.timeS;
+  const change = by > 0 ? phrase`${seconds(by)} are added` : phrase`${seconds(-by)} are taken off`;
+  return {
+    timeS: found.timeS,
+    reason: {
+      field: 'time',
+      source: 'physics',
+      says: phrase`At ${seconds(draft.timeS)} the glue of this piece gets ${times(bond)} of the bond the sheet means: ${change}, within the sheet’s ${seconds(pressOf(draft).timeS.min)} to ${seconds(pressOf(draft).timeS.max)}, and it gets ${times(found.bond)}.`,
+    },
+  };
+}
+
+const THINGS: Record<Effect['of'], (name: string | null) => string> = {
+  cover: (name) => `The ${name ?? 'cover'} over it`,
+  cloth: (name) => `${name ?? 'This cloth'}, not the jersey the sheet means,`,
+  damp: (name) => `The damp in ${name ?? 'the cloth'}`,
+  underlay: (name) => `The ${name ?? 'pad'} under it`,
+  'pad over': (name) => `The ${name ?? 'pad'} over it`,
+  base: () => 'The base as it is',
+  pressure: () => 'The pressure',
+  temperature: () => 'The temperature',
+  time: () => 'The time',
+  'pre-press': () => 'The pre-press',
+};
+/** Less than this at the glue is not worth a word, K; and in the bond. */
+const WORTH_K = 0.5;
+const WORTH_BOND = 0.02;
+
+const stopWords: Record<NonNullable<NonNullable<Heat['correction']>['stoppedBy']>, string> = {
+  'longest time': 'the sheet’s longest time',
+  'shortest time': 'the sheet’s shortest time',
+  mark: 'the mark limit of the cloth',
+  damage: 'what the cloth bears',
+};
+
+/** What the correction amounts to, in words. */
+function correctionWords(heat: Heat, timeS: number): Phrase | null {
+  const { correction } = heat;
+  if (!correction) return null;
+  const by = correction.timeS - timeS;
+  const change = by > 0 ? phrase`${seconds(by)} more` : phrase`${seconds(-by)} less`;
+  return correction.feasible
+    ? phrase`${change}, ${seconds(correction.timeS)} in all, bring the bond to ${times(correction.bond)}.`
+    : phrase`At this temperature no time brings it back: ${stopWords[correction.stoppedBy ?? 'longest time']} ends it at ${seconds(correction.timeS)}, with ${times(correction.bond)}.`;
+}
+
+/** The physics behind a card's time: what takes or gives at the glue, the bond as a band, the time that would restore it, what the log adds. */
+export function heatReasons(heat: Heat, timeS: number): Reason[] {
+  const say = (source: Reason['source'], says: Phrase): Reason => ({ field: 'time', source, says });
+  const said: Reason[] = heat.takes
+    .filter(({ glueK, bond }) => Math.abs(glueK) >= WORTH_K || Math.abs(bond) >= WORTH_BOND)
+    .map(({ of, name, glueK, bond }) =>
+      say(
+        'physics',
+        phrase`${THINGS[of](name)} ${glueK >= 0 ? 'takes' : 'gives'} ${tempDiff(Math.abs(glueK))} at the glue by ${seconds(timeS)}, and ${times(Math.abs(bond))} ${bond >= 0 ? 'off' : 'on'} the bond.`,
+      ),
+    );
+  said.push(
+    say(
+      'physics',
+      phrase`Bond about ${times(heat.bond)} of what the sheet means; nine pieces in ten between ${times(heat.low)} and ${times(heat.high)}, ${String(Math.round(100 * heat.soundChance))} % sound (${times(SOUND.low)} to ${times(SOUND.high)}). An estimate: a test piece knows better.`,
+    ),
+  );
+  const words = correctionWords(heat, timeS);
+  if (words) said.push(say('physics', words));
+  if (heat.learned && heat.learned.shift !== 1)
+    said.push(
+      say(
+        'log',
+        phrase`${String(heat.learned.n)} pressings of this transfer on this press say the bond is ${times(heat.learned.shift)} times what the figures give; that is counted in.`,
+      ),
+    );
+  return said;
+}

@@ -1,0 +1,91 @@
+/** Answer: what the heat model says to an ask, as plain data that can be sent, drawn and kept. */
+import { adhesiveOfAsk, type HeatAsk } from './ask';
+import { type Assessment, press } from './assess';
+import { type Allowed, type Correction, correct } from './correct';
+import { type Effect, sensitivities } from './effects';
+import type { PeelClock } from './indices';
+import type { CoolingPlace, Passage, Piece } from './piece';
+import { peelClock } from './series';
+import type { Curve, Solved, SolveOptions } from './solve';
+import { type BondBand, bondBand, type Doubt } from './uncertainty';
+
+/** Places whose temperature is told: the bond line, the bare face beside the art, the cloth under the art, and its inside. */
+export const SEEN_PLACES = ['glue', 'face', 'under', 'inside'] as const;
+export type SeenPlace = (typeof SEEN_PLACES)[number];
+
+export interface Seen {
+  read: Assessment;
+  stages: { name: string; fromS: number; toS: number; shut: boolean }[];
+  curves: Record<SeenPlace, { timeS: number[]; tempC: number[] }>;
+  /** Water in the cloth as it is loaded and at the end, g/m². */
+  waterGm2: { loaded: number; left: number };
+  /** Heat in through the top while the press is shut, kJ/m². */
+  heatInKJm2: number;
+}
+
+/** Samples nearer together than this many parts of the whole add nothing to a drawing. */
+const PARTS = 220;
+
+/** A curve thinned for drawing: jumps between stages and whatever moves by two kelvin stay. */
+function thinned({ timeS, tempC }: Curve): { timeS: number[]; tempC: number[] } {
+  const out: { timeS: number[]; tempC: number[] } = { timeS: [], tempC: [] };
+  const n = timeS.length;
+  const gap = ((timeS[n - 1] ?? 0) - (timeS[0] ?? 0)) / PARTS;
+  for (let i = 0; i < n; i++) {
+    const [t, c] = [timeS[i] as number, tempC[i] as number];
+    const [lastT, lastC] = [out.timeS.at(-1), out.tempC.at(-1)];
+    // what stands right before a jump stays too, or the jump would be drawn as a slope
+    const jumps = Math.abs((tempC[i + 1] ?? c) - c) >= 2;
+    if (i < n - 1 && lastT !== undefined && lastC !== undefined && t - lastT < gap && Math.abs(c - lastC) < 2 && !jumps) continue;
+    out.timeS.push(t);
+    out.tempC.push(c);
+  }
+  return out;
+}
+
+const DRAWN: SolveOptions = { resolution: 0.7, toleranceK: 0.03 };
+
+const curveOf = (solved: Solved, key: string): Curve => {
+  const curve = solved.curves[key];
+  if (!curve) throw new TypeError(`the scene has no probe ${key}`);
+  return curve;
+};
+
+/** Presses what is asked and tells all that is seen of it. */
+export function see(ask: HeatAsk, options: SolveOptions = DRAWN): Seen {
+  const { art, bare, read } = press(ask.piece, ask.passage, adhesiveOfAsk(ask, options), ask.limits, options);
+  const loaded = ask.piece.stack.reduce((sum, { waterKgM2 = 0 }) => sum + waterKgM2, 0);
+  const left = Object.values(art.ends).reduce((sum, { waterKgM2 }) => sum + waterKgM2, 0);
+  return {
+    read,
+    stages: art.stages.map(({ name, fromS, toS, pressureKPa }) => ({ name, fromS, toS, shut: pressureKPa > 0 })),
+    curves: {
+      glue: thinned(curveOf(art, 'glue')),
+      face: thinned(curveOf(bare, 'face')),
+      under: thinned(curveOf(art, 'face')),
+      inside: thinned(curveOf(art, 'inside')),
+    },
+    waterGm2: { loaded: loaded * 1000, left: left * 1000 },
+    heatInKJm2: art.stages.reduce((sum, { pressureKPa, inJ }) => sum + (pressureKPa > 0 ? inJ : 0), 0) / 1000,
+  };
+}
+
+const WEIGHED: SolveOptions = { resolution: 0.4, toleranceK: 0.1 };
+
+/** The setting that restores the bond, with what would help most, largest first. */
+export function correctAsk(ask: HeatAsk, allowed: Allowed): { correction: Correction; helps: Effect[] } {
+  const adhesive = adhesiveOfAsk(ask, WEIGHED);
+  const { piece, passage, limits } = ask;
+  return {
+    correction: correct({ piece, passage, adhesive, limits, allowed }, WEIGHED),
+    helps: sensitivities(piece, passage, adhesive, WEIGHED),
+  };
+}
+
+/** The bond of an ask as a band. */
+export const bandOfAsk = (ask: HeatAsk, doubt: Doubt): BondBand =>
+  bondBand(ask.piece, ask.passage, adhesiveOfAsk(ask, WEIGHED), doubt, WEIGHED);
+
+/** Seconds after opening until a piece is warm and cold, wherever it is laid. */
+export const peelOfAsk = ({ piece, passage, where }: { piece: Piece; passage: Passage; where: CoolingPlace }): PeelClock =>
+  peelClock(piece, passage, where, WEIGHED);

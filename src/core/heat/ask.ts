@@ -1,0 +1,49 @@
+/** Ask: everything a question to the heat model holds, checked before anything is computed. */
+import { z } from 'zod';
+import { type Adhesive, referenceFlow } from './assess';
+import { COOLING_PLACES, PassageSchema, PieceSchema } from './piece';
+import { figure } from './scene';
+import type { SolveOptions } from './solve';
+
+const Limit = figure(40, 300, 'A limit', '°C').nullable();
+
+/** What the supplier means: his setting on his own stack. Its flow is what a bond is measured against. */
+const ReferenceSchema = z.object({
+  piece: PieceSchema,
+  surfaceC: figure(0, 260, 'The sheet’s temperature', '°C'),
+  timeS: figure(0.2, 3600, 'The sheet’s time', 's'),
+  prePressS: figure(0, 600, 'The sheet’s pre-press', 's').optional(),
+});
+
+export const HeatAskSchema = z.object({
+  piece: PieceSchema,
+  passage: PassageSchema,
+  adhesive: z.object({
+    softenC: figure(30, 250, 'The softening point', '°C'),
+    reference: ReferenceSchema,
+    /** What the log has learned; 1: nothing. */
+    shift: figure(0.2, 5, 'The learned shift', 'times').default(1),
+  }),
+  limits: z.object({ markC: Limit, damageC: Limit, dyeC: Limit }),
+});
+export type HeatAsk = z.output<typeof HeatAskSchema>;
+
+const span = (low: number, high: number, what: string, unit: string) =>
+  z
+    .object({ min: figure(low, high, `The least ${what}`, unit), max: figure(low, high, `The most ${what}`, unit) })
+    .refine(({ min, max }) => min <= max, { path: ['min'], message: `The least ${what} is over the most.` });
+export const AllowedSchema = z.object({
+  timeS: span(0.2, 3600, 'time', 's'),
+  surfaceC: span(0, 260, 'temperature', '°C'),
+});
+
+export const PeelAskSchema = z.object({ piece: PieceSchema, passage: PassageSchema, where: z.enum(COOLING_PLACES) });
+
+/** The adhesive of an ask, with the flow its supplier means worked out. */
+export const adhesiveOfAsk = (
+  { adhesive: { softenC, reference, shift } }: Pick<HeatAsk, 'adhesive'>,
+  options: SolveOptions = {},
+): Adhesive => {
+  const { prePressS, ...rest } = reference;
+  return { softenC, shift, referenceFlow: referenceFlow({ ...rest, ...(prePressS !== undefined && { prePressS }) }, softenC, options) };
+};

@@ -1,0 +1,59 @@
+/** Follow: how far a face follows a platen over time, and the platen that brings it to a temperature. Dry, so that it holds for every temperature. */
+import { tempAt } from './indices';
+import { type Piece, sceneOf } from './piece';
+import { solve } from './solve';
+
+/** Share of the platen's excess temperature that a place has reached, 0 to 1, over the time the press is shut. */
+export interface Follow {
+  timeS: Float64Array;
+  share: Float64Array;
+}
+
+/** Watched so long, s; after it a place holds the share it has. */
+const WATCHED_S = 60;
+/** Read to a tenth of a kelvin or so: a limit is no better known. */
+const COARSE = { resolution: 0.3, toleranceK: 0.3 } as const;
+const MOST_KEPT = 600;
+const kept = new Map<string, Follow>();
+
+function keyOf(column: string, contactKPa: number, stack: Piece['stack']): string {
+  let key = `${column} ${contactKPa}`;
+  for (const { role, k, rho, c, thicknessMm } of stack) key += `|${role} ${k} ${rho} ${c} ${thicknessMm}`;
+  return key;
+}
+
+/**
+ * How a place follows the platen in one shutting of the press: the bare face beside the art, or the cloth under the art.
+ *
+ * Dry conduction is linear, so one run serves every temperature. Damp holds a face back for the first second or two;
+ * it is not counted, since a limit is kept for the driest piece.
+ *
+ * @param piece its temperatures and its water are not used
+ * @returns kept for the next piece of the same stack
+ */
+export function followOf(piece: Piece, column: 'art' | 'bare'): Follow {
+  const stack = column === 'art' ? piece.stack : piece.stack.filter(({ role }) => role !== 'carrier' && role !== 'transfer');
+  const key = keyOf(column, piece.contactKPa, stack);
+  const known = kept.get(key);
+  if (known) return known;
+  const dry = stack.map((layer) => ({ ...layer, waterKgM2: 0 }));
+  const scene = sceneOf(
+    { ...piece, stack: dry, roomC: 0, baseC: 0, lowerC: null, droop: null },
+    { surfaceC: 100, timeS: WATCHED_S, prePressS: 0, finish: null, cooling: null },
+    column,
+  );
+  const run = solve({ ...scene, stages: scene.stages.filter(({ name }) => name === 'press') }, COARSE);
+  const face = run.curves.face;
+  if (!face) throw new TypeError('the piece has no face');
+  const follow = { timeS: face.timeS, share: face.tempC.map((c) => c / 100) };
+  if (kept.size >= MOST_KEPT) kept.delete(kept.keys().next().value ?? '');
+  kept.set(key, follow);
+  return follow;
+}
+
+/** Share of the platen's excess temperature after a time under heat, s. */
+export const followed = ({ timeS, share }: Follow, atS: number): number => tempAt({ timeS, tempC: share }, atS);
+
+/** The platen that brings a place to a temperature just as the press opens, °C. */
+export const platenFor = (follow: Follow, startC: number, wantedC: number, timeS: number): number =>
+  startC + (wantedC - startC) / followed(follow, timeS);

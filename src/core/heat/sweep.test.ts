@@ -1,0 +1,76 @@
+import { describe, expect, it } from 'vitest';
+import { passage, pieceOf } from '../../../test/columns';
+import { adhesiveOfAsk, type HeatAsk, HeatAskSchema, press, type SweepAsk, SweepAskSchema, sweepRows, valuesOf, withInput } from './index';
+
+const own = pieceOf('cotton jersey');
+const ask: HeatAsk = {
+  piece: pieceOf('fleece', { cover: true, damp: true, baseC: 30 }),
+  passage: passage({ prePressS: 4 }),
+  adhesive: { softenC: 105, reference: { piece: own, surfaceC: 150, timeS: 10 }, shift: 1 },
+  limits: { markC: null, damageC: null, dyeC: null },
+};
+const table = (one: SweepAsk): number[][] => [...sweepRows(one)].flatMap(({ rows }) => rows.map(({ bonds }) => bonds));
+
+describe('a sweep', () => {
+  it.each([
+    ['time', 4, 16, 'temperature', 140, 165],
+    ['temperature', 140, 165, 'time', 4, 16],
+    ['pressure', 10, 40, 'base', 15, 80],
+    ['damp', 0, 2, 'pre-press', 0, 10],
+    ['thickness', 0.5, 2, 'damp', 0, 2],
+  ] as const)('%s from %f to %f by %s gives at every point what a fine press gives there, within 2 %', (x, x0, x1, y, y0, y1) => {
+    const sweep: SweepAsk = { ...ask, x: { of: x, from: x0, to: x1, steps: 3 }, y: { of: y, from: y0, to: y1, steps: 3 } };
+    const rows = table(sweep);
+    const adhesive = adhesiveOfAsk(ask);
+    valuesOf(sweep.y).forEach((b, j) => {
+      valuesOf(sweep.x).forEach((a, i) => {
+        const one = withInput(ask.piece, ask.passage, x, a);
+        const both = withInput(one.piece, one.passage, y, b);
+        const fine = press(both.piece, both.passage, adhesive, ask.limits, { resolution: 2, toleranceK: 0.005 }).read.bond;
+        expect(Math.abs((rows[j]?.[i] ?? 0) / fine - 1)).toBeLessThan(0.02);
+      });
+    });
+  });
+  it('tells its progress row by row, and stops where it is left', () => {
+    const rows = sweepRows({ ...ask, x: { of: 'time', from: 4, to: 16, steps: 5 }, y: { of: 'base', from: 15, to: 80, steps: 4 } });
+    expect(rows.next().value).toMatchObject({ done: 1, of: 4 });
+    expect(rows.return(undefined).done).toBe(true);
+  });
+});
+
+describe('what is asked is checked before anything is computed', () => {
+  const said = (change: object): string[] => {
+    const parsed = HeatAskSchema.safeParse({ ...ask, ...change });
+    return parsed.success ? [] : parsed.error.issues.map((issue) => `${issue.path.join('.')}: ${issue.message}`);
+  };
+  const stack = (change: object) => ({
+    piece: { ...ask.piece, stack: ask.piece.stack.map((one, i) => (i === 0 ? { ...one, ...change } : one)) },
+  });
+  it.each([
+    ['no thickness', stack({ thicknessMm: 0 }), /piece\.stack\.0\.thicknessMm: .*at least 0.002/],
+    ['less than none', stack({ thicknessMm: -1 }), /piece\.stack\.0\.thicknessMm/],
+    ['a word for a figure', stack({ k: 'warm' }), /piece\.stack\.0\.k: .*give a number/],
+    [
+      'ten thousand layers',
+      { piece: { ...ask.piece, stack: Array.from({ length: 10_000 }, () => ask.piece.stack[0]) } },
+      /piece\.stack: More than 24/,
+    ],
+    ['a million seconds', { passage: { ...ask.passage, timeS: 1e6 } }, /passage\.timeS: .*over 3600/],
+    ['a thousand degrees', { passage: { ...ask.passage, surfaceC: 1000 } }, /passage\.surfaceC: .*over 260/],
+    [
+      'nothing to press on',
+      { piece: { ...ask.piece, stack: ask.piece.stack.filter(({ role }) => role !== 'fabric') } },
+      /piece\.stack: There is nothing/,
+    ],
+  ])('%s', (_, change, says) => {
+    expect(said(change).join('; ')).toMatch(says);
+  });
+  it('a sweep of one thing twice, backwards, or out of reach', () => {
+    const axis = { of: 'time', from: 4, to: 16, steps: 5 };
+    const faults = (x: object, y: object) => SweepAskSchema.safeParse({ ...ask, x, y }).error?.issues.map((one) => one.message) ?? [];
+    expect(faults(axis, axis)).toEqual(['Sweep two different things.']);
+    expect(faults(axis, { ...axis, of: 'base', from: 80, to: 20 })).toEqual(['A sweep ends above where it begins.']);
+    expect(faults({ ...axis, to: 1e6 }, { ...axis, of: 'base' }).join()).toMatch(/swept from 0.5 to 600 s/);
+    expect(faults({ ...axis, steps: 900 }, { ...axis, of: 'base' })).toEqual(['At most 60 steps.']);
+  });
+});

@@ -1,0 +1,112 @@
+/** Sweep: how the bond changes with any two inputs, row by row so that it can be watched and stopped. */
+import { z } from 'zod';
+import { adhesiveOfAsk, HeatAskSchema } from './ask';
+import { type Adhesive, bondUnder, grownAt, growthOf } from './assess';
+import type { Passage, Piece } from './piece';
+
+/** What may be swept, with the ends it may reach. */
+export const SWEPT = {
+  time: { low: 0.5, high: 600, unit: 's' },
+  temperature: { low: 40, high: 260, unit: '°C' },
+  pressure: { low: 1, high: 100, unit: 'kPa' },
+  base: { low: -5, high: 150, unit: '°C' },
+  'pre-press': { low: 0, high: 60, unit: 's' },
+  damp: { low: 0, high: 3, unit: 'times' },
+  thickness: { low: 0.3, high: 3, unit: 'times' },
+} as const;
+export type Swept = keyof typeof SWEPT;
+
+const MOST_STEPS = 60;
+const AxisSchema = z
+  .object({
+    of: z.enum(Object.keys(SWEPT) as [Swept, ...Swept[]]),
+    from: z.number({ error: 'Where it begins: give a number.' }),
+    to: z.number({ error: 'Where it ends: give a number.' }),
+    steps: z.number().int('Steps come whole.').min(2, 'At least 2 steps.').max(MOST_STEPS, `At most ${MOST_STEPS} steps.`),
+  })
+  .superRefine(({ of, from, to }, ctx) => {
+    const { low, high, unit } = SWEPT[of];
+    for (const [path, value] of [['from', from] as const, ['to', to] as const])
+      if (value < low || value > high)
+        ctx.addIssue({ code: 'custom', path: [path], message: `${of} is swept from ${low} to ${high} ${unit}.` });
+    if (from >= to) ctx.addIssue({ code: 'custom', path: ['to'], message: 'A sweep ends above where it begins.' });
+  });
+export type Axis = z.infer<typeof AxisSchema>;
+
+export const SweepAskSchema = HeatAskSchema.extend({ x: AxisSchema, y: AxisSchema }).refine(({ x, y }) => x.of !== y.of, {
+  path: ['y', 'of'],
+  message: 'Sweep two different things.',
+});
+export type SweepAsk = z.output<typeof SweepAskSchema>;
+
+/** The values of an axis, both ends among them. */
+export const valuesOf = ({ from, to, steps }: Axis): number[] =>
+  Array.from({ length: steps }, (_, i) => from + ((to - from) * i) / (steps - 1));
+
+/** A piece and passage with one input set. Damp and thickness are times what the cloth has. */
+export function withInput(piece: Piece, passage: Passage, of: Swept, value: number): { piece: Piece; passage: Passage } {
+  const cloth = (change: (layer: Piece['stack'][number]) => Partial<Piece['stack'][number]>) => ({
+    ...piece,
+    stack: piece.stack.map((layer) => (layer.role === 'fabric' ? { ...layer, ...change(layer) } : layer)),
+  });
+  switch (of) {
+    case 'time':
+      return { piece, passage: { ...passage, timeS: value } };
+    case 'temperature':
+      return { piece, passage: { ...passage, surfaceC: value } };
+    case 'pre-press':
+      return { piece, passage: { ...passage, prePressS: value } };
+    case 'pressure':
+      return { piece: { ...piece, contactKPa: value }, passage };
+    case 'base':
+      return { piece: { ...piece, baseC: value }, passage };
+    case 'damp':
+      return { piece: cloth(({ waterKgM2 = 0 }) => ({ waterKgM2: waterKgM2 * value })), passage };
+    case 'thickness':
+      return { piece: cloth(({ thicknessMm }) => ({ thicknessMm: thicknessMm * value })), passage };
+  }
+}
+
+/** Bonds to a quarter of a percent. */
+const COARSE = { resolution: 0.3, toleranceK: 0.3 } as const;
+const NO_LIMITS = { markC: null, damageC: null, dyeC: null };
+
+/** Bonds of one line of a sweep. Where time is swept one run gives them all: the bond grows while the press stays shut. */
+function bondsAlong(piece: Piece, passage: Passage, adhesive: Adhesive, axis: Axis): number[] {
+  const values = valuesOf(axis);
+  if (axis.of === 'time') {
+    const growth = growthOf(piece, { ...passage, timeS: axis.to }, adhesive, NO_LIMITS, COARSE);
+    return values.map((timeS) => grownAt({ timeS: growth.timeS, value: growth.bond }, timeS));
+  }
+  return values.map((value) => {
+    const one = withInput(piece, passage, axis.of, value);
+    return bondUnder(one.piece, one.passage, adhesive, COARSE).bond;
+  });
+}
+
+/**
+ * The bonds of a sweep, one row a value of y (from its first), one figure a value of x in it.
+ * Where y is time, the rows are all ready at once when the last run is done.
+ */
+export function* sweepRows(ask: SweepAsk): Generator<{ done: number; of: number; rows: { y: number; bonds: number[] }[] }> {
+  const { piece, passage, x, y } = ask;
+  const adhesive = adhesiveOfAsk(ask);
+  const [xs, ys] = [valuesOf(x), valuesOf(y)];
+  if (y.of === 'time') {
+    const columns: number[][] = [];
+    for (const value of xs) {
+      const one = withInput(piece, passage, x.of, value);
+      columns.push(bondsAlong(one.piece, one.passage, adhesive, y));
+      const done = columns.length;
+      const rows = done === xs.length ? ys.map((at, j) => ({ y: at, bonds: columns.map((column) => column[j] as number) })) : [];
+      yield { done, of: xs.length, rows };
+    }
+    return;
+  }
+  let done = 0;
+  for (const at of ys) {
+    const one = withInput(piece, passage, y.of, at);
+    done++;
+    yield { done, of: ys.length, rows: [{ y: at, bonds: bondsAlong(one.piece, one.passage, adhesive, x) }] };
+  }
+}

@@ -1,0 +1,40 @@
+/** Which stack from the shelf: a blank, a transfer and a press. */
+import type { ShelfReply } from '../../contract';
+import { FAMILIES } from '../../core/materials';
+import type { Press } from '../../core/press';
+import { PickField } from '../orders/PickField';
+import { goTo } from '../shell/goTo';
+
+interface Picked {
+  blank: string;
+  product: string;
+  press: string;
+}
+
+export function PickStack({ shelf, presses, picked }: { shelf: ShelfReply; presses: readonly Press[]; picked: Picked }) {
+  const take = (change: Partial<Picked>) => goTo(`/heat-bench?${new URLSearchParams({ ...picked, ...change })}`);
+  const there = <T extends { retiredOn?: string | undefined }>(all: readonly T[]) => all.filter((one) => !one.retiredOn);
+  const fabricOf = (id: string) => shelf.fabrics.find((one) => one.id === id)?.name ?? '';
+  return (
+    <div className="grid max-w-[900px] grid-cols-3 gap-x-4 pt-2">
+      <PickField
+        label="Blank"
+        items={there(shelf.blanks).map((one) => ({ id: one.id, name: one.name, detail: fabricOf(one.fabricId) }))}
+        value={picked.blank}
+        onChange={(blank) => blank !== picked.blank && take({ blank })}
+      />
+      <PickField
+        label="Transfer"
+        items={there(shelf.products).map((one) => ({ id: one.id, name: one.name, detail: FAMILIES[one.familyId].name }))}
+        value={picked.product}
+        onChange={(product) => product !== picked.product && take({ product })}
+      />
+      <PickField
+        label="Press"
+        items={there(presses).map((one) => ({ id: one.id, name: one.name, detail: one.kind }))}
+        value={picked.press}
+        onChange={(press) => press !== picked.press && take({ press })}
+      />
+    </div>
+  );
+}

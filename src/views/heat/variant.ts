@@ -1,0 +1,81 @@
+/** Variants of a stack on the Heat bench: what is tried, and what can be done to it. */
+import type { BenchStack } from '../../core/card';
+import { BASE_PAD, COVER_SHEETS, type HeatAsk, HeatAskSchema, PADS_OVER, type StackLayer, UNDERLAYS } from '../../core/heat';
+import { bandOf } from '../../core/press';
+
+/** One thing tried: a set value on the press's readout, and all the heat model is asked. */
+export interface Variant {
+  setC: number;
+  ask: HeatAsk;
+}
+
+export const MOST_VARIANTS = 3;
+export const VARIANT_NAMES = ['A', 'B', 'C'] as const;
+
+export const variantOf = (stack: BenchStack): Variant => ({ setC: stack.set.tempC, ask: stack.ask });
+
+/** A variant at another set value: the model takes what the press really delivers for it. */
+export const atSet = (one: Variant, stack: BenchStack, setC: number): Variant => ({
+  setC,
+  ask: { ...one.ask, passage: { ...one.ask.passage, surfaceC: bandOf(stack.press, setC).midC } },
+});
+
+export const withPassage = (one: Variant, change: Partial<HeatAsk['passage']>): Variant => ({
+  ...one,
+  ask: { ...one.ask, passage: { ...one.ask.passage, ...change } },
+});
+export const withPiece = (one: Variant, change: Partial<HeatAsk['piece']>): Variant => ({
+  ...one,
+  ask: { ...one.ask, piece: { ...one.ask.piece, ...change } },
+});
+const withStack = (one: Variant, stack: StackLayer[]): Variant => withPiece(one, { stack });
+
+/** Sheets, pads and pillows that may be laid in. */
+export const PALETTE: StackLayer[] = [
+  ...Object.values(COVER_SHEETS).map((layer) => ({ role: 'cover' as const, ...layer })),
+  ...Object.values(PADS_OVER).map((layer) => ({ role: 'pad over' as const, ...layer })),
+  ...Object.values(UNDERLAYS).map((layer) => ({ role: 'underlay' as const, ...layer })),
+  { role: 'pad', ...BASE_PAD },
+];
+
+/** Lays a layer in: over the piece what belongs over it, under it what belongs there. */
+export function laidIn(one: Variant, layer: StackLayer): Variant {
+  const stack = [...one.ask.piece.stack];
+  const cloth = stack.findIndex(({ role }) => role === 'fabric');
+  const lastCloth = stack.length - 1 - [...stack].reverse().findIndex(({ role }) => role === 'fabric');
+  if (layer.role === 'pad over') stack.unshift(layer);
+  else if (layer.role === 'cover') stack.splice(stack.filter(({ role }) => role === 'pad over').length, 0, layer);
+  else if (layer.role === 'fabric') stack.splice(cloth < 0 ? stack.length : lastCloth + 1, 0, layer);
+  else if (layer.role === 'pad') stack.push(layer);
+  else stack.splice(cloth < 0 ? stack.length : lastCloth + 1, 0, layer);
+  return withStack(one, stack);
+}
+
+export const takenOut = (one: Variant, i: number): Variant =>
+  withStack(
+    one,
+    one.ask.piece.stack.filter((_, j) => j !== i),
+  );
+
+/** Moves a layer by so many places, kept within the stack. */
+export function moved(one: Variant, i: number, to: number): Variant {
+  const stack = [...one.ask.piece.stack];
+  const [layer] = stack.splice(i, 1);
+  if (layer) stack.splice(Math.max(0, Math.min(stack.length, to)), 0, layer);
+  return withStack(one, stack);
+}
+
+export const changed = (one: Variant, i: number, change: Partial<StackLayer>): Variant =>
+  withStack(
+    one,
+    one.ask.piece.stack.map((layer, j) => (j === i ? { ...layer, ...change } : layer)),
+  );
+
+/** What is wrong with a variant, in words; null: it can be reckoned with. */
+export function faultOf(one: Variant): string | null {
+  const parsed = HeatAskSchema.safeParse(one.ask);
+  return parsed.success ? null : (parsed.error.issues[0]?.message ?? 'This cannot be reckoned with.');
+}
+
+/** Whether a cover lies over it, where its sheet leaves that open. */
+export const isCovered = (one: Variant): boolean => one.ask.piece.stack.some(({ role }) => role === 'cover');
