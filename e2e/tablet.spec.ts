@@ -58,6 +58,9 @@ test('nothing is wider than the tablet', async ({ page }) => {
     '/orders/order-guide-tees/record',
     '/presses',
     '/shelf',
+    '/heat-bench',
+    '/heat-bench?order=order-guide-tees&line=line-guide-m&print=a',
+    '/heat-bench?practice=1',
     '/log',
     '/house',
   ]) {

@@ -187,7 +187,7 @@ export function betterTime(
 
 const THINGS: Record<Effect['of'], (name: string | null) => string> = {
   cover: (name) => `The ${name ?? 'cover'} over it`,
-  cloth: (name) => `${name ?? 'This cloth'}, not the jersey the sheet means,`,
+  cloth: (name) => `This ${name ?? 'cloth'}, unlike the jersey the sheet means,`,
   damp: (name) => `The damp in ${name ?? 'the cloth'}`,
   underlay: (name) => `The ${name ?? 'pad'} under it`,
   'pad over': (name) => `The ${name ?? 'pad'} over it`,

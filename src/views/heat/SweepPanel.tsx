@@ -214,7 +214,7 @@ function MapDrawing({ map, variant, stack, house }: SweepPanelProps & { map: Map
             {{ under: 'too little', sound: 'sound', over: 'too much' }[kind]} <span className="figure label">{`${part(kind)} %`}</span>
           </span>
         ))}
-        <span className="label">bracket: the sheet’s window · hatched: beyond the press · ring: this setting</span>
+        <span className="label">frame: the sheet’s window · hatched: beyond the press · ring: this setting</span>
       </figcaption>
     </figure>
   );

@@ -1,0 +1,66 @@
+import { describe, expect, it } from 'vitest';
+import { passage, pieceOf } from '../../../test/columns';
+import { adhesiveOfAsk, bandOfAsk, correctAsk, type HeatAsk, peelOfAsk, press, see, tempAt } from './index';
+
+const ask = (over: Partial<HeatAsk['passage']> = {}, damp = false): HeatAsk => ({
+  piece: pieceOf('cotton jersey', { cover: true, damp }),
+  passage: passage({ prePressS: 4, cooling: { where: 'air', forS: 200 }, ...over }),
+  adhesive: { softenC: 105, reference: { piece: pieceOf('cotton jersey'), surfaceC: 150, timeS: 10 }, shift: 1 },
+  limits: { markC: 175, damageC: 200, dyeC: null },
+});
+
+describe('what is seen of a pressing', () => {
+  const seen = see(ask({}, true));
+  it('has curves thin enough to draw that still read as the full ones do, jumps and all', () => {
+    const full = press(ask({}, true).piece, ask().passage, adhesiveOfAsk(ask()), ask().limits, { resolution: 0.7, toleranceK: 0.03 });
+    const glue = full.art.curves.glue;
+    if (!glue) throw new TypeError('no glue');
+    const { timeS, tempC } = seen.curves.glue;
+    expect(timeS.length).toBeLessThan(500);
+    const drawn = { timeS: Float64Array.from(timeS), tempC: Float64Array.from(tempC) };
+    const shut = seen.stages.find(({ name }) => name === 'press');
+    for (const t of [0.05, 0.3, 1, 4, 9]) {
+      const at = (shut?.fromS ?? 0) + t;
+      expect(Math.abs(tempAt(drawn, at) - tempAt(glue, at))).toBeLessThan(t < 1 ? 4 : 2);
+    }
+    // right before the press shuts the glue is still as cool as it lay
+    expect(tempAt(drawn, (shut?.fromS ?? 0) - 0.05)).toBeLessThan(70);
+  });
+  it('tells stages that follow each other without a gap, and which of them are shut', () => {
+    seen.stages.slice(1).forEach((stage, i) => {
+      expect(stage.fromS).toBeCloseTo(seen.stages[i]?.toS ?? Number.NaN, 9);
+    });
+    expect(seen.stages.filter(({ shut }) => shut).map(({ name }) => name)).toEqual(['pre-press', 'press']);
+  });
+  it('water goes from what the cloth held to nearly none, and heat went in', () => {
+    expect(seen.waterGm2.loaded).toBeGreaterThan(10);
+    expect(seen.waterGm2.left).toBeLessThan(0.2 * seen.waterGm2.loaded);
+    expect(seen.heatInKJm2).toBeGreaterThan(50);
+  });
+});
+
+describe('answers to an ask', () => {
+  it('a learned shift multiplies the bond, and the correction asks for the time that makes it good', () => {
+    const weak = { ...ask(), adhesive: { ...ask().adhesive, shift: 0.85 } };
+    expect(see(weak).read.bond / see(ask()).read.bond).toBeCloseTo(0.85, 6);
+    const allowed = { timeS: { min: 6, max: 40 }, surfaceC: { min: 150, max: 150 } };
+    const { correction, helps } = correctAsk(weak, allowed);
+    expect(correction.feasible).toBe(true);
+    expect(correction.timeS).toBeGreaterThan(correctAsk(ask(), allowed).correction.timeS);
+    expect(helps.find(({ of }) => of === 'cover')?.glueK).toBeGreaterThan(0);
+  });
+  it('a doubtful platen or shift widens the band', () => {
+    const width = (doubt: { platenK: number; shiftSd: number }) => {
+      const { low, high } = bandOfAsk(ask(), doubt);
+      return high / low;
+    };
+    expect(width({ platenK: 4, shiftSd: 0 })).toBeGreaterThan(width({ platenK: 1, shiftSd: 0 }));
+    expect(width({ platenK: 1, shiftSd: 0.15 })).toBeGreaterThan(width({ platenK: 1, shiftSd: 0 }));
+  });
+  it('a table cools sooner than air, and a weight of metal sooner still', () => {
+    const { piece, passage: own } = ask();
+    const warm = (where: 'air' | 'table' | 'weight') => peelOfAsk({ piece, passage: own, where }).warmS ?? Number.POSITIVE_INFINITY;
+    expect(warm('table')).toBeLessThan(warm('air'));
+    expect(warm('weight')).toBeLessThan(warm('table'));
+  });
+});
