@@ -112,3 +112,43 @@ test('what the log says is left out by one click, and undo brings it back', asyn
   await page.keyboard.press('Control+z');
   await expect(leave).toBeVisible();
 });
+
+test('the House lists what the log has taught, and each of it can be left out', async ({ page }) => {
+  await page.goto('/house');
+  const taught = page.getByRole('region', { name: 'What the log has taught' });
+  const row = taught.getByRole('listitem').filter({ hasText: 'Dunlin Solid on Swing-away' });
+  await expect(row).toContainText(/bond × \d\.\d\d ± \d\.\d\d, from \d+ pressings/);
+  await row.getByRole('button', { name: 'Leave it out' }).click();
+  await expect(row).toHaveCount(0);
+  await page.keyboard.press('Control+z');
+  await expect(row).toBeVisible();
+});
+
+test('on a tablet: three are tried side by side, one is dropped and brought back, and the set value is kept to the press', async ({
+  page,
+}) => {
+  await page.setViewportSize({ width: 1024, height: 768 });
+  await page.goto('/heat-bench?order=order-guide-tees&line=line-guide-m&print=a');
+  const table = page.getByRole('table', { name: 'What it comes to' });
+  await expect(table).toBeVisible();
+  for (const time of ['10', '11']) {
+    await page.getByRole('button', { name: 'Try another' }).click();
+    await page.getByLabel('Time', { exact: true }).fill(time);
+  }
+  await expect(page.getByRole('button', { name: 'Try another' })).toHaveCount(0);
+  await expect(table.getByRole('columnheader')).toHaveText(['', 'A', 'B', 'C']);
+  await expect(table.getByRole('row', { name: /^Set/ })).toContainText('10');
+  await page.getByRole('button', { name: 'Drop C' }).click();
+  await expect(table.getByRole('columnheader')).toHaveText(['', 'A', 'B']);
+  await page.getByRole('button', { name: /^Undo/ }).click();
+  await expect(table.getByRole('columnheader')).toHaveText(['', 'A', 'B', 'C']);
+  await page.getByRole('button', { name: 'B', exact: true }).click();
+  await expect(page.getByLabel('Time', { exact: true })).toHaveValue('10');
+  await page.getByLabel('Set to').fill('290');
+  await page.getByLabel('Set to').blur();
+  await expect(page.getByText(/Surface at this setting: 29\d.°F/)).toBeVisible();
+  await page.getByRole('button', { name: /^Take 10.s and 290.°F to the card/ }).click();
+  const card = page.getByRole('article', { name: 'Card' });
+  await expect(card.getByRole('button', { name: /^Temperature:/ })).toContainText('290');
+  await expect(card.getByText('Set by hand.')).toBeVisible();
+});

@@ -50,6 +50,14 @@ describe('a card as the heat model sees it', () => {
     const asked = benchStack(own)?.ask;
     expect(asked?.adhesive.reference.surfaceC).toBe(reference.surfaceC);
   });
+  it('a platen whose heater is known gives way under a cold piece and costs some bond; a strong heavy one less', () => {
+    const own = input();
+    const bond = (heater: ResolveInput['press']['heater']) => judge({ ...own, press: { ...own.press, heater } }).bonds?.[1]?.bond ?? 0;
+    const [weak, strong] = [bond({ powerW: 900, massKg: 4, lossWK: null }), bond({ powerW: 2600, massKg: 14, lossWK: null })];
+    expect(weak).toBeLessThan(strong);
+    expect(strong).toBeLessThan(judge(own).bonds?.[1]?.bond ?? 0);
+    expect(weak).toBeGreaterThan(0.8 * strong);
+  });
   it('what the log has learned is found by press and transfer', () => {
     const own = { ...input(), learned: [{ pressId: 'true', productId: 'other', shift: 0.9, sd: 0.1, n: 9 }] };
     expect(learnedOf(own)).toBeNull();

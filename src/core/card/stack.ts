@@ -17,7 +17,7 @@ import {
   waterOf,
 } from '../heat';
 import { isHard, nominalOf } from '../materials';
-import { bandMiddle } from '../press';
+import { bandMiddle, droopOf } from '../press';
 import { massShare } from './decisions/mass';
 import { type Draft, pressOf, thicknessOf } from './draft';
 import type { LearnedShift, ResolveInput } from './input';
@@ -77,6 +77,7 @@ export function pieceOf(
   over: { cover: CoverSheet | null; padOver: PadOver | null } = { cover: draft.cover, padOver: padOverOf(draft) },
   lowerC: number | null = null,
 ): Piece {
+  const { press } = input;
   const cloth = blankLayer(input);
   const both = draft.loading === 'flat' || draft.loading === 'turned';
   return {
@@ -92,7 +93,7 @@ export function pieceOf(
     roomC: input.house.room.tempC,
     baseC: MEANT_BASE_C,
     lowerC: draft.split ? lowerC : null,
-    droop: null,
+    droop: press.heater ? droopOf(press.heater, press.platen.widthMm * press.platen.heightMm) : null,
   };
 }
 

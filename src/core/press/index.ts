@@ -77,6 +77,7 @@ export {
 export { coverageFault, isSettled, oddReading, PLANS, readingsOf, type Survey, type SurveyReading, SurveySchema } from './survey';
 export {
   type Closing,
+  droopOf,
   dropOfClosing,
   type Heater,
   HeaterSchema,

@@ -43,6 +43,19 @@ export function temperatureAfter(heater: Heater, fromC: number, seconds: number,
   return endC + (fromC - endC) * Math.exp((-lossOf(heater) / capacityOf(heater)) * seconds);
 }
 
+/** A heater gives all it has from so far under its setting, K: a thermostat’s usual band, an estimate. */
+const FULL_POWER_UNDER_K = 6;
+
+/**
+ * How a platen gives way under a cold piece: what it stores and how hard its heater brings it back, for every square metre.
+ *
+ * @param areaMm2 of the platen
+ */
+export function droopOf(heater: Heater, areaMm2: number): { capacityJm2K: number; recoveryWm2K: number } {
+  const areaM2 = areaMm2 / 1e6;
+  return { capacityJm2K: capacityOf(heater) / areaM2, recoveryWm2K: heater.powerW / areaM2 / FULL_POWER_UNDER_K };
+}
+
 /** A time that was really taken from one temperature to another. */
 export interface LoggedTime {
   fromC: number;

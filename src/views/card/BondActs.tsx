@@ -1,10 +1,8 @@
 /** What the card's heat comes to in one line, with the seconds that would better it, and what the log says of it, which may be left out. */
-import { useState } from 'react';
-import { call } from '../../contract';
 import type { Card } from '../../core/card';
 import { formatDuration } from '../../core/units';
-import { didUndoably } from '../../ui/acts';
-import { errorWords, refresh, useRoute } from '../../ui/query';
+import { errorWords } from '../../ui/query';
+import { useLeaveOut } from './useLeaveOut';
 
 interface BondActsProps {
   card: Card;
@@ -13,36 +11,12 @@ interface BondActsProps {
   onTime: (timeS: number) => void;
 }
 
-const again = () => refresh('house', 'orderCards', 'order', 'bench', 'learned');
-
 export function BondActs({ card, heatHref, onTime }: BondActsProps) {
-  const house = useRoute('house', {});
-  const [fault, setFault] = useState<unknown>(null);
+  const { leaveOut, fault } = useLeaveOut();
   const { heat, set, of } = card;
   if (!heat) return null;
   const { correction, learned } = heat;
   const by = correction ? correction.timeS - set.timeS : 0;
-  const leaveOut = async () => {
-    if (!house.data) return;
-    const { house: before, version } = house.data;
-    const rest = (before.forgotten ?? []).filter((one) => one.pressId !== of.pressId || one.productId !== of.productId);
-    try {
-      const saved = await call('putHouse', {
-        body: { ...before, forgotten: [...rest, { pressId: of.pressId, productId: of.productId, until: Date.now() }] },
-        ifMatch: version,
-      });
-      await again();
-      didUndoably({
-        what: 'what the log says left out',
-        undo: async () => {
-          await call('putHouse', { body: before, ifMatch: saved.version });
-          await again();
-        },
-      });
-    } catch (error) {
-      setFault(error);
-    }
-  };
   return (
     <section aria-label="Bond" className="flex flex-wrap items-center gap-x-6 py-1">
       <p>
@@ -61,7 +35,7 @@ export function BondActs({ card, heatHref, onTime }: BondActsProps) {
         On the Heat bench
       </a>
       {learned && learned.shift !== 1 && (
-        <button type="button" className="act act-quiet px-0 underline" onClick={() => void leaveOut()}>
+        <button type="button" className="act act-quiet px-0 underline" onClick={() => void leaveOut(of)}>
           Leave out what {learned.n} pressings say (× {learned.shift.toFixed(2)})
         </button>
       )}

@@ -9,6 +9,7 @@ import { QuantityField } from '../../ui/QuantityField';
 import { errorWords, Island, Pending, refresh, useRoute } from '../../ui/query';
 import { Backup } from './Backup';
 import { ExampleCards } from './ExampleCards';
+import { Learned } from './Learned';
 
 export function HouseView() {
   return (
@@ -140,6 +141,7 @@ function HouseForm({ house, version }: { house: House; version: number }) {
       </form>
       <aside className="sticky top-4 max-h-[calc(100vh-7rem)] self-start overflow-auto">
         <ExampleCards rule={shown} house={draft} />
+        <Learned />
         <Backup />
       </aside>
     </div>
