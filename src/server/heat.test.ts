@@ -17,6 +17,7 @@ import * as roundRoute from '../pages/api/v1/practice/[id]';
 import { shop } from './shop';
 import { readHouse } from './stores/house';
 import { learnedShifts } from './stores/learned';
+import { addAmendment, addPressing, findPressing } from './stores/pressings';
 
 ownShop();
 
@@ -97,6 +98,32 @@ describe('what the log has taught', () => {
     const left = learnedShifts(shop().db, without);
     expect(left.some((one) => one.pressId === first.pressId && one.productId === first.productId)).toBe(false);
     expect(learnedShifts(shop().db, house)).toHaveLength(body.learned.length);
+  });
+});
+
+describe('what is counted', () => {
+  it('a pressing that was withdrawn no longer teaches, nor one that came in from a list without its card', async () => {
+    const { db, sqlite } = shop();
+    const house = readHouse(db).doc;
+    const count = () => learnedShifts(db, house).reduce((sum, { n }) => sum + n, 0);
+    const before = count();
+    const good = sqlite.prepare("SELECT id FROM pressings WHERE outcome = 'good' AND run_id IS NOT NULL LIMIT 1").get() as { id: string };
+    addAmendment(db, {
+      id: '00000000-0000-4000-8000-0000000000aa',
+      pressingId: good.id,
+      field: 'standing',
+      from: 'counts',
+      to: 'withdrawn',
+      by: 'MB',
+      why: 'a slip',
+      at: 1,
+    });
+    expect(count()).toBe(before - 1);
+    const { id, runId, ...rest } = findPressing(db, good.id);
+    addPressing(db, { ...rest, runId, id: '00000000-0000-4000-8000-0000000000ab' }, false);
+    expect(count()).toBe(before - 1);
+    addPressing(db, { ...rest, runId, id: '00000000-0000-4000-8000-0000000000ac' });
+    expect(count()).toBe(before);
   });
 });
 

@@ -69,10 +69,16 @@ function quantile(weights: readonly number[], share: number): number {
  * @see McCullagh, Regression models for ordinal data (1980)
  */
 export function shiftAfter(evidence: readonly Evidence[]): ShiftPosterior {
+  // a line of pieces has one bond: what came out alike is reckoned once
+  const alike = new Map<string, Evidence & { count: number }>();
+  for (const one of evidence) {
+    const key = `${one.bond} ${one.outcome}`;
+    alike.set(key, { ...one, count: (alike.get(key)?.count ?? 0) + 1 });
+  }
   const logs = GRID.map((s) => {
     let sum = -(s * s) / (2 * PRIOR_SD * PRIOR_SD);
-    for (const { bond, outcome } of evidence)
-      sum += Math.log((1 - STRAY_SHARE) * chanceOf(outcome, Math.log(bond) + s) + STRAY_SHARE / BOND_OUTCOMES.length);
+    for (const { bond, outcome, count } of alike.values())
+      sum += count * Math.log((1 - STRAY_SHARE) * chanceOf(outcome, Math.log(bond) + s) + STRAY_SHARE / BOND_OUTCOMES.length);
     return sum;
   });
   const most = logs.reduce((a, b) => Math.max(a, b));

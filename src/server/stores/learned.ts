@@ -16,6 +16,18 @@ interface Row {
   endedAt: number;
 }
 
+/** What frozen cards reckoned, by hash; null: nothing. A frozen card never changes. */
+const reckonedBy = new Map<string, Pick<Reckoned, 'pressId' | 'productId' | 'bond'> | null>();
+
+function bondOfCard(db: Db, hash: string): Pick<Reckoned, 'pressId' | 'productId' | 'bond'> | null {
+  const known = reckonedBy.get(hash);
+  if (known !== undefined) return known;
+  const { of, heat } = frozenCard(db, hash);
+  const own = heat ? { pressId: of.pressId, productId: of.productId, bond: heat.bond / (heat.learned?.shift ?? 1) } : null;
+  reckonedBy.set(hash, own);
+  return own;
+}
+
 /** The last answer, with what it was worked out from: the log only grows, so its counts tell whether it still holds. */
 let last: { db: Db; mark: string; shifts: LearnedShift[] } | null = null;
 
@@ -38,10 +50,10 @@ export function learnedShifts(db: Db, house: Pick<House, 'forgotten'>): LearnedS
       (SELECT 1 FROM amendments a WHERE a.pressing_id = pressings.id AND a.field = 'standing' AND a.to_value = 'withdrawn')
     ORDER BY seq DESC LIMIT ${LATEST}`);
   const reckoned = rows.flatMap(({ hash, outcome, reason, laidBack, endedAt }): Reckoned[] => {
-    const { of, heat } = frozenCard(db, hash);
-    const asked = forgotten.some((one) => one.pressId === of.pressId && one.productId === of.productId && endedAt <= one.until);
-    if (!heat || asked) return [];
-    return [{ pressId: of.pressId, productId: of.productId, bond: heat.bond / (heat.learned?.shift ?? 1), outcome, reason, laidBack }];
+    const card = bondOfCard(db, hash);
+    if (!card || forgotten.some((one) => one.pressId === card.pressId && one.productId === card.productId && endedAt <= one.until))
+      return [];
+    return [{ ...card, outcome, reason, laidBack }];
   });
   const shifts = learnShifts(reckoned);
   last = { db, mark, shifts };
