@@ -78,5 +78,6 @@ test('OpenAPI 3.1 describes every address, and its card schema takes a real card
   );
   const { schema } = description.paths['/api/v1/compute/card'].post.responses['200'].content['application/json'];
   const reply = await (await request.post('/api/v1/compute/card', { data: documentedBody() })).json();
-  expect(Object.keys(reply.card).sort()).toEqual(schema.properties.card.required.slice().sort());
+  expect(Object.keys(reply.card).sort()).toEqual(Object.keys(schema.properties.card.properties).sort());
+  expect(Object.keys(reply.card)).toEqual(expect.arrayContaining(schema.properties.card.required));
 });

@@ -163,7 +163,13 @@ function Bench({ stack, title, back, pick }: { stack: BenchStack; title: string;
           <h1>Heat bench</h1>
           <p className="text-soft">
             <span className="font-semibold text-ink">{stack.blankName}</span> · {stack.productName} · {stack.press.name} ·{' '}
-            {back ? <a href={back.href}>{title}</a> : title}
+            {back ? (
+              <a className="underline" href={back.href}>
+                {title}
+              </a>
+            ) : (
+              title
+            )}
           </p>
         </div>
         <div className="flex items-center gap-2">
