@@ -1,5 +1,6 @@
 import { defineConfig } from 'vitest/config';
 
 export default defineConfig({
-  test: { include: ['src/**/*.test.ts', 'src/**/*.test.tsx'], testTimeout: 30_000 },
+  // two at a time even on two cores: one file alone would leave the other core idle; a slow machine is no failure
+  test: { include: ['src/**/*.test.ts', 'src/**/*.test.tsx'], testTimeout: 120_000, maxWorkers: 2 },
 });
