@@ -140,7 +140,7 @@ function judgeDraft(input: ResolveInput, draft: Draft, reasons: Reason[], trade:
  *
  * The set value is the settable one whose delivered band keeps farthest from the nearest bound (sheet, mark beside the art,
  * damage); a value set by hand is kept to the press's step and judged the same way. Where the bond at that value is not
- * sound and nobody chose the time, the time is moved within the sheet as far as it helps, unless that took from a margin that then were under 2 K.
+ * sound and nobody chose the time, the time is moved within the sheet as far as it helps, unless that moved the set value or took from a margin that then were under 2 K.
  */
 export function judge(given: ResolveInput, trade: Trade = TRADE): Judgement {
   const input = asMeasured(given);
@@ -150,7 +150,8 @@ export function judge(given: ResolveInput, trade: Trade = TRADE): Judgement {
   if (!moved) return first;
   const second = judgeDraft(input, { ...draft, timeS: moved.timeS }, [...reasons, moved.reason], trade);
   const room = ({ window }: Judgement) => smallestMargin(marginsAt(window, window.bestSetC));
-  return second.bonds && room(second) >= Math.min(CLEAR_MARGIN_K, room(first)) ? second : first;
+  const sameSet = second.window.bestSetC === first.window.bestSetC;
+  return second.bonds && sameSet && room(second) >= Math.min(CLEAR_MARGIN_K, room(first)) ? second : first;
 }
 
 /** What a queue needs of a card: its lamp, and the minutes of a piece. */
