@@ -129,7 +129,7 @@ export const LAYERS: readonly Case[] = [
     with: 'two-sheet-toner',
     lamp: 'care',
     because: /bond its sheet means/,
-    set: { tempC: 134 },
+    set: { tempC: 135 },
     step: /Close at 157 °C, 1:45/,
   },
   {

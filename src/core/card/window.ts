@@ -6,7 +6,7 @@ import { type Phrase, phrase, seconds, snap, temp, toInside, toShown } from '../
 import { type Draft, pressOf } from './draft';
 import type { ResolveInput } from './input';
 import type { Bound, Margin, Window } from './schema';
-import { MEANT_BASE_C, type PadOver, padOverOf, pieceOf } from './stack';
+import { type PadOver, padOverOf, pieceOf } from './stack';
 
 /** Below this margin on any side a card is Care, K. */
 export const CLEAR_MARGIN_K = 2;
@@ -41,7 +41,7 @@ function lowestWall(input: ResolveInput, draft: Draft, limit15: number, closings
   let low: Wall | null = null;
   for (const closing of closings) {
     const limitC = limitForTime(limit15, closing.timeS);
-    const surfaceC = platenFor(followOf(pieceOf(input, draft, closing), column), MEANT_BASE_C, limitC, closing.timeS);
+    const surfaceC = platenFor(followOf(pieceOf(input, draft, closing), column), input.house.room.tempC, limitC, closing.timeS);
     if (low === null || surfaceC < low.surfaceC) low = { surfaceC, limitC, closing };
   }
   return low;
