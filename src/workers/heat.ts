@@ -4,7 +4,7 @@ import type { SweepAsk } from '../core/heat';
 import { desk } from './desk';
 import type { HeatApi } from './heat.worker';
 
-export { Stopped } from './desk';
+export { Stopped, WorkerDied } from './desk';
 
 const start = () => new Worker(new URL('./heat.worker.ts', import.meta.url), { type: 'module' });
 

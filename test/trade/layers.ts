@@ -13,7 +13,7 @@ export const LAYERS: readonly Case[] = [
     set: { cover: 'ptfe', timeS: 15 },
     stages: ['place', 'tack', 'peel', 'place', 'press', 'peel'],
     step: /tack 3 s/,
-    reason: /tacked 3 s.*|3 s are added/,
+    reason: /3 s are added.*tacked 3 s/s,
   },
   { says: 'one film has no tack', on: T, with: 'cut-film', noStage: 'tack', noStep: /tack/ },
   {

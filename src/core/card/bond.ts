@@ -1,11 +1,12 @@
 /** Bond: what a card's setting does at the glue, what takes from it, and the time that would bring it back. */
 import { type Adhesive, bondBand, correct, deviations, type Effect, growthOf, type Passage, type Piece, SOUND } from '../heat';
+import { remembered } from '../numerics';
 import { bandOf, type Offset } from '../press';
 import { type Phrase, phrase, seconds, tempDiff } from '../units';
 import { type Draft, pressOf } from './draft';
 import type { ResolveInput } from './input';
 import type { Card, Finding, Reason, Window } from './schema';
-import { adhesiveOf, CARD_HEAT, keep, learnedOf, MEANT_BASE_C, meantCloth, pieceOf, WEIGHED_HEAT } from './stack';
+import { adhesiveOf, CARD_HEAT, learnedOf, MEANT_BASE_C, meantCloth, pieceOf, WEIGHED_HEAT } from './stack';
 import { limitsFor } from './window';
 
 export type Heat = NonNullable<Card['heat']>;
@@ -29,8 +30,8 @@ function cardPiece(input: ResolveInput, draft: Draft, surfaceC: number, lowerC: 
 }
 
 const NO_LIMITS = { markC: null, damageC: null, dyeC: null };
-const kept = new Map<string, BondPoint[]>();
-const told = new Map<string, Heat>();
+const bondsBefore = remembered<BondPoint[]>(400);
+const heatBefore = remembered<Heat>(400);
 
 /**
  * Bonds at the lowest, middle and highest surface the sheet allows. Between them the logarithm of the bond is taken as straight.
@@ -42,15 +43,12 @@ export function bondsOf(input: ResolveInput, draft: Draft, window: Pick<Window, 
   const [low, high] = [side('sheet low'), side('sheet high')];
   const one = cardPiece(input, draft, low, lowerC);
   if (!one || !(low >= 20 && high <= 260 && low <= high)) return null;
-  const key = JSON.stringify([one, high]);
-  const known = kept.get(key);
-  if (known) return known;
-  const points = [low, (low + high) / 2, high].map((surfaceC): BondPoint => {
-    const growth = growthOf(one.piece, { ...one.passage, surfaceC }, one.adhesive, NO_LIMITS, CARD_HEAT);
-    return { surfaceC, bond: growth.bond.at(-1) ?? 0 };
-  });
-  keep(kept, key, points);
-  return points;
+  return bondsBefore(JSON.stringify([one, high]), () =>
+    [low, (low + high) / 2, high].map((surfaceC) => {
+      const growth = growthOf(one.piece, { ...one.passage, surfaceC }, one.adhesive, NO_LIMITS, CARD_HEAT);
+      return { surfaceC, bond: growth.bond.at(-1) ?? 0 };
+    }),
+  );
 }
 
 /** Bond at a surface temperature; beyond the sheet, the line of its nearest part goes on. */
@@ -107,37 +105,24 @@ export function heatOf(
   const one = cardPiece(input, draft, Math.min(260, Math.max(20, midC)), set.lowerC);
   if (!one) return null;
   const { piece, passage, adhesive } = one;
-  const key = JSON.stringify([one, highC - lowC, points, pressOf(draft), limitsFor(input), draft.passesMark, learnedOf(input)]);
-  const known = told.get(key);
-  if (known) return known;
   const learned = learnedOf(input);
-  const { low, high, soundChance } = bondBand(
-    piece,
-    passage,
-    adhesive,
-    { platenK: (highC - lowC) / 2 / SPREADS_A_SD, shiftSd: learned?.sd ?? 0 },
-    WEIGHED_HEAT,
-  );
-  const press = pressOf(draft);
-  const takes = deviations(
-    piece,
-    passage,
-    adhesive,
-    { cloth: meantCloth(input), baseC: MEANT_BASE_C, covered: press.cover === 'required' },
-    WEIGHED_HEAT,
-  );
-  const heat: Heat = {
-    bond: bondAt(points, midC),
-    low,
-    high,
-    soundChance,
-    bonds: points,
-    takes,
-    correction: correctionOf(input, draft, one),
-    learned: learned && { shift: learned.shift, n: learned.n },
-  };
-  keep(told, key, heat);
-  return heat;
+  const { cover } = pressOf(draft);
+  const doubt = { platenK: (highC - lowC) / 2 / SPREADS_A_SD, shiftSd: learned?.sd ?? 0 };
+  const meant = { cloth: meantCloth(input), baseC: MEANT_BASE_C, covered: cover === 'required' };
+  const key = JSON.stringify([one, doubt, meant, points, pressOf(draft).timeS, limitsFor(input), draft.passesMark, learned]);
+  return heatBefore(key, () => {
+    const { low, high, soundChance } = bondBand(piece, passage, adhesive, doubt, WEIGHED_HEAT);
+    return {
+      bond: bondAt(points, midC),
+      low,
+      high,
+      soundChance,
+      bonds: points,
+      takes: deviations(piece, passage, adhesive, meant, WEIGHED_HEAT),
+      correction: correctionOf(input, draft, one),
+      learned: learned && { shift: learned.shift, n: learned.n },
+    };
+  });
 }
 
 /** The time that restores the bond at this very temperature, within sheet and limits; null: the time is right as it is. */
@@ -238,7 +223,7 @@ export function heatReasons(heat: Heat, timeS: number): Reason[] {
   );
   const words = correctionWords(heat, timeS);
   if (words) said.push(say('physics', words));
-  if (heat.learned && heat.learned.shift !== 1)
+  if (heat.learned)
     said.push(
       say(
         'log',

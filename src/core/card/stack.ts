@@ -17,6 +17,7 @@ import {
   waterOf,
 } from '../heat';
 import { isHard, nominalOf } from '../materials';
+import { remembered } from '../numerics';
 import { bandMiddle, droopOf } from '../press';
 import { massShare } from './decisions/mass';
 import { type Draft, pressOf, thicknessOf } from './draft';
@@ -139,33 +140,23 @@ export const WEIGHED_HEAT = { resolution: 0.2, toleranceK: 0.3 } as const;
 
 /** A computed pre-press is kept between these, s. */
 const DRYING_S = { least: 3, most: 30 } as const;
-const dried = new Map<string, number>();
+const dried = remembered<number>(400);
+const flows = remembered<number>(400);
 
 /** Whole seconds of a bare pre-press, at the sheet's nominal temperature, until this cloth is dry in this room. */
 export function driedIn(input: ResolveInput, draft: Draft): number {
   const surfaceC = nominalOf(pressOf(draft).tempC);
   const piece = pieceOf(input, draft, { cover: null, padOver: padOverOf(draft) });
   const bare = { ...piece, stack: piece.stack.filter(({ role }) => role !== 'carrier' && role !== 'transfer') };
-  const key = JSON.stringify([bare, surfaceC]);
-  const known = dried.get(key);
-  if (known !== undefined) return known;
-  const timeS = dryingTime(bare, surfaceC, CARD_HEAT) ?? DRYING_S.most;
-  const kept = Math.max(DRYING_S.least, Math.min(DRYING_S.most, Math.ceil(timeS)));
-  keep(dried, key, kept);
-  return kept;
+  return dried(JSON.stringify([bare, surfaceC]), () => {
+    const timeS = dryingTime(bare, surfaceC, CARD_HEAT) ?? DRYING_S.most;
+    return Math.max(DRYING_S.least, Math.min(DRYING_S.most, Math.ceil(timeS)));
+  });
 }
 
-const MOST_KEPT = 400;
-/** Keeps what was worked out for the next card of the same stack; the oldest makes room. */
-export function keep<T>(kept: Map<string, T>, key: string, value: T): void {
-  if (kept.size >= MOST_KEPT) kept.delete(kept.keys().next().value ?? '');
-  kept.set(key, value);
-}
-const flows = new Map<string, number>();
-
-/** What the log has learned of this press with this transfer. */
+/** What the log has learned of this press with this transfer; null: nothing yet, too few pressings among it. */
 export const learnedOf = ({ learned, press, product }: Pick<ResolveInput, 'learned' | 'press' | 'product'>): LearnedShift | null =>
-  learned?.find((one) => one.pressId === press.id && one.productId === product.id) ?? null;
+  learned?.find((one) => one.pressId === press.id && one.productId === product.id && one.shift !== 1) ?? null;
 
 /** Where the adhesive is taken to soften, °C. */
 export const softensAt = (draft: Draft): number => pressOf(draft).tempC.min - SOFTENS_UNDER_K;
@@ -174,8 +165,6 @@ export const softensAt = (draft: Draft): number => pressOf(draft).tempC.min - SO
 export function adhesiveOf(input: ResolveInput, draft: Draft): Adhesive {
   const softenC = softensAt(draft);
   const reference = referenceOf(input, draft);
-  const key = JSON.stringify([reference, softenC]);
-  const flow = flows.get(key) ?? referenceFlow(reference, softenC, CARD_HEAT);
-  keep(flows, key, flow);
+  const flow = flows(JSON.stringify([reference, softenC]), () => referenceFlow(reference, softenC, CARD_HEAT));
   return { softenC, referenceFlow: flow, shift: learnedOf(input)?.shift ?? 1 };
 }

@@ -170,18 +170,17 @@ export function correct(ask: Ask, options: SolveOptions = {}): Correction {
     }
     missed.push(one);
   }
-  const settled = (one: Tried): Correction => {
-    const timeS = Math.min(one.untilS, Math.max(allowed.timeS.min, reaches(asGrown(one.growth), 1) ?? one.untilS));
-    return {
-      askedBond,
-      timeS,
-      surfaceC: one.surfaceC,
-      bond: bondAt(one.growth, timeS),
-      ...rounding(tried, one, timeS, ask, settable),
-      feasible: true,
-      stoppedBy: null,
-    };
-  };
+  const answer = (one: Tried, timeS: number, stoppedBy: Correction['stoppedBy']): Correction => ({
+    askedBond,
+    timeS,
+    surfaceC: one.surfaceC,
+    bond: bondAt(one.growth, timeS),
+    ...rounding(tried, one, timeS, ask, settable),
+    feasible: stoppedBy === null,
+    stoppedBy,
+  });
+  const settled = (one: Tried): Correction =>
+    answer(one, Math.min(one.untilS, Math.max(allowed.timeS.min, reaches(asGrown(one.growth), 1) ?? one.untilS)), null);
   if (found) return settled(found);
   const usable = refined(
     tried,
@@ -196,17 +195,7 @@ export function correct(ask: Ask, options: SolveOptions = {}): Correction {
     return { askedBond, ...setting, rounded: setting, feasible: false, stoppedBy: coolest.endedBy };
   }
   const best = usable.reduce((a, b) => (off(b) < off(a) - 1e-6 ? b : a));
-  const short = best.most < 1;
-  const timeS = short ? best.untilS : allowed.timeS.min;
-  return {
-    askedBond,
-    timeS,
-    surfaceC: best.surfaceC,
-    bond: bondAt(best.growth, timeS),
-    ...rounding(tried, best, timeS, ask, settable),
-    feasible: false,
-    stoppedBy: short ? best.endedBy : 'shortest time',
-  };
+  return best.most < 1 ? answer(best, best.untilS, best.endedBy) : answer(best, allowed.timeS.min, 'shortest time');
 }
 
 /** A setting as it can be set: the temperature by the press's step, then the whole second whose bond lies nearest to 1. */

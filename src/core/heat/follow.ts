@@ -1,4 +1,5 @@
 /** Follow: how far a face follows a platen over time, and the platen that brings it to a temperature. Dry, so that it holds for every temperature. */
+import { remembered } from '../numerics';
 import { tempAt } from './indices';
 import { type Piece, sceneOf } from './piece';
 import { solve } from './solve';
@@ -13,8 +14,7 @@ export interface Follow {
 const WATCHED_S = 60;
 /** Read to a tenth of a kelvin or so: a limit is no better known. */
 const COARSE = { resolution: 0.3, toleranceK: 0.3 } as const;
-const MOST_KEPT = 600;
-const kept = new Map<string, Follow>();
+const follows = remembered<Follow>(600);
 
 function keyOf(column: string, contactKPa: number, stack: Piece['stack']): string {
   let key = `${column} ${contactKPa}`;
@@ -33,22 +33,18 @@ function keyOf(column: string, contactKPa: number, stack: Piece['stack']): strin
  */
 export function followOf(piece: Piece, column: 'art' | 'bare'): Follow {
   const stack = column === 'art' ? piece.stack : piece.stack.filter(({ role }) => role !== 'carrier' && role !== 'transfer');
-  const key = keyOf(column, piece.contactKPa, stack);
-  const known = kept.get(key);
-  if (known) return known;
-  const dry = stack.map((layer) => ({ ...layer, waterKgM2: 0 }));
-  const scene = sceneOf(
-    { ...piece, stack: dry, roomC: 0, baseC: 0, lowerC: null, droop: null },
-    { surfaceC: 100, timeS: WATCHED_S, prePressS: 0, finish: null, cooling: null },
-    column,
-  );
-  const run = solve({ ...scene, stages: scene.stages.filter(({ name }) => name === 'press') }, COARSE);
-  const face = run.curves.face;
-  if (!face) throw new TypeError('the piece has no face');
-  const follow = { timeS: face.timeS, share: face.tempC.map((c) => c / 100) };
-  if (kept.size >= MOST_KEPT) kept.delete(kept.keys().next().value ?? '');
-  kept.set(key, follow);
-  return follow;
+  return follows(keyOf(column, piece.contactKPa, stack), () => {
+    const dry = stack.map((layer) => ({ ...layer, waterKgM2: 0 }));
+    const scene = sceneOf(
+      { ...piece, stack: dry, roomC: 0, baseC: 0, lowerC: null, droop: null },
+      { surfaceC: 100, timeS: WATCHED_S, prePressS: 0, finish: null, cooling: null },
+      column,
+    );
+    const run = solve({ ...scene, stages: scene.stages.filter(({ name }) => name === 'press') }, COARSE);
+    const face = run.curves.face;
+    if (!face) throw new TypeError('the piece has no face');
+    return { timeS: face.timeS, share: face.tempC.map((c) => c / 100) };
+  });
 }
 
 /** Share of the platen's excess temperature after a time under heat, s. */

@@ -1,6 +1,17 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { cholesky, erfcx, forward, interpolate, logDeterminant, mixtureCdf, mixtureMoments, mixtureQuantile, normalCdf } from './index';
+import {
+  cholesky,
+  erfcx,
+  forward,
+  interpolate,
+  logDeterminant,
+  mixtureCdf,
+  mixtureMoments,
+  mixtureQuantile,
+  normalCdf,
+  remembered,
+} from './index';
 
 describe('erfcx', () => {
   it.each([
@@ -90,5 +101,30 @@ describe('normal distributions and mixtures of them', () => {
     const { mean, sd } = mixtureMoments(parts);
     expect(mean).toBeCloseTo(-1.5, 12);
     expect(sd ** 2).toBeCloseTo(0.75 * (1 + 2.5 ** 2) + 0.25 * (2.5 ** 2 + 7.5 ** 2), 9);
+  });
+});
+
+describe('what is remembered', () => {
+  it('is worked out once for a key, even where the answer is nothing, and the oldest makes room', () => {
+    let worked = 0;
+    const answers = remembered<number | null>(2);
+    const ask = (key: string, answer: number | null) =>
+      answers(key, () => {
+        worked++;
+        return answer;
+      });
+    expect([ask('a', 1), ask('a', 9), ask('b', null), ask('b', 9)]).toEqual([1, 1, null, null]);
+    expect(worked).toBe(2);
+    expect([ask('c', 3), ask('b', 9)]).toEqual([3, null]);
+    expect(ask('a', 4)).toBe(4);
+    expect(worked).toBe(4);
+  });
+  it('keeps nothing of work that failed', () => {
+    const answers = remembered<number>(2);
+    const fails = () => {
+      throw new Error('no');
+    };
+    expect(() => answers('a', fails)).toThrow('no');
+    expect(answers('a', () => 5)).toBe(5);
   });
 });

@@ -34,7 +34,7 @@ export function BondActs({ card, heatHref, onTime }: BondActsProps) {
       <a className="act act-quiet px-0 underline" href={heatHref}>
         On the Heat bench
       </a>
-      {learned && learned.shift !== 1 && (
+      {learned && (
         <button type="button" className="act act-quiet px-0 underline" onClick={() => void leaveOut(of)}>
           Leave out what {learned.n} pressings say (× {learned.shift.toFixed(2)})
         </button>

@@ -10,8 +10,9 @@ import { useOperator } from '../../ui/operator';
 import { QuantityField } from '../../ui/QuantityField';
 import { errorWords, Pending, queries, useRoute } from '../../ui/query';
 import { Says } from '../../ui/Says';
-import { heatDesk } from '../../workers/heat';
+import { heatDesk, WorkerDied } from '../../workers/heat';
 import { HeatChart } from './HeatChart';
+import { limitsOf } from './variant';
 
 type Scores = Reply<'practice'>['scores'];
 interface Round {
@@ -122,7 +123,7 @@ export function Practice() {
   );
 }
 
-type Step = { kind: 'set' } | { kind: 'peel' } | { kind: 'seen'; outcome: Outcome };
+type Step = { kind: 'set' } | { kind: 'peel' } | { kind: 'played' } | { kind: 'seen'; outcome: Outcome };
 
 function Game({ round, house, operator, onNext }: { round: Round; house: HouseUnits; operator: string; onNext: () => Promise<void> }) {
   const { stack } = round;
@@ -131,6 +132,8 @@ function Game({ round, house, operator, onNext }: { round: Round; house: HouseUn
   const [step, setStep] = useState<Step>({ kind: 'set' });
   const [fault, setFault] = useState<string | null>(null);
   const finish = async (peelS: number) => {
+    // played once, however often the button is hit
+    setStep({ kind: 'played' });
     try {
       const outcome = await heatDesk.ask((api) => api.play({ situationId: round.situationId, stack }, { ...played, peelS }));
       setStep({ kind: 'seen', outcome });
@@ -140,11 +143,17 @@ function Game({ round, house, operator, onNext }: { round: Round; house: HouseUn
       });
       queries.setQueryData(['practice', {}], { scores });
     } catch (error) {
-      setFault(errorWords(error));
+      setFault(error instanceof WorkerDied ? error.message : errorWords(error));
     }
   };
   const { allowed, nominal } = stack;
   const cloth = stack.ask.piece.stack.find(({ role }) => role === 'fabric');
+  const { unit, minC, maxC } = stack.press;
+  const fields = [
+    { key: 'setC', label: 'Set to', kind: 'temperature', unit, min: minC, max: maxC },
+    { key: 'timeS', label: 'Time', kind: 'duration', unit: 's', min: 1, max: 600 },
+    { key: 'prePressS', label: 'Pre-press', kind: 'duration', unit: 's', min: 0, max: 120 },
+  ] as const;
   return (
     <div className="min-w-0">
       <p className="text-xl font-bold">{situation?.says}</p>
@@ -164,42 +173,22 @@ function Game({ round, house, operator, onNext }: { round: Round; house: HouseUn
             else setStep({ kind: 'peel' });
           }}
         >
-          <QuantityField
-            label="Set to"
-            kind="temperature"
-            unit={stack.press.unit}
-            house={house}
-            value={played.setC}
-            min={stack.press.minC}
-            max={stack.press.maxC}
-            onChange={(setC) => setC !== null && setPlayed({ ...played, setC })}
-          />
-          <QuantityField
-            label="Time"
-            kind="duration"
-            unit="s"
-            house={house}
-            value={played.timeS}
-            min={1}
-            max={600}
-            onChange={(timeS) => timeS !== null && setPlayed({ ...played, timeS })}
-          />
-          <QuantityField
-            label="Pre-press"
-            kind="duration"
-            unit="s"
-            house={house}
-            value={played.prePressS}
-            min={0}
-            max={120}
-            onChange={(prePressS) => prePressS !== null && setPlayed({ ...played, prePressS })}
-          />
+          {fields.map(({ key, ...field }) => (
+            <QuantityField
+              key={key}
+              {...field}
+              house={house}
+              value={played[key]}
+              onChange={(value) => value !== null && setPlayed({ ...played, [key]: value })}
+            />
+          ))}
           <button type="submit" className="act act-main col-span-2">
             Press it
           </button>
         </form>
       )}
       {step.kind === 'peel' && <PeelClock peel={stack.peel} onPeel={(s) => void finish(s)} />}
+      {step.kind === 'played' && !fault && <p className="label">Reckoning …</p>}
       {fault && (
         <p role="alert" className="text-brick">
           {fault}
@@ -236,15 +225,7 @@ function Game({ round, house, operator, onNext }: { round: Round; house: HouseUn
               </li>
             )}
           </ul>
-          <HeatChart
-            seen={step.outcome.seen}
-            limits={[
-              { name: 'glue softens', tempC: stack.ask.adhesive.softenC },
-              ...(stack.ask.limits.markC === null ? [] : [{ name: 'may mark, 15 s', tempC: stack.ask.limits.markC }]),
-            ]}
-            house={house}
-            afterS={90}
-          />
+          <HeatChart seen={step.outcome.seen} limits={limitsOf(stack.ask)} house={house} afterS={90} />
         </section>
       )}
     </div>

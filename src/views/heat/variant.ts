@@ -79,3 +79,11 @@ export function faultOf(one: Variant): string | null {
 
 /** Whether a cover lies over it, where its sheet leaves that open. */
 export const isCovered = (one: Variant): boolean => one.ask.piece.stack.some(({ role }) => role === 'cover');
+
+/** What a drawing of temperatures is held against. */
+export const limitsOf = ({ limits, adhesive }: Pick<HeatAsk, 'limits' | 'adhesive'>): { name: string; tempC: number }[] => [
+  { name: 'glue softens', tempC: adhesive.softenC },
+  ...(limits.markC === null ? [] : [{ name: 'may mark, 15 s', tempC: limits.markC }]),
+  ...(limits.damageC === null ? [] : [{ name: 'harm, 15 s', tempC: limits.damageC }]),
+  ...(limits.dyeC === null ? [] : [{ name: 'dye moves, 15 s', tempC: limits.dyeC }]),
+];
