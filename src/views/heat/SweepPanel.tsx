@@ -1,23 +1,12 @@
 /** A map of the bond over any two inputs: a rough one at once, then a fine one, with the sheet's window and the press's reach on it. */
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useState } from 'react';
 import type { BenchStack } from '../../core/card';
-import { SOUND, SWEPT, type SweepAsk, SweepAskSchema, type Swept } from '../../core/heat';
-import { bandOf } from '../../core/press';
-import { formatFigure, type HouseUnits, toInside, toShown } from '../../core/units';
+import { SWEPT, SweepAskSchema, type Swept } from '../../core/heat';
 import { ChoiceField } from '../../ui/Field';
-import { useWidth } from '../../ui/useWidth';
 import { Stopped, stopSweep, sweep } from '../../workers/heat';
+import { MapDrawing, type MapProps, type Mapped, NAMES } from './MapDrawing';
 import type { Variant } from './variant';
 
-const NAMES: Record<Swept, string> = {
-  time: 'time',
-  temperature: 'temperature at the surface',
-  pressure: 'contact pressure',
-  base: 'base',
-  'pre-press': 'pre-press',
-  damp: 'damp',
-  thickness: 'thickness of the cloth',
-};
 const FINE = 60;
 const ROUGH = 10;
 
@@ -44,36 +33,7 @@ function reachOf(of: Swept, { ask }: Variant, { allowed }: BenchStack): { from: 
   }
 }
 
-/** What the variant itself has of it. */
-function valueNow(of: Swept, { ask: { passage, piece } }: Variant): number {
-  switch (of) {
-    case 'time':
-      return passage.timeS;
-    case 'temperature':
-      return passage.surfaceC;
-    case 'pressure':
-      return piece.contactKPa;
-    case 'base':
-      return piece.baseC;
-    case 'pre-press':
-      return passage.prePressS;
-    default:
-      return 1;
-  }
-}
-
-interface Mapped {
-  ask: SweepAsk;
-  rows: { y: number; bonds: number[] }[];
-}
-
-interface SweepPanelProps {
-  variant: Variant;
-  stack: BenchStack;
-  house: HouseUnits;
-}
-
-export function SweepPanel({ variant, stack, house }: SweepPanelProps) {
+export function SweepPanel({ variant, stack, house }: MapProps) {
   const [x, setX] = useState<Swept>('time');
   const [y, setY] = useState<Swept>('temperature');
   const [map, setMap] = useState<Mapped | null>(null);
@@ -158,171 +118,5 @@ export function SweepPanel({ variant, stack, house }: SweepPanelProps) {
         )
       )}
     </section>
-  );
-}
-
-const COLOURS = { under: [205, 213, 216], sound: [64, 136, 138], over: [226, 168, 80] } as const;
-const HEIGHT = 380;
-const [LEFT, RIGHT, TOP, BOTTOM] = [66, 12, 10, 48];
-
-const classOf = (bond: number): keyof typeof COLOURS => (bond < SOUND.low ? 'under' : bond > SOUND.high ? 'over' : 'sound');
-
-function MapDrawing({ map, variant, stack, house }: SweepPanelProps & { map: Mapped }) {
-  const [box, width] = useWidth<HTMLDivElement>();
-  const canvas = useRef<HTMLCanvasElement>(null);
-  const { ask, rows } = map;
-  useEffect(() => {
-    const target = canvas.current;
-    const ctx = target?.getContext('2d');
-    if (!target || !ctx) return;
-    const image = ctx.createImageData(ask.x.steps, ask.y.steps);
-    rows.forEach(({ bonds }, j) => {
-      bonds.forEach((bond, i) => {
-        const at = 4 * ((ask.y.steps - 1 - j) * ask.x.steps + i);
-        const colour = COLOURS[classOf(bond)];
-        for (let k = 0; k < 3; k++) image.data[at + k] = colour[k] ?? 0;
-        image.data[at + 3] = 255;
-      });
-    });
-    ctx.putImageData(image, 0, 0);
-  }, [rows, ask]);
-  const all = rows.flatMap(({ bonds }) => bonds);
-  const part = (kind: keyof typeof COLOURS) =>
-    Math.round((100 * all.filter((bond) => classOf(bond) === kind).length) / Math.max(1, all.length));
-  const words = `${part('sound')} % of the map is sound, ${part('under')} % too little, ${part('over')} % too much.`;
-  const inner = { w: Math.max(100, width - LEFT - RIGHT), h: HEIGHT - TOP - BOTTOM };
-  const px = (value: number) => LEFT + ((value - ask.x.from) / (ask.x.to - ask.x.from)) * inner.w;
-  const py = (value: number) => TOP + inner.h - ((value - ask.y.from) / (ask.y.to - ask.y.from)) * inner.h;
-  return (
-    <figure>
-      <div ref={box} className="relative max-w-[760px]" style={{ height: HEIGHT }}>
-        <canvas
-          ref={canvas}
-          width={ask.x.steps}
-          height={ask.y.steps}
-          role="img"
-          aria-label={words}
-          className="absolute"
-          style={{ left: LEFT, top: TOP, width: inner.w, height: inner.h }}
-        />
-        {width > 0 && <Overlay {...{ ask, variant, stack, house, px, py, inner, width }} />}
-      </div>
-      <figcaption className="flex flex-wrap gap-x-5 gap-y-1 pt-1">
-        {(['under', 'sound', 'over'] as const).map((kind) => (
-          <span key={kind} className="flex items-center gap-2">
-            <span className="inline-block size-4 border border-ink" style={{ background: `rgb(${COLOURS[kind].join(' ')})` }} />
-            {{ under: 'too little', sound: 'sound', over: 'too much' }[kind]} <span className="figure label">{`${part(kind)} %`}</span>
-          </span>
-        ))}
-        <span className="label">frame: the sheet’s window · hatched: beyond the press · ring: this setting</span>
-      </figcaption>
-    </figure>
-  );
-}
-
-const unitText = (of: Swept, house: HouseUnits): string =>
-  isTemperature(of) ? `°${house.temperature}` : SWEPT[of].unit === 'times' ? 'times' : SWEPT[of].unit;
-const figureOf = (of: Swept, value: number, house: HouseUnits): string =>
-  isTemperature(of) ? formatFigure(value, house.temperature) : formatFigure(value, 's', Number.isInteger(Number(value.toFixed(6))) ? 0 : 1);
-
-const isTemperature = (of: Swept): boolean => of === 'temperature' || of === 'base';
-
-/** Round figures along an axis, in the unit it is shown in, as inside values. */
-function roundValues({ of, from, to }: SweepAsk['x'], house: HouseUnits): number[] {
-  const unit = isTemperature(of) ? house.temperature : null;
-  const [a, b] = unit ? [toShown(from, unit), toShown(to, unit)] : [from, to];
-  const rough = (b - a) / 6;
-  const power = 10 ** Math.floor(Math.log10(rough));
-  const step = ([1, 2, 5].find((one) => one * power >= rough) ?? 10) * power;
-  const values: number[] = [];
-  for (let v = Math.ceil(a / step) * step; v <= b + 1e-9; v += step) values.push(unit ? toInside(v, unit) : v);
-  return values;
-}
-
-interface OverlayProps extends SweepPanelProps {
-  ask: SweepAsk;
-  px: (value: number) => number;
-  py: (value: number) => number;
-  inner: { w: number; h: number };
-  width: number;
-}
-
-function Overlay({ ask, variant, stack, house, px, py, inner, width }: OverlayProps) {
-  const { allowed, press } = stack;
-  const windowOf = (of: Swept) => (of === 'time' ? allowed.timeS : of === 'temperature' ? allowed.surfaceC : null);
-  const [wx, wy] = [windowOf(ask.x.of), windowOf(ask.y.of)];
-  const inside = { x0: LEFT, x1: LEFT + inner.w, y0: TOP, y1: TOP + inner.h };
-  const clampX = (v: number) => Math.max(inside.x0, Math.min(inside.x1, v));
-  const clampY = (v: number) => Math.max(inside.y0, Math.min(inside.y1, v));
-  const [left, right] = wx ? [clampX(px(wx.min)), clampX(px(wx.max))] : [inside.x0, inside.x1];
-  const [top, bottom] = wy ? [clampY(py(wy.max)), clampY(py(wy.min))] : [inside.y0, inside.y1];
-  const reach = { low: bandOf(press, press.minC).midC, high: bandOf(press, press.maxC).midC };
-  const beyond: { x: number; y: number; w: number; h: number }[] = [];
-  if (ask.x.of === 'temperature') {
-    beyond.push({ x: inside.x0, y: inside.y0, w: clampX(px(reach.low)) - inside.x0, h: inner.h });
-    beyond.push({ x: clampX(px(reach.high)), y: inside.y0, w: inside.x1 - clampX(px(reach.high)), h: inner.h });
-  }
-  if (ask.y.of === 'temperature') {
-    beyond.push({ x: inside.x0, y: inside.y0, w: inner.w, h: clampY(py(reach.high)) - inside.y0 });
-    beyond.push({ x: inside.x0, y: clampY(py(reach.low)), w: inner.w, h: inside.y1 - clampY(py(reach.low)) });
-  }
-  const ticks = (axis: SweepAsk['x']) => roundValues(axis, house);
-  const here = { x: px(valueNow(ask.x.of, variant)), y: py(valueNow(ask.y.of, variant)) };
-  return (
-    <svg width={width} height={HEIGHT} className="pointer-events-none absolute inset-0" aria-hidden="true">
-      <defs>
-        <pattern id="beyond" width="8" height="8" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
-          <line x1="0" y1="0" x2="0" y2="8" stroke="var(--color-ink)" strokeWidth="1.5" opacity="0.7" />
-        </pattern>
-      </defs>
-      {beyond
-        .filter(({ w, h }) => w > 0.5 && h > 0.5)
-        .map((one) => (
-          <rect key={`${one.x} ${one.y} ${one.w}`} x={one.x} y={one.y} width={one.w} height={one.h} fill="url(#beyond)" />
-        ))}
-      {(wx || wy) && (
-        <rect
-          x={left}
-          y={top}
-          width={Math.max(0, right - left)}
-          height={Math.max(0, bottom - top)}
-          fill="none"
-          stroke="var(--color-ink)"
-          strokeWidth="2.5"
-        />
-      )}
-      <circle cx={here.x} cy={here.y} r="8" fill="var(--color-sheet)" stroke="var(--color-ink)" strokeWidth="3" />
-      {ticks(ask.x).map((value) => (
-        <text
-          key={value}
-          x={px(value)}
-          y={TOP + inner.h + 18}
-          fontSize="14"
-          textAnchor="middle"
-          fill="var(--color-soft)"
-          className="figure"
-        >
-          {figureOf(ask.x.of, value, house)}
-        </text>
-      ))}
-      {ticks(ask.y).map((value) => (
-        <text key={value} x={LEFT - 8} y={py(value) + 5} fontSize="14" textAnchor="end" fill="var(--color-soft)" className="figure">
-          {figureOf(ask.y.of, value, house)}
-        </text>
-      ))}
-      <text x={LEFT + inner.w / 2} y={HEIGHT - 8} fontSize="14" textAnchor="middle" fill="var(--color-soft)">
-        {NAMES[ask.x.of]}, {unitText(ask.x.of, house)}
-      </text>
-      <text
-        x={14}
-        y={TOP + inner.h / 2}
-        fontSize="14"
-        textAnchor="middle"
-        fill="var(--color-soft)"
-        transform={`rotate(-90 14 ${TOP + inner.h / 2})`}
-      >
-        {NAMES[ask.y.of]}, {unitText(ask.y.of, house)}
-      </text>
-    </svg>
   );
 }
