@@ -1,10 +1,11 @@
 /** The map a sweep gives: too little, sound, too much, with the sheet's window, the press's reach and the setting on it. */
 import { useEffect, useRef } from 'react';
 import type { BenchStack } from '../../core/card';
-import { SOUND, SWEPT, type SweepAsk, type Swept } from '../../core/heat';
+import { SWEPT, type SweepAsk, type Swept } from '../../core/heat';
 import { bandOf } from '../../core/press';
-import { formatFigure, type HouseUnits, toInside, toShown } from '../../core/units';
+import { formatFigure, type HouseUnits } from '../../core/units';
 import { useWidth } from '../../ui/useWidth';
+import { classOf, isTemperature, roundValues, valueNow } from './axes';
 import type { Variant } from './variant';
 
 export const NAMES: Record<Swept, string> = {
@@ -28,29 +29,9 @@ export interface MapProps {
   house: HouseUnits;
 }
 
-/** What the variant itself has of it. */
-function valueNow(of: Swept, { ask: { passage, piece } }: Variant): number {
-  switch (of) {
-    case 'time':
-      return passage.timeS;
-    case 'temperature':
-      return passage.surfaceC;
-    case 'pressure':
-      return piece.contactKPa;
-    case 'base':
-      return piece.baseC;
-    case 'pre-press':
-      return passage.prePressS;
-    default:
-      return 1;
-  }
-}
-
 const COLOURS = { under: [205, 213, 216], sound: [64, 136, 138], over: [226, 168, 80] } as const;
 const HEIGHT = 380;
 const [LEFT, RIGHT, TOP, BOTTOM] = [66, 12, 10, 48];
-
-const classOf = (bond: number): keyof typeof COLOURS => (bond < SOUND.low ? 'under' : bond > SOUND.high ? 'over' : 'sound');
 
 export function MapDrawing({ map, variant, stack, house }: MapProps & { map: Mapped }) {
   const [box, width] = useWidth<HTMLDivElement>();
@@ -109,20 +90,6 @@ const unitText = (of: Swept, house: HouseUnits): string =>
   isTemperature(of) ? `°${house.temperature}` : SWEPT[of].unit === 'times' ? 'times' : SWEPT[of].unit;
 const figureOf = (of: Swept, value: number, house: HouseUnits): string =>
   isTemperature(of) ? formatFigure(value, house.temperature) : formatFigure(value, 's', Number.isInteger(Number(value.toFixed(6))) ? 0 : 1);
-
-const isTemperature = (of: Swept): boolean => of === 'temperature' || of === 'base';
-
-/** Round figures along an axis, in the unit it is shown in, as inside values. */
-function roundValues({ of, from, to }: SweepAsk['x'], house: HouseUnits): number[] {
-  const unit = isTemperature(of) ? house.temperature : null;
-  const [a, b] = unit ? [toShown(from, unit), toShown(to, unit)] : [from, to];
-  const rough = (b - a) / 6;
-  const power = 10 ** Math.floor(Math.log10(rough));
-  const step = ([1, 2, 5].find((one) => one * power >= rough) ?? 10) * power;
-  const values: number[] = [];
-  for (let v = Math.ceil(a / step) * step; v <= b + 1e-9; v += step) values.push(unit ? toInside(v, unit) : v);
-  return values;
-}
 
 interface OverlayProps extends MapProps {
   ask: SweepAsk;

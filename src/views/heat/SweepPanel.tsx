@@ -1,37 +1,13 @@
 /** A map of the bond over any two inputs: a rough one at once, then a fine one, with the sheet's window and the press's reach on it. */
 import { useEffect, useState } from 'react';
-import type { BenchStack } from '../../core/card';
 import { SWEPT, SweepAskSchema, type Swept } from '../../core/heat';
 import { ChoiceField } from '../../ui/Field';
 import { Stopped, stopSweep, sweep } from '../../workers/heat';
+import { reachOf } from './axes';
 import { MapDrawing, type MapProps, type Mapped, NAMES } from './MapDrawing';
-import type { Variant } from './variant';
 
 const FINE = 60;
 const ROUGH = 10;
-
-/** Where a sweep of something reaches, about the piece and the sheet. */
-function reachOf(of: Swept, { ask }: Variant, { allowed }: BenchStack): { from: number; to: number } {
-  const { low, high } = SWEPT[of];
-  const kept = (from: number, to: number) => ({ from: Math.max(low, from), to: Math.min(high, to) });
-  const { timeS, surfaceC } = allowed;
-  switch (of) {
-    case 'time':
-      return kept(Math.min(timeS.min, ask.passage.timeS) * 0.5, Math.max(timeS.max, ask.passage.timeS) * 1.5);
-    case 'temperature':
-      return kept(Math.min(surfaceC.min, ask.passage.surfaceC) - 15, Math.max(surfaceC.max, ask.passage.surfaceC) + 15);
-    case 'pressure':
-      return kept(5, 60);
-    case 'base':
-      return kept(10, 100);
-    case 'pre-press':
-      return kept(0, 20);
-    case 'damp':
-      return kept(0, 3);
-    case 'thickness':
-      return kept(0.5, 2.5);
-  }
-}
 
 export function SweepPanel({ variant, stack, house }: MapProps) {
   const [x, setX] = useState<Swept>('time');

@@ -141,8 +141,8 @@ function HouseForm({ house, version }: { house: House; version: number }) {
       </form>
       <aside className="sticky top-4 max-h-[calc(100vh-7rem)] self-start overflow-auto">
         <ExampleCards rule={shown} house={draft} />
-        <Learned />
         <Backup />
+        <Learned />
       </aside>
     </div>
   );

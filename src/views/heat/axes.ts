@@ -1,0 +1,63 @@
+/** Axes of a map: how far a sweep reaches about a piece and its sheet, where a variant stands on it, and its round figures. */
+import type { BenchStack } from '../../core/card';
+import { SOUND, SWEPT, type SweepAsk, type Swept } from '../../core/heat';
+import { type HouseUnits, toInside, toShown } from '../../core/units';
+import type { Variant } from './variant';
+
+/** Where a sweep of something reaches, about the piece and the sheet. */
+export function reachOf(of: Swept, { ask }: Variant, { allowed }: BenchStack): { from: number; to: number } {
+  const { low, high } = SWEPT[of];
+  const kept = (from: number, to: number) => ({ from: Math.max(low, from), to: Math.min(high, to) });
+  const { timeS, surfaceC } = allowed;
+  switch (of) {
+    case 'time':
+      return kept(Math.min(timeS.min, ask.passage.timeS) * 0.5, Math.max(timeS.max, ask.passage.timeS) * 1.5);
+    case 'temperature':
+      return kept(Math.min(surfaceC.min, ask.passage.surfaceC) - 15, Math.max(surfaceC.max, ask.passage.surfaceC) + 15);
+    case 'pressure':
+      return kept(5, 60);
+    case 'base':
+      return kept(10, 100);
+    case 'pre-press':
+      return kept(0, 20);
+    case 'damp':
+      return kept(0, 3);
+    case 'thickness':
+      return kept(0.5, 2.5);
+  }
+}
+
+/** What the variant itself has of it. */
+export function valueNow(of: Swept, { ask: { passage, piece } }: Variant): number {
+  switch (of) {
+    case 'time':
+      return passage.timeS;
+    case 'temperature':
+      return passage.surfaceC;
+    case 'pressure':
+      return piece.contactKPa;
+    case 'base':
+      return piece.baseC;
+    case 'pre-press':
+      return passage.prePressS;
+    default:
+      return 1;
+  }
+}
+
+export const isTemperature = (of: Swept): boolean => of === 'temperature' || of === 'base';
+
+/** Round figures along an axis, in the unit it is shown in, as inside values. */
+export function roundValues({ of, from, to }: SweepAsk['x'], house: HouseUnits): number[] {
+  const unit = isTemperature(of) ? house.temperature : null;
+  const [a, b] = unit ? [toShown(from, unit), toShown(to, unit)] : [from, to];
+  const rough = (b - a) / 6;
+  const power = 10 ** Math.floor(Math.log10(rough));
+  const step = ([1, 2, 5].find((one) => one * power >= rough) ?? 10) * power;
+  const values: number[] = [];
+  for (let v = Math.ceil(a / step) * step; v <= b + 1e-9; v += step) values.push(unit ? toInside(v, unit) : v);
+  return values;
+}
+
+/** What a bond comes to. */
+export const classOf = (bond: number): 'under' | 'sound' | 'over' => (bond < SOUND.low ? 'under' : bond > SOUND.high ? 'over' : 'sound');
