@@ -38,7 +38,7 @@ test('every page', async ({ page }) => {
   for (const [name, path, heading] of PAGES) {
     await page.goto(path);
     await expect(page.getByRole('heading', { name: heading }).first()).toBeVisible();
-    await page.locator('aside').getByText('Old clamshell').waitFor();
+    await page.locator('aside').getByText('Old clamshell', { exact: true }).waitFor();
     const violations = await look(page);
     if (violations.length > 0) found[name] = violations;
   }

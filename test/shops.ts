@@ -257,8 +257,9 @@ const wild: fc.Arbitrary<ResolveInput> = fc
   })
   .map(inputFrom);
 
-/** A product that is made for the material, on a blank and a press that suit them: what most orders are. */
-const likely: fc.Arbitrary<ResolveInput> = fabrics.chain((fabric) => {
+/** A product that is made for the material, on a blank and a press that suit them: what most orders are. A finish is rare among them. */
+const likely: fc.Arbitrary<ResolveInput> = fc.tuple(fabrics, fc.constantFrom(true, true, true, false)).chain(([any, bare]) => {
+  const fabric: Fabric = bare ? { ...any, coating: 'none' } : any;
   const hard = isHard(fabric);
   const made = builtInProducts('2026-01-01').filter((product) => product.substrates.includes(fabric.substrate));
   const suited = fabric.substrate === 'cloth' ? fc.oneof(films, fc.constantFrom(...made)) : fc.constantFrom(...made);
