@@ -152,7 +152,7 @@ const browser = await chromium.launch({
 for (const { name, path, before } of SHOTS) {
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
   await page.goto(shop.address + path);
-  await page.locator('aside').getByText('Old clamshell').waitFor();
+  await page.locator('aside').getByText('Old clamshell', { exact: true }).waitFor();
   await page.waitForTimeout(600);
   await before?.(page);
   await page.waitForTimeout(300);

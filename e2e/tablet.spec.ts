@@ -65,7 +65,7 @@ test('nothing is wider than the tablet', async ({ page }) => {
     '/house',
   ]) {
     await page.goto(path);
-    await page.locator('aside').getByText('Old clamshell').waitFor();
+    await page.locator('aside').getByText('Old clamshell', { exact: true }).waitFor();
     await page.waitForTimeout(250);
     expect(await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth), path).toBe(0);
   }
