@@ -2,7 +2,7 @@
 
 /** Core folders, lowest first; a folder may import only from those before it. */
 const CORE = [['units', 'numerics'], ['materials'], ['press'], ['heat', 'placement'], ['card'], ['run'], ['log'], ['formats']];
-const PURE_PACKAGES = ['zod', 'csv-parse', 'csv-stringify'];
+const PURE_PACKAGES = ['zod', 'clipper2-ts', 'csv-parse', 'csv-stringify'];
 
 const layer = (name, from, to) => ({ name, severity: 'error', from: { path: from }, to: { path: to } });
 const upward = CORE.slice(0, -1).map((folders, i) =>

@@ -1,4 +1,5 @@
 /** The schemas of every route: what is parsed on the way in and checked on the way out. OpenAPI is made from this table. */
+
 import { z } from 'zod';
 import { HouseSchema, OrderSchema, RosterEntrySchema } from '../core/card';
 import { AllowedSchema, HeatAskSchema, PeelAskSchema, SweepAskSchema } from '../core/heat';
@@ -17,6 +18,16 @@ import {
   SweepReplySchema,
 } from './heat';
 import type { RouteName } from './paths';
+import {
+  ClosingAskSchema,
+  ClosingReplySchema,
+  FeasibilityAskSchema,
+  FeasibilityReplySchema,
+  PlacementAskSchema,
+  PlacementReplySchema,
+  SizeSplitAskSchema,
+  SizeSplitReplySchema,
+} from './placement';
 import {
   AgainReplySchema,
   BenchRowSchema,
@@ -191,6 +202,22 @@ export const ROUTES = {
   computePeel: route('Seconds until a piece is warm and cold, in air, on a table, on the base, under a weight; stores nothing', {
     body: PeelAskSchema,
     reply: PeelClockSchema,
+  }),
+  computePlacement: route('Where art goes on a blank of one size, the measures to lay it by, and what speaks against it; stores nothing', {
+    body: PlacementAskSchema,
+    reply: PlacementReplySchema,
+  }),
+  computeFeasibility: route('Whether a placed print can be pressed on a platen, and the best lay; stores nothing', {
+    body: FeasibilityAskSchema,
+    reply: FeasibilityReplySchema,
+  }),
+  computeSizeSplit: route('The fewest print widths for a run of sizes; stores nothing', {
+    body: SizeSplitAskSchema,
+    reply: SizeSplitReplySchema,
+  }),
+  computeClosing: route('How many small pieces go into one closing, and where each lies; stores nothing', {
+    body: ClosingAskSchema,
+    reply: ClosingReplySchema,
   }),
   orderHeat: route('The stack of one print of an order for the Heat bench, as its card has it', {
     params: byId,

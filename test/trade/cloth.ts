@@ -11,6 +11,9 @@ const of = (percent: number) => [
   { fibre: 'viscose' as const, percent },
 ];
 
+/** Nylon without zip and seams: what is asked is the finish. */
+const PLAIN_FRONT = { kind: 'tee' as const, obstructions: [], lined: false };
+
 export const CLOTH: readonly Case[] = [
   {
     says: 'cut film on cotton sits in the middle of its window',
@@ -140,6 +143,7 @@ export const CLOTH: readonly Case[] = [
   {
     says: 'repellent nylon refuses ordinary adhesive',
     on: 'nylon-jacket',
+    blank: PLAIN_FRONT,
     fabric: { coating: 'water-repellent' },
     with: 'stretch-film',
     lamp: 'hold',
@@ -148,6 +152,7 @@ export const CLOTH: readonly Case[] = [
   {
     says: 'repellent nylon takes a film made for it',
     on: 'nylon-jacket',
+    blank: PLAIN_FRONT,
     fabric: { coating: 'water-repellent' },
     with: 'coated-fabric-film',
     lamp: 'clear',
@@ -155,6 +160,7 @@ export const CLOTH: readonly Case[] = [
   {
     says: 'silicone-finished nylon refuses a film made only for repellent',
     on: 'nylon-jacket',
+    blank: PLAIN_FRONT,
     fabric: { coating: 'silicone' },
     with: 'coated-fabric-film',
     lamp: 'hold',
@@ -163,6 +169,7 @@ export const CLOTH: readonly Case[] = [
   {
     says: 'silicone-finished nylon takes a film made for silicone',
     on: 'nylon-jacket',
+    blank: PLAIN_FRONT,
     fabric: { coating: 'silicone' },
     with: 'coated-fabric-film',
     product: { madeFor: ['silicone'] },
@@ -172,13 +179,14 @@ export const CLOTH: readonly Case[] = [
     says: 'a test piece that held on the silicone settles it',
     on: 'nylon-jacket',
     fabric: { coating: 'silicone' },
-    blank: { testPieces: [{ productId: 'general-coated-fabric-film', on: '2026-02-02', how: 'pulled' }] },
+    blank: { ...PLAIN_FRONT, testPieces: [{ productId: 'general-coated-fabric-film', on: '2026-02-02', how: 'pulled' }] },
     with: 'coated-fabric-film',
     lamp: 'clear',
   },
   {
     says: 'nylon of unknown finish: a test piece first',
     on: 'nylon-jacket',
+    blank: PLAIN_FRONT,
     with: 'stretch-film',
     lamp: 'care',
     because: /finish.*unknown/,
@@ -186,7 +194,7 @@ export const CLOTH: readonly Case[] = [
   {
     says: 'nylon of unknown finish whose test piece held',
     on: 'nylon-jacket',
-    blank: { testPieces: [{ productId: 'general-stretch-film', on: '2026-02-02', how: 'pulled' }] },
+    blank: { ...PLAIN_FRONT, testPieces: [{ productId: 'general-stretch-film', on: '2026-02-02', how: 'pulled' }] },
     with: 'stretch-film',
     lamp: 'clear',
   },

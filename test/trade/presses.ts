@@ -3,7 +3,14 @@ import { FAMILIES } from '../../src/core/materials';
 import type { Case } from './check';
 
 const T = 'cotton-tee';
-const zip = (heightMm: number) => ({ obstructions: [{ kind: 'zip' as const, heightMm, at: ['full front' as const] }] });
+/** A zip down the middle and a seam at either side: beside a left chest no lay leaves them all off a full platen. */
+const zip = (heightMm: number) => ({
+  obstructions: [
+    { kind: 'zip' as const, heightMm, at: [] },
+    { kind: 'seam' as const, heightMm: Math.max(2, heightMm - 2), at: [] },
+  ],
+});
+const CHEST = { print: { position: 'left chest' as const }, press: 'bare' as const };
 const cut = FAMILIES['cut-film'].stages[0];
 const press = (tempC: { min: number; max: number }, timeS: { min: number; max: number }) => ({
   stages: [
@@ -120,7 +127,15 @@ export const PRESS_CASES: readonly Case[] = [
     lamp: 'hold',
     because: /larger than the platen/,
   },
-  { says: 'art that fits turned round', on: T, with: 'cut-film', print: { widthMm: 470, heightMm: 300 }, lamp: 'clear' },
+  {
+    says: 'art that fits turned round',
+    on: T,
+    with: 'cut-film',
+    print: { widthMm: 420, heightMm: 300 },
+    item: { size: '3XL' },
+    rules: { loading: 'flat' },
+    notBecause: /larger than the platen|it off the print/,
+  },
   {
     says: 'a smaller platen put in presses harder than its dial was tied for',
     on: T,
@@ -212,8 +227,9 @@ export const PRESS_CASES: readonly Case[] = [
   { says: 'a closed press never presses in spots', on: T, with: 'cut-film', set: { spots: 1 } },
 
   {
-    says: 'a zip under the print sinks into a pillow',
+    says: 'a zip beside the print that cannot hang off sinks into a pillow',
     on: T,
+    ...CHEST,
     blank: zip(4),
     with: 'cut-film',
     lamp: 'clear',
@@ -225,6 +241,7 @@ export const PRESS_CASES: readonly Case[] = [
   {
     says: 'a screen-printed transfer wants it raised instead',
     on: T,
+    ...CHEST,
     blank: zip(4),
     with: 'screen-printed',
     lamp: 'clear',
@@ -234,6 +251,7 @@ export const PRESS_CASES: readonly Case[] = [
   {
     says: 'a house that raises',
     on: T,
+    ...CHEST,
     blank: zip(4),
     with: 'cut-film',
     rules: { obstruction: 'raise' },
@@ -241,23 +259,99 @@ export const PRESS_CASES: readonly Case[] = [
     set: { base: 'firm pad' },
   },
   {
-    says: 'a house that hangs it off looks first',
+    says: 'a house that hangs it off cannot here',
     on: T,
+    ...CHEST,
     blank: zip(4),
     with: 'cut-film',
     rules: { obstruction: 'hang off' },
-    lamp: 'care',
-    because: /hang the zip off the edge/,
+    lamp: 'hold',
+    because: /zip, seam and collar come under the platen.*and cannot hang off/,
   },
-  { says: 'a rivet too high for a pillow', on: T, blank: zip(9), with: 'cut-film', lamp: 'hold', because: /too high to sink/ },
+  { says: 'a zip too high for a pillow', on: T, ...CHEST, blank: zip(9), with: 'cut-film', lamp: 'hold', because: /too high to sink/ },
+  {
+    says: 'a smaller platen comes before a pillow',
+    on: T,
+    ...CHEST,
+    press: 'true',
+    blank: zip(4),
+    with: 'cut-film',
+    lamp: 'hold',
+    because: /The small platen leaves it free/,
+  },
+  {
+    says: 'on the small platen nothing is in the way',
+    on: T,
+    ...CHEST,
+    press: 'true',
+    blank: zip(4),
+    with: 'cut-film',
+    choices: { platenId: 'small' },
+    notBecause: /it off the print/,
+  },
+  {
+    says: 'a zip through the art is helped by no platen',
+    on: T,
+    blank: zip(4),
+    with: 'cut-film',
+    lamp: 'hold',
+    because: /would lie on the zip: it takes no print.*The art lies on the zip itself/,
+  },
+  {
+    says: 'a collar hangs off the back edge',
+    on: T,
+    with: 'cut-film',
+    item: { size: 'M' },
+    step: /Lay the tee so that the middle of the art lies \d+ mm behind the middle of the platen: the collar hangs off the edge/,
+  },
+  {
+    says: 'art in the middle of a flat piece needs no lay',
+    on: 'ceramic-tile',
+    with: 'hard-paper-smooth',
+    noStep: /the middle of the art lies/,
+  },
+  {
+    says: 'a base wider than the body is not threaded into it',
+    on: 'youth-cotton-tee',
+    with: 'cut-film',
+    reason: /cannot be threaded into a YS.*laid flat/,
+    step: /flat on the base, both layers/,
+  },
+  {
+    says: 'a vest has no sleeve',
+    on: T,
+    blank: { kind: 'vest' },
+    with: 'cut-film',
+    print: { position: 'sleeve' },
+    lamp: 'hold',
+    because: /no place for a sleeve/,
+  },
+  {
+    says: 'a size nobody can read',
+    on: T,
+    blank: { sizes: ['ladies 12'] },
+    with: 'cut-film',
+    item: { size: 'ladies 12' },
+    lamp: 'care',
+    because: /ladies 12 is not a size/,
+  },
+  {
+    says: 'a left chest wider than its rule',
+    on: T,
+    with: 'cut-film',
+    print: { position: 'left chest', widthMm: 110 },
+    lamp: 'care',
+    because: /A left chest is at most 100 mm wide/,
+  },
   {
     says: 'on the usual pad the zip holds the platen off',
     on: T,
+    ...CHEST,
     blank: zip(4),
     with: 'cut-film',
     choices: { base: 'usual pad' },
     lamp: 'hold',
-    because: /holds the platen off/,
+    because: /come under the platen of a true press and hold it off/,
   },
   { says: 'a plain front needs no pillow', on: T, with: 'cut-film', set: { base: 'usual pad' } },
   {

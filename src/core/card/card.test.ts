@@ -106,7 +106,17 @@ describe('ways out', () => {
     ['split heat', { on: 'three-fibre-tee', press: 'twoSided' }, { heat: 'split' }],
     [
       'a pillow',
-      { blank: { obstructions: [{ kind: 'zip', heightMm: 4, at: ['full front'] }] }, choices: { base: 'usual pad' } },
+      {
+        press: 'bare',
+        print: { position: 'left chest' },
+        blank: {
+          obstructions: [
+            { kind: 'zip', heightMm: 4, at: [] },
+            { kind: 'seam', heightMm: 2, at: [] },
+          ],
+        },
+        choices: { base: 'usual pad' },
+      },
       { base: 'pillow' },
     ],
     ['a cover', { on: 'three-fibre-tee' }, { cover: true }],

@@ -34,11 +34,16 @@ function printAfter(print: Print, change: Change): Print {
     productId === undefined
       ? print.layers
       : print.layers.map((layer) => (layer.key === top.key ? { key: layer.key, productId, over: layer.over } : layer));
+  // a lay belongs to its platen and its place: another of either is laid anew
+  const anew = pressId !== undefined || change.platenId !== undefined || change.moved !== undefined;
+  const { lay, ...free } = print;
+  const kept = change.lay ?? (anew ? undefined : lay);
   return {
-    ...print,
+    ...free,
     layers,
     pressId: pressId ?? print.pressId,
-    ...(change.lay && { lay: change.lay }),
+    ...(kept && { lay: kept }),
+    ...(change.moved && { moved: change.moved }),
     choices: choicesAfter(print.choices, change),
   };
 }
@@ -66,6 +71,7 @@ export function inputAfter(input: ResolveInput, change: Change, stock: Stock): R
   if (!product || !press) return null;
   return {
     ...input,
+    laid: undefined,
     product,
     press,
     print: printAfter(input.print, change),

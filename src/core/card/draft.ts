@@ -4,7 +4,6 @@ import {
   FAMILIES,
   type FabricGroup,
   isHard,
-  type Obstruction,
   type Peel,
   type PressureBand,
   type Product,
@@ -12,8 +11,10 @@ import {
   type SheetStage,
   thermalMass,
 } from '../materials';
+import type { InTheWay } from '../placement';
 import { faceMm2, overlapMm2, touchingMm2 } from '../press';
 import type { ResolveInput } from './input';
+import { laidOf } from './laid';
 import { type Print, topLayer } from './order';
 import type { Card } from './schema';
 
@@ -33,6 +34,8 @@ export interface Draft {
   pad: Card['set']['pad'];
   /** Sides of the heated platen in use. */
   platen: { name: string | null; widthMm: number; heightMm: number };
+  /** The pad is cut to the art and lifts it over what stands beside it. */
+  raised: boolean;
   loading: 'threaded' | 'flat' | 'turned' | 'inside out' | 'single';
   spots: number;
   marry: SheetStage | null;
@@ -80,9 +83,8 @@ export function touchingArea(
   return touchingMm2(overlap, isHard(fabric) && blank.face ? { faceMm2: faceMm2(blank.face), pieces: item.perClosing } : null);
 }
 
-/** What stands up under or beside the print. */
-export const obstructionsUnder = ({ blank, print }: Pick<ResolveInput, 'blank' | 'print'>): Obstruction[] =>
-  blank.obstructions.filter((one) => one.at.includes(print.position) && one.heightMm > 0);
+/** What would stand in the pressed area however the piece is laid on this platen. */
+export const obstructionsUnder = (input: ResolveInput): InTheWay[] => (input.laid ?? laidOf(input)).inTheWay;
 
 /** Sheet and group that hold without any rule having spoken. */
 export function blankDraft({ product, press }: ResolveInput): Draft {
@@ -100,6 +102,7 @@ export function blankDraft({ product, press }: ResolveInput): Draft {
     base: 'usual pad',
     pad: 'none',
     platen: { name: null, widthMm: press.platen.widthMm, heightMm: press.platen.heightMm },
+    raised: false,
     loading: 'single',
     spots: 1,
     marry: null,

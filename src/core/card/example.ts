@@ -45,11 +45,11 @@ interface Example {
 const EXAMPLES: Record<keyof HouseRules, Example> = {
   coverWhenAllowed: { blankId: 'three-fibre-tee', family: 'cut-film' },
   secondPress: { blankId: 'cotton-tee', family: 'cut-film' },
-  obstruction: { blankId: 'cotton-tee', family: 'cut-film', zip: true },
+  obstruction: { blankId: 'cotton-tee', family: 'cut-film', zip: true, print: { position: 'left chest', widthMm: 90, heightMm: 90 } },
   loading: { blankId: 'cotton-tee', family: 'cut-film' },
   prePress: { blankId: 'fleece-hoodie', family: 'cut-film' },
   centre: { blankId: 'cotton-tee', family: 'cut-film' },
-  drop: { blankId: 'cotton-tee', family: 'cut-film', print: { heightMm: 380 } },
+  drop: { blankId: 'cotton-tee', family: 'cut-film', print: { heightMm: 430 } },
   unmeasured: { blankId: 'cotton-tee', family: 'opaque-inkjet-paper', press: { calibration: null } },
   layers: { blankId: 'cotton-tee', family: 'cut-film', under: 'cut-film' },
   batch: { blankId: 'cotton-tee', family: 'two-sheet-toner' },
@@ -88,7 +88,15 @@ function inputFor(rule: keyof HouseRules, house: House): ResolveInput {
       ...example.print,
     },
     item: { size: blank.sizes[0] ?? '', roster: [], perClosing: 1, together: [], before: [] },
-    blank: example.zip ? { ...blank, obstructions: [{ kind: 'zip', heightMm: 4, at: [position] }] } : blank,
+    blank: example.zip
+      ? {
+          ...blank,
+          obstructions: [
+            { kind: 'zip', heightMm: 4, at: [] },
+            { kind: 'seam', heightMm: 2, at: [] },
+          ],
+        }
+      : blank,
     fabric,
     product,
     under,

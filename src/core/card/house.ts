@@ -1,6 +1,7 @@
 /** House rules: the shop's choice where practice differs, the units and room it works in, and who works there. */
 import { z } from 'zod';
 import { Id } from '../materials';
+import { HousePlacesSchema } from '../placement';
 
 /** Initials as they stand on a record. */
 export const Initials = z
@@ -40,6 +41,8 @@ export const HouseSchema = z.object({
     tempC: z.number().min(-5, 'A press room below −5 °C is not one.').max(50, 'A press room above 50 °C is not one.'),
     humidityPercent: z.number().min(0, 'Humidity runs from 0 to 100 %.').max(100, 'Humidity runs from 0 to 100 %.'),
   }),
+  /** Position rules as this house has them; what is not in it is as usual. */
+  places: HousePlacesSchema.optional(),
   /** What the log had taught of these until then, ms, was asked to be forgotten. */
   forgotten: z
     .array(z.object({ pressId: Id, productId: Id, until: z.number().int().min(0) }))

@@ -6,6 +6,7 @@ export { blankAfterTest, inputAfter, lineAfter, type Stock } from './change';
 export { type SchoolExample, schoolExample } from './example';
 export { type House, type HouseRules, HouseSchema, Initials, STARTING_HOUSE } from './house';
 export { type LearnedShift, LearnedShiftSchema, layerName, type ResolveInput } from './input';
+export { type Laid, type LaidInput, laidOf, layOf, nudged, platenOf } from './laid';
 export { lampAt } from './lamp';
 export { areaOfArt } from './measured';
 export {
@@ -45,6 +46,7 @@ export {
   type Window,
 } from './schema';
 export { SCHOOLS, type School } from './schools';
+export { fingerWords, handWords, placeWords } from './steps';
 export { waysOut } from './waysOut';
 export { type Suited, type Wish, whichTransfer } from './whichTransfer';
 export { marginsAt, smallestMargin } from './window';

@@ -3,6 +3,7 @@ import { z } from 'zod';
 import { type Aid, type Blank, type Fabric, Id, type Position, type Product } from '../materials';
 import type { PlatenMap, Press } from '../press';
 import type { House } from './house';
+import type { Laid } from './laid';
 import { type Print, pressingOrder, type RosterEntry } from './order';
 
 /** What the log has learned of one press with one transfer: the bond is `shift` times what the figures give. */
@@ -41,6 +42,8 @@ export interface ResolveInput {
   maps?: readonly PlatenMap[];
   /** Of any press and transfer of the shop; what was removed is not in it. */
   learned?: readonly LearnedShift[];
+  /** Where the art goes and how the piece is laid; worked out when it is asked for. */
+  laid?: Laid | undefined;
 }
 
 /** A transfer with the colour of it that lies in a layer. */

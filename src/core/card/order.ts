@@ -61,6 +61,13 @@ const LayersSchema = z
     }
   });
 
+/** Where the middle of the art lies from the platen’s, mm: x to the right, y towards the operator; and how the piece is turned. */
+export const LaySchema = z.object({
+  xMm: z.number().min(-1000).max(1000),
+  yMm: z.number().min(-1000).max(1000),
+  turn: z.union([z.literal(0), z.literal(90), z.literal(180), z.literal(270)]),
+});
+
 export const PrintSchema = z.object({
   /** Short name within the line; runs and records go by it. */
   key: z.string().regex(/^[a-z0-9-]{1,36}$/, 'A print’s key is small letters, figures and hyphens.'),
@@ -78,14 +85,10 @@ export const PrintSchema = z.object({
   /** It is meant to run over a seam. */
   crossesSeam: z.boolean(),
   pressId: Id,
-  /** Where its middle lies from the platen’s, mm: x to the right, y towards the operator; and how it is turned. Absent: centred. */
-  lay: z
-    .object({
-      xMm: z.number().min(-1000).max(1000),
-      yMm: z.number().min(-1000).max(1000),
-      turn: z.union([z.literal(0), z.literal(90), z.literal(180), z.literal(270)]),
-    })
-    .optional(),
+  /** Absent: as it is worked out. */
+  lay: LaySchema.optional(),
+  /** Taken off its position’s rule by hand, mm: to the right as it lies before the operator, and down. */
+  moved: z.object({ xMm: z.number().min(-1000).max(1000), yMm: z.number().min(-1000).max(1000) }).optional(),
   choices: Choices,
 });
 export type Print = z.infer<typeof PrintSchema>;

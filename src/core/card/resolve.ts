@@ -6,8 +6,9 @@ import { betterTime, bondFindings, bondsOf, type Heat, heatOf, heatReasons } fro
 import { DECISIONS, type Decision } from './decisions';
 import { blankDraft, type Draft, pressOf, touchingArea } from './draft';
 import { layersOf, type ResolveInput } from './input';
+import { clearanceOf } from './laid';
 import { lampOf, marginFindings } from './lamp';
-import { asMeasured } from './measured';
+import { asMeasured, layIn } from './measured';
 import { layerReasons, pressureReasons, temperatureReasons } from './reasons';
 import { RULES, type Rule, ruleFindings } from './rules';
 import { CARD_SCHEMA_VERSION, type Card, FIELDS, type Finding, type Lamp, type Margin, type Reason, type Window } from './schema';
@@ -225,6 +226,13 @@ export function resolve(given: ResolveInput, trade: Trade = TRADE): Card {
     margins,
     smallestMarginK,
     lamp,
+    ...(input.laid?.placement && {
+      laid: {
+        lay: layIn(input),
+        loading: input.laid.loading,
+        clearanceMm: clearanceOf(input.laid),
+      },
+    }),
     ...(heat && { heat }),
     stages,
     steps: stepsOf({ input, draft, set, values }, trade.steps),

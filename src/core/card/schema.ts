@@ -3,7 +3,7 @@ import { z } from 'zod';
 import { EFFECTS } from '../heat';
 import { COVER_KINDS, DUTIES, PEELS, PRESSURE_BANDS } from '../materials';
 import { PhraseSchema } from '../units';
-import { PrintSchema, RosterEntrySchema } from './order';
+import { LaySchema, PrintSchema, RosterEntrySchema } from './order';
 
 /** Raised when a stored card can no longer be read as is; every older version keeps a reader. */
 export const CARD_SCHEMA_VERSION = 2;
@@ -205,6 +205,8 @@ export const CardSchema = z.object({
   margins: z.array(MarginSchema),
   smallestMarginK: z.number(),
   lamp: LampSchema,
+  /** How the piece is laid on the platen; absent: from before it was worked out. */
+  laid: z.object({ lay: LaySchema, loading: z.enum(['threaded', 'flat']), clearanceMm: z.number().nullable() }).optional(),
   /** Absent: not worked out, on a card on Hold or from before it was. */
   heat: HeatSchema.optional(),
   stages: z.array(StageSchema),
@@ -227,6 +229,7 @@ const ChangeSchema = z.object({
   platenId: z.string().optional(),
   perClosing: z.number().optional(),
   lay: PrintSchema.shape.lay,
+  moved: PrintSchema.shape.moved,
   /** A test piece is pressed and, if it holds, noted on the blank. */
   testPiece: z.object({ productId: z.string(), markC: z.number().nullable() }).optional(),
 });

@@ -69,7 +69,10 @@ describe('a survey of the heated lower platen', () => {
     );
     const [before, after] = [resolve(input), resolve({ ...input, maps: [map] })];
     expect(after.set.lowerC ?? 0).toBeLessThan(before.set.lowerC ?? 0);
-    const { offsetK, spreadK } = deliveredOver(map, areaOfArt(input.print));
+    const { offsetK, spreadK } = deliveredOver(
+      map,
+      areaOfArt(input.print, input.print.lay ?? resolve(input).laid?.lay ?? { xMm: 0, yMm: 0, turn: 0 }),
+    );
     const typed = { ...input, press: { ...input.press, lower: { minC: 60, maxC: 220, offsetK, spreadK } } };
     expect(after.set).toEqual(resolve(typed).set);
     expect(after.window.offsetK).toBe(before.window.offsetK);

@@ -1,10 +1,12 @@
 /** Ways out of a Hold: each one change a shop can make, worked out as a card of its own and offered only if that card is not Hold. */
 import { FAMILIES } from '../materials';
-import { type Phrase, phrase, seconds, temp } from '../units';
+import { nearestShift } from '../placement';
+import { type Phrase, phrase, seconds, tape, temp } from '../units';
 import { inputAfter, type Stock } from './change';
 import { pressOf } from './draft';
 import type { ResolveInput } from './input';
-import { areaOfArt, CENTRED, mapOf } from './measured';
+import { laidOf } from './laid';
+import { areaOfArt, layIn, mapOf } from './measured';
 import { type Judgement, judge, QUICK } from './resolve';
 import type { Card, Change, WayOut } from './schema';
 import { minutesOf, stagesOf } from './stages';
@@ -52,8 +54,8 @@ function lays(input: ResolveInput, judged: Judgement): Candidate[] {
   const { print } = input;
   if (!mapOf(input)) return [];
   const { platen } = judged.draft;
-  const area = areaOfArt(print);
-  const now = print.lay ?? CENTRED;
+  const now = layIn(input);
+  const area = areaOfArt(print, now);
   const room = (whole: number, side: number) => Math.max(0, Math.floor((whole - side) / 2 - LAY_MARGIN_MM));
   const [right, front] = [room(platen.widthMm, area.widthMm), room(platen.heightMm, area.heightMm)];
   const shifted = [
@@ -73,6 +75,32 @@ function lays(input: ResolveInput, judged: Judgement): Candidate[] {
     ...shifted
       .filter((lay) => lay.xMm !== now.xMm || lay.yMm !== now.yMm)
       .map((lay) => ({ change: { lay }, says: phrase`Shift the piece so that the art lies at ${where(lay)} of the platen.` })),
+  ];
+}
+
+/** The nearest place on the piece that can be pressed on this platen, where the one of the rule cannot. */
+function moves(input: ResolveInput): Candidate[] {
+  const laid = input.laid ?? laidOf(input);
+  if (!laid.placement || (laid.inTheWay.length === 0 && !laid.placement.findings.some((one) => one.level === 'hold'))) return [];
+  const { lay: _, ...free } = input.print;
+  const from = free.moved ?? { xMm: 0, yMm: 0 };
+  const at = (shift: { xMm: number; yMm: number }) => ({ xMm: from.xMm + shift.xMm, yMm: from.yMm + shift.yMm });
+  const shift = nearestShift((by) => {
+    const { placement, plain } = laidOf({ ...input, print: { ...free, moved: at(by) } });
+    return plain.feasible && placement?.findings.every((one) => one.level !== 'hold') === true;
+  });
+  if (!shift) return [];
+  const { xMm, yMm } = shift;
+  const ways = [
+    ...(yMm !== 0 ? [phrase`${tape(Math.abs(yMm))} ${yMm < 0 ? 'up' : 'down'}`] : []),
+    ...(xMm !== 0 ? [phrase`${tape(Math.abs(xMm))} to the ${xMm < 0 ? 'left' : 'right'} as it lies`] : []),
+  ];
+  const [one, two] = ways;
+  return [
+    {
+      change: { moved: at(shift) },
+      says: phrase`Move the art ${one ?? ''}${two ? phrase` and ${two}` : ''}: the nearest place that can be pressed on this platen.`,
+    },
   ];
 }
 
@@ -116,10 +144,25 @@ function candidates(input: ResolveInput, judged: Judgement, stock: Stock): Candi
     change: { productId: product.id },
     says: phrase`Use ${product.name} (${FAMILIES[product.familyId].name}).`,
   }));
+  const smaller = products.flatMap((product) =>
+    input.press.swapPlatens.map((platen) => ({
+      change: { productId: product.id, platenId: platen.id },
+      says: phrase`Use ${product.name} on the ${platen.name}.`,
+    })),
+  );
   const both = products.flatMap((product) =>
     presses.map((press) => ({ change: { productId: product.id, pressId: press.id }, says: phrase`Use ${product.name} on ${press.name}.` })),
   );
-  return [...settings(input, judged), ...lays(input, judged), ...testPiece(input, judged), ...elsewhere, ...swapped, ...both];
+  return [
+    ...settings(input, judged),
+    ...lays(input, judged),
+    ...moves(input),
+    ...testPiece(input, judged),
+    ...elsewhere,
+    ...swapped,
+    ...smaller,
+    ...both,
+  ];
 }
 
 const QUALITY = { clear: 0, care: 1, hold: 2 } as const;

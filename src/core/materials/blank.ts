@@ -1,62 +1,9 @@
 /** Blanks: the things that are pressed on. */
 import { z } from 'zod';
+import { BLANK_KINDS, POSITIONS } from './blankKinds';
+import { type Cut, CutSchema, contradictions, measuresOf, UnknownSize } from './cut';
 import { Id, Name, RetiredOn, Words } from './fields';
-
-/** Positions as they are called at the press; `face` is the printed face of a hard or flat piece. */
-export const POSITIONS = [
-  'full front',
-  'youth front',
-  'left chest',
-  'upper back',
-  'full back',
-  'neck label',
-  'sleeve',
-  'leg',
-  'cap front',
-  'bib',
-  'tote front',
-  'pocket face',
-  'face',
-] as const;
-export type Position = (typeof POSITIONS)[number];
-
-export const BLANK_KINDS = [
-  'tee',
-  'youth tee',
-  'hoodie',
-  'vest',
-  'jacket',
-  'shorts',
-  'apron',
-  'tote',
-  'cap',
-  'tool roll',
-  'coaster',
-  'tile',
-  'tag',
-  'panel',
-  'journal',
-] as const;
-export type BlankKind = (typeof BLANK_KINDS)[number];
-
-/** Where a kind of blank is usually printed; the first is what a new line starts from. */
-export const USUAL_POSITIONS: Record<BlankKind, readonly [Position, ...Position[]]> = {
-  tee: ['full front', 'left chest', 'upper back', 'full back', 'sleeve', 'neck label'],
-  'youth tee': ['youth front', 'upper back', 'sleeve', 'neck label'],
-  hoodie: ['full front', 'left chest', 'upper back', 'full back', 'sleeve'],
-  vest: ['full front', 'left chest', 'full back', 'upper back'],
-  jacket: ['left chest', 'full back', 'upper back', 'sleeve'],
-  shorts: ['leg'],
-  apron: ['bib'],
-  tote: ['tote front'],
-  cap: ['cap front'],
-  'tool roll': ['pocket face', 'face'],
-  coaster: ['face'],
-  tile: ['face'],
-  tag: ['face'],
-  panel: ['face'],
-  journal: ['face'],
-};
+import { extentOf, PANELS, shapeOf } from './standardCuts';
 
 export const OBSTRUCTION_KINDS = [
   'collar',
@@ -69,7 +16,11 @@ export const OBSTRUCTION_KINDS = [
   'buckle',
   'drawcord',
   'hanging hole',
+  'placket',
+  'badge area',
+  'bevel',
 ] as const;
+export type ObstructionKind = (typeof OBSTRUCTION_KINDS)[number];
 
 const Obstruction = z.object({
   kind: z.enum(OBSTRUCTION_KINDS),
@@ -77,13 +28,23 @@ const Obstruction = z.object({
   heightMm: z.number().min(0).max(60),
   /** Positions whose pressed area it gets into. */
   at: z.array(z.enum(POSITIONS)),
+  /** Where it lies, where it is not in the usual place: its middle from the centre line and from the top of the panel, mm, and its sides. */
+  where: z
+    .object({
+      panel: z.enum(PANELS),
+      xMm: z.number().min(-1500).max(1500),
+      yMm: z.number().min(-100).max(3000),
+      widthMm: z.number().positive('It has a width.').max(3000),
+      heightMm: z.number().positive('It has a height.').max(3000),
+    })
+    .optional(),
 });
 export type Obstruction = z.infer<typeof Obstruction>;
 
 export const DUTIES = ['laundered', 'handled', 'looked at'] as const;
 export type Duty = (typeof DUTIES)[number];
 
-export const BlankSchema = z.object({
+const BlankFields = z.object({
   id: Id,
   name: Name,
   kind: z.enum(BLANK_KINDS),
@@ -114,8 +75,57 @@ export const BlankSchema = z.object({
   /** Test pieces that held, by product: they settle an unknown finish or an unknown plastic. */
   testPieces: z.array(z.object({ productId: Id, on: z.iso.date(), how: Words })).max(50),
   retiredOn: RetiredOn,
+  /** What a tape says of it; absent: the standard cut of its kind. */
+  cut: CutSchema.optional(),
 });
+
+/** What of a blank decides where its print goes. */
+export const BlankShapeSchema = BlankFields.pick({ kind: true, cut: true, face: true, obstructions: true }).superRefine((blank, ctx) =>
+  shapeFaults({ ...blank, sizes: [] }, (path, message) => ctx.addIssue({ code: 'custom', path, message })),
+);
+
+export const BlankSchema = BlankFields.superRefine((blank, ctx) =>
+  shapeFaults(blank, (path, message) => ctx.addIssue({ code: 'custom', path, message })),
+);
+
+type Shaped = Pick<z.infer<typeof BlankFields>, 'kind' | 'cut' | 'face' | 'obstructions' | 'sizes'>;
+
+/** Measures that contradict each other, sizes nobody can grade, and what lies outside its panel. */
+function shapeFaults(blank: Shaped, say: Say): void {
+  const { cut } = blank;
+  if (cut) {
+    const shape = shapeOf(blank);
+    for (const { measure, message } of contradictions(shape, cut.measures)) say(['cut', 'measures', measure], message);
+    for (const size of new Set([...blank.sizes, ...Object.keys(cut.bySize ?? {})])) sizeFaults(blank, cut, size, say);
+  }
+  const extents = extentOf(blank);
+  for (const [i, { kind, where }] of blank.obstructions.entries()) {
+    if (!where) continue;
+    const most = extents[where.panel];
+    if (!most) {
+      say(['obstructions', i, 'where', 'panel'], `A ${blank.kind} has no ${where.panel}.`);
+      continue;
+    }
+    const out = Math.abs(where.xMm) - where.widthMm / 2 > most.widthMm / 2 || where.yMm - where.heightMm / 2 > most.heightMm;
+    if (out) say(['obstructions', i, 'where'], `The ${kind} lies outside the ${blank.kind}’s ${where.panel}.`);
+  }
+}
 export type Blank = z.infer<typeof BlankSchema>;
+
+type Say = (path: (string | number)[], message: string) => void;
+
+/** What is wrong with one size of a cut, said where it was typed. */
+function sizeFaults(blank: Shaped, cut: Cut, size: string, say: Say): void {
+  if (size === cut.size) return;
+  try {
+    const own = cut.bySize?.[size];
+    for (const { measure, message } of contradictions(shapeOf(blank), measuresOf(shapeOf(blank), cut, size)))
+      say(own ? ['cut', 'bySize', size, measure] : ['cut', 'measures', measure], `In ${size}: ${message}`);
+  } catch (error) {
+    if (!(error instanceof UnknownSize)) throw error;
+    say(['sizes'], error.message);
+  }
+}
 
 /** Whether a test piece with a product was pressed on this blank and held. */
 export const testPieceHeld = (blank: Blank, productId: string): boolean => blank.testPieces.some((piece) => piece.productId === productId);

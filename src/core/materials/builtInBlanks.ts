@@ -1,5 +1,6 @@
 /** Blanks a new shop's shelf begins with. */
-import { type Blank, type BlankKind, USUAL_POSITIONS } from './blank';
+import type { Blank } from './blank';
+import type { BlankKind } from './blankKinds';
 
 const GARMENT_SIZES = ['XS', 'S', 'M', 'L', 'XL', '2XL', '3XL'];
 const ONE_SIZE = ['one size'];
@@ -73,5 +74,3 @@ export const BUILT_IN_BLANKS: readonly Blank[] = [
   hard('metal-panel', 'panel', 'aluminium', 'aluminium panel', 1.1, { printable: 'the coated face', duty: 'looked at' }),
   hard('cloth-journal', 'journal', 'book-cloth', 'cloth journal', 3, { printable: 'outside' }),
 ];
-
-export const usualPosition = (kind: BlankKind) => USUAL_POSITIONS[kind][0];

@@ -2,22 +2,21 @@
 
 export { type Aid, AidSchema, aidFor, COVER_KINDS, type CoverKind, type FoundAid, PAD_KINDS, type PadKind } from './aid';
 export {
-  BLANK_KINDS,
   type Blank,
-  type BlankKind,
   BlankSchema,
+  BlankShapeSchema,
   DUTIES,
   type Duty,
   OBSTRUCTION_KINDS,
   type Obstruction,
-  POSITIONS,
-  type Position,
+  type ObstructionKind,
   testPieceHeld,
-  USUAL_POSITIONS,
 } from './blank';
+export { BLANK_KINDS, type BlankKind, POSITIONS, type Position, USUAL_POSITIONS, usualPosition } from './blankKinds';
 export { BUILT_IN_AIDS, builtInProducts, productFromFamily } from './builtIn';
-export { BUILT_IN_BLANKS, usualPosition } from './builtInBlanks';
+export { BUILT_IN_BLANKS } from './builtInBlanks';
 export { BUILT_IN_FABRICS } from './builtInFabrics';
+export { type Cut, type CutShape, contradictions, MEASURES, type Measures, NECKS, type Neck, UnknownSize } from './cut';
 export {
   blendLimits,
   COATINGS,
@@ -45,5 +44,7 @@ export { FAMILY_IDS, type Family, type FamilyId } from './family';
 export { FIBRE_IDS, FIBRES, type FibreId } from './fibres';
 export { Id, Name, nominalOf, PRESSURE_BANDS, type PressureBand, type Range, rangeOf, Words } from './fields';
 export { OlderSheet, type Product, ProductSchema, pressStage, type SheetFor, sheetFor, stageOf, withRevision } from './product';
+export { bySize, readSize } from './sizes';
 export { type SheetStage, STAGE_KINDS, type StageKind } from './stage';
+export { type BlankMeasures, blankMeasures, cutOf, PANELS, type Panel, shapeOf } from './standardCuts';
 export { ART_KINDS, type ArtKind, PEELS, type Peel, type Traits } from './traits';

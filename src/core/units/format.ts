@@ -35,6 +35,16 @@ export function formatBeside(kind: QuantityKind, inside: number, house: HouseUni
   return beside ? formatQuantity(inside, beside) : '';
 }
 
+/** A length as a tape shows it: whole millimetres, or inches and eighths, `3 7/8 in`. */
+export function formatTape(mm: number, house: Pick<HouseUnits, 'length'>): string {
+  if (house.length === 'mm') return formatQuantity(mm, 'mm', 0);
+  const eighths = Math.round((Math.abs(mm) / 25.4) * 8);
+  const [whole, rest] = [Math.floor(eighths / 8), eighths % 8];
+  const part = rest === 0 ? '' : rest % 4 === 0 ? '1/2' : rest % 2 === 0 ? `${rest / 2}/4` : `${rest}/8`;
+  const sign = mm < 0 && eighths > 0 ? '−' : '';
+  return `${sign}${[whole > 0 || part === '' ? String(whole) : '', part].filter(Boolean).join(NO_BREAK)}${NO_BREAK}in`;
+}
+
 /** The nearest value on a unit's grid: `snap(150.3, 'F', 1)` is 302 °F, which is 150 °C. */
 export function snap(inside: number, unit: UnitId, step: number): number {
   return toInside(Math.round(toShown(inside, unit) / step) * step, unit);

@@ -1,5 +1,5 @@
 /** Units: what may be typed and how it is shown. Inside the app: °C, K, s, mm, kPa. */
-export { formatBeside, formatDuration, formatFigure, formatForHouse, formatQuantity, snap } from './format';
+export { formatBeside, formatDuration, formatFigure, formatForHouse, formatQuantity, formatTape, snap } from './format';
 export { type Parsed, type ParseOptions, parseQuantity } from './parse';
 export {
   contact,
@@ -12,6 +12,7 @@ export {
   phraseText,
   seconds,
   setTemp,
+  tape,
   temp,
   tempDiff,
 } from './phrase';

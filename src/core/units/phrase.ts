@@ -1,6 +1,6 @@
 /** Sentences with quantities in them, kept as data so that a house reads every reason in its own units. */
 import { z } from 'zod';
-import { formatDuration, formatForHouse, formatQuantity } from './format';
+import { formatDuration, formatForHouse, formatQuantity, formatTape } from './format';
 import type { HouseUnits, QuantityKind } from './quantity';
 
 const KINDS = [
@@ -20,6 +20,8 @@ const QuantityPart = z.object({
   d: z.number().int().min(0).max(3).optional(),
   /** A unit of its own, for what must be told as a press shows it. */
   u: z.enum(['C', 'F']).optional(),
+  /** Told as a tape shows it. */
+  tape: z.boolean().optional(),
 });
 
 export const PhraseSchema = z.array(z.union([z.string(), QuantityPart]));
@@ -48,6 +50,8 @@ export const setTemp = (v: number, u: 'C' | 'F'): PhrasePart => ({ q: 'temperatu
 export const tempDiff = quantity('temperatureDifference', 0);
 export const seconds = quantity('duration');
 export const mm = quantity('length');
+/** A length to be measured with a tape: millimetres, or inches and eighths. */
+export const tape = (v: number): PhrasePart => ({ q: 'length', v, tape: true });
 export const contact = quantity('contactPressure');
 export const line = quantity('linePressure');
 
@@ -57,6 +61,7 @@ export function phraseText(words: Phrase, house: HouseUnits): string {
     .map((part) => {
       if (typeof part === 'string') return part;
       if (part.q === 'duration') return formatDuration(part.v);
+      if (part.tape) return formatTape(part.v, house);
       if (part.u) return formatQuantity(part.v, part.u, part.d);
       // in words a length is told to a tenth of an inch; fields keep their hundredths
       const decimals = part.d ?? (part.q === 'length' && house.length === 'in' ? 1 : undefined);

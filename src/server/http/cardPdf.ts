@@ -1,17 +1,16 @@
 /** The card on paper: one page to hang at the press, usable when the tablet is dead. */
-import { join } from 'node:path';
 import PDFDocument from 'pdfkit';
 import { z } from 'zod';
 import { type Card, type House, layerName, resolve } from '../../core/card';
 import { COVER_SHEETS } from '../../core/heat';
 import { formatDuration, formatForHouse, formatQuantity, type HouseUnits, type Phrase, phraseText } from '../../core/units';
-import { appFolder, shop } from '../shop';
+import { shop } from '../shop';
 import { inputOf, readFacts } from '../stores/cards';
 import { findOrder } from '../stores/orders';
 import { answerTo } from './endpoint';
+import { bytesOf, type Doc, fonts, PAPERS, write } from './pdf';
 import { invalid, notFound } from './problem';
 
-const PAPERS = { A4: [595.28, 841.89], Letter: [612, 792] } as const;
 const Query = z.object({ line: z.string().max(64), print: z.string().max(36), paper: z.enum(['A4', 'Letter']).default('A4') });
 
 const MARGIN = 36;
@@ -24,45 +23,12 @@ const LAMP = {
 } as const;
 /** Text sizes tried until all of it stands on one page, points. */
 const SIZES = [10, 9.5, 9, 8.5, 8, 7.5, 7, 6.5, 6, 5.5, 5];
-const FONTS = 'node_modules/@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next';
-
-type Doc = InstanceType<typeof PDFDocument>;
-
 interface Sheet {
   card: Card;
   orderName: string;
   due: string;
   house: House;
   printedOn: string;
-}
-
-const fonts = (doc: Doc): Doc =>
-  doc
-    .registerFont('plain', join(appFolder(), `${FONTS}-latin-400-normal.woff`))
-    .registerFont('bold', join(appFolder(), `${FONTS}-latin-700-normal.woff`))
-    .registerFont('plain wide', join(appFolder(), `${FONTS}-latin-ext-400-normal.woff`))
-    .registerFont('bold wide', join(appFolder(), `${FONTS}-latin-ext-700-normal.woff`));
-
-/** Runs of text by the font that has their letters: names may hold letters beyond the western ones. */
-function runsOf(text: string): { wide: boolean; text: string }[] {
-  const runs: { wide: boolean; text: string }[] = [];
-  for (const letter of text) {
-    const code = letter.codePointAt(0) ?? 0;
-    const wide = code >= 0x100 && code < 0x2000 && code !== 0x131 && code !== 0x152 && code !== 0x153;
-    const last = runs.at(-1);
-    if (last?.wide === wide) last.text += letter;
-    else runs.push({ wide, text: letter });
-  }
-  return runs;
-}
-
-/** Writes text in the font that has its letters, broken to a width. */
-function write(doc: Doc, text: string, font: 'plain' | 'bold', options: PDFKit.Mixins.TextOptions = {}): void {
-  const runs = runsOf(text.replaceAll('\u00a0', ' '));
-  for (const [i, run] of runs.entries()) {
-    doc.font(run.wide ? `${font} wide` : font);
-    doc.text(run.text, { ...options, continued: i < runs.length - 1 || options.continued === true });
-  }
 }
 
 /** A letter R as it must look on the sheet. */
@@ -226,14 +192,7 @@ function cardPdf(sheet: Sheet, paper: keyof typeof PAPERS): Promise<Buffer> {
     if (tried.fits) break;
     tried = page(sheet, paper, size);
   }
-  const { doc } = tried;
-  return new Promise((done, fail) => {
-    const chunks: Buffer[] = [];
-    doc.on('data', (chunk: Buffer) => chunks.push(chunk));
-    doc.on('end', () => done(Buffer.concat(chunks)));
-    doc.on('error', fail);
-    doc.end();
-  });
+  return bytesOf(tried.doc);
 }
 
 export async function cardPdfReply(request: Request, orderId: string, url: URL): Promise<Response> {

@@ -1,11 +1,11 @@
 /** The art where it lies on the surveyed platen. Nothing is drawn for a platen that was never surveyed. */
-import { areaOfArt, type Print } from '../../core/card';
+import { areaOfArt, type Card, type Print } from '../../core/card';
 import type { Press } from '../../core/press';
 import type { HouseUnits } from '../../core/units';
 import { PlatenMapDrawing } from '../../ui/PlatenMap';
 import { useRoute } from '../../ui/query';
 
-export function ArtOnPlaten({ press, print, house }: { press: Press; print: Print; house: HouseUnits }) {
+export function ArtOnPlaten({ press, print, card, house }: { press: Press; print: Print; card: Card; house: HouseUnits }) {
   const report = useRoute('pressReport', { params: { id: press.id } });
   const map = report.data?.maps.find((one) => one.platen === (print.choices.platenId ?? 'upper'));
   if (!map) return null;
@@ -14,7 +14,7 @@ export function ArtOnPlaten({ press, print, house }: { press: Press; print: Prin
       <h3 className="pb-2">
         On the platen <span className="font-normal text-soft">as surveyed {map.on}</span>
       </h3>
-      <PlatenMapDrawing map={map} house={house} most={260} art={areaOfArt(print)} />
+      <PlatenMapDrawing map={map} house={house} most={260} art={areaOfArt(print, card.laid?.lay ?? { xMm: 0, yMm: 0, turn: 0 })} />
     </section>
   );
 }

@@ -200,7 +200,7 @@ function CardSheet({ worked, line, print, house, save, heatHref, aside }: CardSh
       lamp={moved ? lampAt(card, setC) : card.lamp}
       onMove={setSetC}
       aside={aside}
-      platen={press && <ArtOnPlaten press={press} print={print} house={house} />}
+      platen={press && <ArtOnPlaten card={card} press={press} print={print} house={house} />}
     >
       <HandleActs
         moved={moved}

@@ -8,6 +8,7 @@ import type { OrderState } from './useOrder';
 const STATIONS = [
   { id: 'lines', text: 'Lines', path: '' },
   { id: 'card', text: 'Card', path: '/card' },
+  { id: 'place', text: 'Place', path: '/place' },
   { id: 'run', text: 'Run', path: '/run' },
   { id: 'record', text: 'Record', path: '/record' },
 ] as const;
@@ -16,7 +17,7 @@ const STATIONS = [
 function passed(station: string, { lines }: OrderState): boolean {
   if (lines.length === 0) return false;
   if (station === 'lines') return true;
-  if (station === 'card') return lines.every((line) => lineLamp(line).state !== 'hold');
+  if (station === 'card' || station === 'place') return lines.every((line) => lineLamp(line).state !== 'hold');
   return lines.every((line) => finishedPieces(line) >= line.count);
 }
 

@@ -7,6 +7,7 @@ import { ChoiceField, TextField } from '../../ui/Field';
 import { useUnits } from '../../ui/house';
 import { QuantityField } from '../../ui/QuantityField';
 import type { EditorProps } from './AidEditor';
+import { CutFields } from './CutFields';
 import { FaceFields } from './FaceFields';
 import { Cell, Part } from './Frame';
 
@@ -64,6 +65,7 @@ export function BlankEditor({ doc, shelf, fields, onChange, onReplace }: EditorP
           />
         </Cell>
       </Part>
+      <CutFields doc={doc} fields={fields} onChange={onChange} onReplace={onReplace} />
       <Part name="Print side">
         <Cell span={3}>
           <ChoiceField

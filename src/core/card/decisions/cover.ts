@@ -4,9 +4,6 @@ import { phrase } from '../../units';
 import { obstructionsUnder, pressOf } from '../draft';
 import { type Decision, given, HOUSE, SHEET } from './decision';
 
-/** Higher things than this do not sink into a pillow, mm. */
-export const PILLOW_SINKS_MM = 6;
-
 export const COVER_DECISIONS: readonly Decision[] = [
   {
     id: 'cover-by-house',
@@ -78,18 +75,18 @@ export const COVER_DECISIONS: readonly Decision[] = [
     id: 'base-under-an-obstruction',
     field: 'base',
     decide: (input) => {
-      const { product, house, press } = input;
-      // on a cap press the foam behind the panel takes the seam
-      const high = press.kind === 'cap' ? [] : obstructionsUnder(input);
+      const { product, house, laid } = input;
+      const high = obstructionsUnder(input);
       const words = high.map((one) => one.kind).join(' and ');
-      if (high.length === 0 || house.rules.obstruction === 'hang off') return null;
+      // a platen of the press that needs nothing under the print comes before a pillow: it is offered as a way out
+      if (high.length === 0 || house.rules.obstruction === 'hang off' || laid?.smaller) return null;
       const raise = house.rules.obstruction === 'raise' || product.base === 'firm';
       return {
-        set: { base: raise ? 'firm pad' : 'pillow' },
+        set: { base: raise ? 'firm pad' : 'pillow', raised: raise },
         source: HOUSE,
         says: raise
-          ? phrase`The ${words} lies in the pressed area: the print is raised over it on a firm pad.`
-          : phrase`The ${words} lies in the pressed area: a soft pillow lets it sink.`,
+          ? phrase`The ${words} lies in the pressed area however it is laid: the print is raised over it on a firm pad.`
+          : phrase`The ${words} lies in the pressed area however it is laid: a soft pillow lets it sink.`,
       };
     },
   },
@@ -107,7 +104,13 @@ export const COVER_DECISIONS: readonly Decision[] = [
     id: 'base-chosen',
     field: 'base',
     decide: ({ print: { choices } }) =>
-      choices.base ? { set: { base: choices.base }, source: 'operator', says: phrase`Chosen for this print: ${choices.base}.` } : null,
+      choices.base
+        ? {
+            set: { base: choices.base, raised: choices.base === 'firm pad' },
+            source: 'operator',
+            says: phrase`Chosen for this print: ${choices.base}.`,
+          }
+        : null,
   },
   {
     id: 'pad-by-sheet',

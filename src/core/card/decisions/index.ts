@@ -7,6 +7,5 @@ import { SHEET_DECISIONS } from './sheet';
 
 export const DECISIONS: readonly Decision[] = [...SHEET_DECISIONS, ...COVER_DECISIONS, ...LAYING_DECISIONS, ...PASSAGE_DECISIONS];
 
-export { PILLOW_SINKS_MM } from './cover';
 export type { Decision } from './decision';
 export { SPOT_OVERLAP_MM } from './sheet';

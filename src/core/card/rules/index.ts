@@ -5,11 +5,12 @@ import type { Finding } from '../schema';
 import { FABRIC_RULES } from './fabric';
 import { HARD_RULES } from './hard';
 import { LAYER_RULES } from './layers';
+import { PLACE_RULES } from './place';
 import { PRESS_RULES } from './press';
 import type { Rule } from './rule';
 import { SETTING_RULES } from './settings';
 
-export const RULES: readonly Rule[] = [...PRESS_RULES, ...FABRIC_RULES, ...HARD_RULES, ...SETTING_RULES, ...LAYER_RULES];
+export const RULES: readonly Rule[] = [...PRESS_RULES, ...PLACE_RULES, ...FABRIC_RULES, ...HARD_RULES, ...SETTING_RULES, ...LAYER_RULES];
 
 /** Every rule the piece meets, in the order of the table. */
 export function ruleFindings(input: ResolveInput, draft: Draft, rules: readonly Rule[]): Finding[] {

@@ -3,7 +3,7 @@ import { isBrittle, isHard } from '../../materials';
 import { coldUnder, isHandHeld, pressOffset, pressureSetting } from '../../press';
 import { mm, phrase, tempDiff } from '../../units';
 import { thicknessOf, touchingArea } from '../draft';
-import { areaOfArt, mapOf } from '../measured';
+import { areaOfArt, layIn, mapOf } from '../measured';
 import { type Rule, when } from './rule';
 
 /** Art plus this much all round must lie on the heated platen, mm. */
@@ -90,13 +90,14 @@ export const PRESS_RULES: readonly Rule[] = [
     field: 'art',
     level: 'hold',
     met: ({ print, press }, { platen }) => {
-      const { xMm, yMm, widthMm, heightMm } = areaOfArt(print);
+      if (!print.lay) return null;
+      const { xMm, yMm, widthMm, heightMm } = areaOfArt(print, print.lay);
       const over = Math.max(
         Math.abs(xMm) + widthMm / 2 + HEATED_MARGIN_MM - platen.widthMm / 2,
         Math.abs(yMm) + heightMm / 2 + HEATED_MARGIN_MM - platen.heightMm / 2,
       );
       return when(
-        print.lay !== undefined && over > 0 && !isHandHeld(press),
+        over > 0 && !isHandHeld(press),
         () => phrase`Laid there, the art with ${mm(HEATED_MARGIN_MM)} all round reaches ${mm(over)} past the platen of ${press.name}.`,
       );
     },
@@ -107,7 +108,7 @@ export const PRESS_RULES: readonly Rule[] = [
     level: 'care',
     met: (input) => {
       const map = mapOf(input);
-      const [spot] = map ? coldUnder(map, areaOfArt(input.print)) : [];
+      const [spot] = map ? coldUnder(map, areaOfArt(input.print, layIn(input))) : [];
       return when(
         spot !== undefined,
         () =>

@@ -1,8 +1,7 @@
 /** Rules of what was chosen against the sheet: time, peel, cover, base, alternatives; and of the aids that lie there. */
 import { type Aid, aidFor } from '../../materials';
 import { phrase, seconds } from '../../units';
-import { PILLOW_SINKS_MM } from '../decisions';
-import { type Draft, obstructionsUnder, pressOf } from '../draft';
+import { type Draft, pressOf } from '../draft';
 import { type Rule, when } from './rule';
 
 /** Sheets and pads this card lays somewhere. */
@@ -94,37 +93,6 @@ export const SETTING_RULES: readonly Rule[] = [
         product.base === 'firm' && base === 'pillow',
         () => phrase`The sheet of ${product.name} asks for a firm base: on a pillow its ink is not driven in.`,
       ),
-  },
-  {
-    id: 'obstruction-stands-off',
-    field: 'base',
-    level: 'hold',
-    met: (input, { base }) => {
-      const high = input.press.kind === 'cap' ? [] : obstructionsUnder(input).filter((one) => one.kind !== 'seam');
-      const tooHigh = high.filter((one) => (base === 'pillow' ? one.heightMm > PILLOW_SINKS_MM : base === 'usual pad'));
-      const words = tooHigh.map((one) => one.kind).join(' and ');
-      return when(tooHigh.length > 0 && input.house.rules.obstruction !== 'hang off', () =>
-        base === 'pillow'
-          ? phrase`The ${words} in the pressed area is too high to sink into a pillow: the platen stands on it. Use a smaller platen or raise the print.`
-          : phrase`The ${words} in the pressed area holds the platen off the print. Sink it in a pillow, raise the print, or use a smaller platen.`,
-      );
-    },
-  },
-  {
-    id: 'obstruction-hung-off',
-    field: 'base',
-    level: 'care',
-    met: (input) => {
-      const high = obstructionsUnder(input);
-      return when(
-        high.length > 0 &&
-          input.press.kind !== 'cap' &&
-          input.house.rules.obstruction === 'hang off' &&
-          input.print.choices.base === undefined,
-        () =>
-          phrase`House rule: hang the ${high.map((one) => one.kind).join(' and ')} off the edge. Check that the whole art still lies on the platen.`,
-      );
-    },
   },
   {
     id: 'seam-needs-bridging',

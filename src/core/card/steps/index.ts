@@ -18,5 +18,6 @@ export function stepsOf(context: Context, steps: readonly StepRule[]): Step[] {
   });
 }
 
+export { fingerWords, handWords, placeWords } from './place';
 export type { StepRule } from './step';
 export { pressureWords } from './words';

@@ -2,6 +2,7 @@
 import { isBrittle, isHard } from '../../materials';
 import { phrase, seconds } from '../../units';
 import { obstructionsUnder } from '../draft';
+import { layWords } from './place';
 import { needs, PINCH, STEAM, type StepRule } from './step';
 
 export const LOAD_STEPS: readonly StepRule[] = [
@@ -37,8 +38,8 @@ export const LOAD_STEPS: readonly StepRule[] = [
   },
   {
     id: 'base-and-pads',
-    says: ({ input: { blank, print, fabric }, draft }) => {
-      const high = obstructionsUnder({ blank, print })
+    says: ({ input, input: { fabric }, draft }) => {
+      const high = obstructionsUnder(input)
         .map((one) => one.kind)
         .join(', ');
       const base = {
@@ -70,6 +71,7 @@ export const LOAD_STEPS: readonly StepRule[] = [
             : phrase`Lay the ${blank.kind} on the base, print side up.`,
       })[draft.loading],
   },
+  { id: 'lay-it-on-the-platen', says: ({ input, draft }) => layWords(input, draft) },
   {
     id: 'protect-the-first-print',
     says: ({ input: { item }, draft }) =>

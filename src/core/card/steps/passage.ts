@@ -5,20 +5,15 @@ import { isHandHeld, pressOffset } from '../../press';
 import { mm, type Phrase, phrase, seconds, setTemp, tempDiff } from '../../units';
 import { SPOT_OVERLAP_MM } from '../decisions';
 import { layerName, layersOf } from '../input';
+import { CENTRE, placeWords } from './place';
 import { BURNS, needs, PINCH, SMOKE, type StepRule } from './step';
-import { dropWords, mirrorWords } from './words';
+import { mirrorWords } from './words';
 
 const PEEL_WORDS: Record<Exclude<Peel, 'none'>, Phrase> = {
   hot: phrase`Peel at once, within ${seconds(3)} of opening, while it is hot`,
   warm: phrase`Take it off the press and wait until it is warm but bearable to touch, about ${seconds(30)}, then peel`,
   cold: phrase`Take it off the press, lay it flat and wait until no warmth is left, then peel`,
 };
-
-const CENTRE = {
-  crease: phrase`Fold it down the middle and press a crease to lay by.`,
-  ruler: phrase`Find the middle with a ruler or a printed guide.`,
-  eye: phrase`Centre it by eye, and look again from a step back.`,
-} as const;
 
 export const PASSAGE_STEPS: readonly StepRule[] = [
   {
@@ -31,7 +26,7 @@ export const PASSAGE_STEPS: readonly StepRule[] = [
   },
   {
     id: 'place-it',
-    says: (context) => phrase`Place ${context.input.print.artName}: ${dropWords(context)}. ${mirrorWords(context.set.mirror)}`,
+    says: (context) => phrase`Place ${context.input.print.artName}: ${placeWords(context.input)}. ${mirrorWords(context.set.mirror)}`,
   },
   { id: 'find-the-centre', says: ({ input: { house, fabric } }) => (isHard(fabric) ? null : CENTRE[house.rules.centre]) },
   {

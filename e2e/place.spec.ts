@@ -1,0 +1,108 @@
+/** Where it goes and how it lies: a zip that holds a full platen off, the art moved by hand, a run in two print sizes, small pieces together. */
+import { expect, test } from './shop';
+
+test('windbreaker, left chest: the full platen is refused, the small one offered and taken, the card follows, the guide is printed', async ({
+  page,
+}) => {
+  await page.goto('/orders/order-windbreakers?line=line-wind-m');
+  await page.getByRole('combobox', { name: 'Transfer' }).fill('Obsidian');
+  await page.getByRole('option', { name: /Obsidian Hold/ }).click();
+  await page.getByRole('button', { name: /^Save/ }).click();
+  await page.getByRole('navigation', { name: 'Stations' }).getByRole('link', { name: 'Place' }).click();
+  const sheet = page.getByRole('region', { name: 'Placement sheet' });
+  await sheet.getByRole('button', { name: 'full platen' }).click();
+  await expect(sheet.locator('[data-platen]')).toHaveAttribute('data-platen', 'held off');
+  await expect(sheet.getByRole('status')).toHaveText(/comes under the platen: .*zip/);
+  await expect(sheet.locator('[data-measure="centre line"]')).toContainText('4 in');
+  await sheet.getByRole('button', { name: 'Put the small platen in' }).click();
+  await expect(sheet.locator('[data-platen]')).toHaveAttribute('data-platen', 'works');
+  const guide = page.waitForEvent('download');
+  await sheet.getByRole('link', { name: 'A4' }).click();
+  expect((await guide).suggestedFilename()).toBe('guide-M-left chest.pdf');
+  await page.getByRole('link', { name: 'To its card' }).click();
+  await expect(page.getByText(/Put the small platen in/).first()).toBeVisible();
+  await expect(page.getByRole('article', { name: 'Card' }).locator('[data-lamp]').first()).not.toHaveAttribute('data-lamp', 'hold');
+  await page.keyboard.press('Control+z');
+  await expect(page.getByText(/holds? it off the print, and cannot hang off/).first()).toBeVisible();
+});
+
+test('the art is nudged by arrow keys and dragged; the measures follow, and undo puts it back', async ({ page }) => {
+  await page.goto('/orders/order-guide-tees/place');
+  const art = page.getByRole('slider', { name: /comet over hill/ });
+  const down = page.locator('[data-measure="front collar seam"]');
+  await expect(down).toContainText('2 3/8 in');
+  await art.focus();
+  for (let i = 0; i < 10; i++) await page.keyboard.press('ArrowDown');
+  await expect(down).toContainText('2 5/8 in');
+  await expect(page.getByRole('button', { name: 'Put it back by the rule' })).toBeVisible();
+  const box = await art.boundingBox();
+  if (!box) throw new Error('the art is nowhere');
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(box.x + box.width / 2 + 40, box.y + box.height / 2, { steps: 6 });
+  await page.mouse.up();
+  await expect(page.getByRole('button', { name: 'Put it back by the rule' })).toBeVisible();
+  await expect(page.locator('[data-measure="centre line"]')).toContainText(/^2\s/);
+  await page.keyboard.press('Control+z');
+  await expect(page.locator('[data-measure="centre line"]')).toContainText('centred');
+});
+
+test('a run of tees is split in two print sizes, the split dragged, and each line gets its own', async ({ page, request }) => {
+  const order = await (await request.get('/api/v1/orders/order-guide-tees')).json();
+  const [first] = order.order.lines;
+  const sizes = ['S', 'M', 'L', 'XL', '2XL', '3XL'];
+  const lines = sizes.map((size, i) => ({ ...first, id: `line-run-${i}`, size, count: 2 + i }));
+  const put = await request.put('/api/v1/orders/order-run', { data: { ...order.order, id: 'order-run', name: 'Run of tees', lines } });
+  expect(put.ok()).toBe(true);
+  await page.goto('/orders/order-run/place');
+  const run = page.getByRole('region', { name: 'Print sizes for the run' });
+  await expect(run.getByRole('button', { name: 'Use these 2 print sizes' })).toBeVisible();
+  await page.evaluate(() => window.scrollTo(0, document.body.scrollHeight));
+  const mark = run.getByRole('button', { pressed: true });
+  await expect(mark).toHaveCount(1);
+  const before = await mark.getAttribute('aria-label');
+  const from = await mark.boundingBox();
+  const next = await run
+    .getByRole('button', { name: before?.includes('L and XL') ? /between XL and 2XL/ : /between L and XL/ })
+    .boundingBox();
+  if (!from || !next) throw new Error('no marks');
+  await page.mouse.move(from.x + from.width / 2, from.y + 60);
+  await page.mouse.down();
+  await page.mouse.move(next.x + next.width / 2, next.y + 60, { steps: 5 });
+  await page.mouse.up();
+  await expect(mark).not.toHaveAttribute('aria-label', before ?? '');
+  await run.getByRole('button', { name: 'Fewest again' }).click();
+  await expect(mark).toHaveAttribute('aria-label', before ?? '');
+  await run.getByRole('button', { name: 'Use these 2 print sizes' }).click();
+  await expect
+    .poll(async () => {
+      const after = await (await request.get('/api/v1/orders/order-run')).json();
+      return new Set(after.order.lines.map((line: { prints: { widthMm: number }[] }) => line.prints[0]?.widthMm)).size;
+    })
+    .toBe(2);
+});
+
+test('coasters: so many lie in one closing, and the line takes as many as it has', async ({ page }) => {
+  await page.goto('/orders/order-hard/place?line=line-coasters');
+  const plan = page.getByRole('region', { name: 'Several in one closing' });
+  await plan.getByRole('button', { name: 'Press 8 a closing' }).click();
+  await expect(plan).toContainText('Now 8 a closing, 1 closings for 8 pieces');
+});
+
+test('a blank is measured with a tape: a neck wider than the chest is named, and the placement follows the tape', async ({ page }) => {
+  await page.goto('/shelf/blanks/blank-guide-tee');
+  await expect(page.getByText('180 mm')).toBeVisible();
+  const neck = page.getByRole('textbox', { name: /^neck:/ });
+  await neck.fill('30');
+  await neck.blur();
+  await expect(page.getByText('The neck is as wide as the chest or wider.')).toBeVisible();
+  await neck.fill('7');
+  await neck.blur();
+  const drop = page.getByRole('textbox', { name: /^front drop/ });
+  await drop.fill('5');
+  await drop.blur();
+  await page.getByRole('button', { name: /^Save/ }).click();
+  await page.goto('/orders/order-guide-tees/place');
+  await expect(page.getByText('By the usual cut')).toHaveCount(0);
+  await expect(page.locator('[data-measure="front collar seam"]')).toContainText('2 3/8 in');
+});

@@ -1,0 +1,355 @@
+/** Where the art goes on a blank of one size: its box on the panel, the measures to lay it by, and what speaks against it. */
+import {
+  type Blank,
+  type BlankMeasures,
+  blankMeasures,
+  type Measures,
+  type Panel,
+  type Position,
+  type Range,
+  readSize,
+} from '../materials';
+import { type Feature, featuresOf } from './features';
+import { overlap } from './fit';
+import { type Box, boxAround, grown, inside, type Point, point, type Ring, ringOf } from './geometry';
+import { backDropOf, outlineOf, PANEL_OF } from './outline';
+import { type Anchor, BLEED_MM, CROWN_LEFT_MM, type HousePlaces, INSIDE_BEVEL_MM, type PositionRule, ruleOf, TALL_SHARE } from './rules';
+
+export interface Art {
+  widthMm: number;
+  heightMm: number;
+}
+
+/** A measure to lay the art by: from a line the hand can find to an edge or the middle of the art. */
+export interface LayMeasure {
+  from: Anchor | 'centre line';
+  to: 'top edge' | 'bottom edge' | 'middle';
+  way: 'down' | 'up' | 'to the wearer’s left' | 'to the wearer’s right';
+  mm: number;
+}
+
+export type PlaceFault =
+  | 'off the blank'
+  | 'too near the edge'
+  | 'too wide'
+  | 'too tall'
+  | 'outside its share'
+  | 'on a seam'
+  | 'on what takes no print';
+export interface PlaceFinding {
+  fault: PlaceFault;
+  /** `note`: worth knowing, and no reason against it. */
+  level: 'note' | 'care' | 'hold';
+  /** What it lies on, or the figure it is over, as words of the press. */
+  about: string;
+  mm: number;
+}
+
+export interface Placement {
+  panel: Panel;
+  measures: BlankMeasures;
+  outline: Ring;
+  features: readonly Feature[];
+  /** Where the anchor lies on the panel’s centre line, mm. */
+  anchorAt: Point;
+  box: Box;
+  lay: LayMeasure[];
+  /** Why the offset is what it is. */
+  because:
+    | 'by size'
+    | 'tall art'
+    | 'V-neck'
+    | 'youth or long size'
+    | 'share of the height'
+    | 'centred'
+    | 'covers the face'
+    | 'moved by hand';
+  squareTo: string;
+  insideOut: boolean;
+  /** The neck can be drawn tighter or looser, so it is measured from a seam that stays. */
+  anchorMoved: boolean;
+  findings: PlaceFinding[];
+}
+
+export interface PlaceAsk {
+  blank: Pick<Blank, 'kind' | 'cut' | 'face' | 'obstructions'>;
+  size: string;
+  position: Position;
+  art: Art;
+  /** Taken off the rule by hand, mm: to the right as seen, and down. */
+  moved?: { xMm: number; yMm: number } | undefined;
+  crossesSeam: boolean;
+  /** Whether tall art hangs higher. */
+  tallRule: boolean;
+  places?: HousePlaces | undefined;
+  /** Measures are rounded to this, mm: what the tape shows. */
+  tapeStepMm: number;
+}
+
+/** The blank has no panel for a position. */
+export class NoSuchPanel extends RangeError {
+  constructor(
+    readonly kind: string,
+    readonly position: Position,
+  ) {
+    super(`A ${kind} has no place for a ${position}.`);
+  }
+}
+
+/** What cloth tapes are read to: 5 mm, or an eighth of an inch. */
+export const TAPE_STEP_MM = { mm: 5, in: 25.4 / 8 } as const;
+
+const m = (measures: Measures, name: string): number => measures[name] ?? 0;
+const toTape = (mm: number, step: number): number => Math.round(mm / step) * step;
+
+/** How far along a range a size stands: XS at its least and 3XL at its most, YXS and YXL for youth. */
+const alongSizes = ({ min, max }: Range, text: string, rule: PositionRule): number => {
+  const size = readSize(text);
+  const along = size?.group === 'adult' ? (size.step + 2) / 6 : size?.group === 'youth' && !rule.byLength ? (size.step + 2) / 4 : 0.5;
+  return min + (max - min) * Math.min(1, Math.max(0, along));
+};
+
+/** Body length of an adult M that the figures are for, mm: youth and long sizes are scaled from it. */
+const USUAL_LENGTH_MM = 720;
+const USUAL_STEP_MM = 25;
+
+/** By how much a youth or long size changes an offset. */
+function lengthScale({ shape, measures }: BlankMeasures, text: string, rule: PositionRule): number {
+  const size = readSize(text);
+  if (shape !== 'body' || !rule.byLength || !size || size.group === 'one size') return 1;
+  if (size.group === 'youth') return m(measures, 'length') / USUAL_LENGTH_MM;
+  return size.long ? m(measures, 'length') / (USUAL_LENGTH_MM + size.step * USUAL_STEP_MM) : 1;
+}
+
+/** Where an anchor lies on its panel. */
+function anchorPoint(anchor: Anchor, { shape, measures }: BlankMeasures): Point {
+  switch (anchor) {
+    case 'front collar seam':
+    case 'point of the V':
+      return point(0, m(measures, 'frontDrop'));
+    case 'shoulder-neck point':
+    case 'bib top hem':
+    case 'tote top hem':
+      return point(0, 0);
+    case 'back collar seam':
+      return point(0, backDropOf(measures));
+    case 'sleeve hem':
+      return point(0, m(measures, 'sleeve'));
+    case 'leg hem':
+      return point(0, m(measures, 'length'));
+    case 'brim seam':
+      return point(0, m(measures, 'crown'));
+    case 'pocket top':
+      return point(0, m(measures, 'height') - m(measures, 'pocket') / 2);
+    case 'middle of the face':
+      return point(0, (shape === 'round' ? m(measures, 'width') : m(measures, 'height')) / 2);
+  }
+}
+
+interface Offset {
+  anchor: Anchor;
+  mm: number;
+  because: Placement['because'];
+  anchorMoved: boolean;
+}
+
+/** How far from which line, by the rule, for this neck and this art. */
+function offsetOf({ size, art, tapeStepMm, tallRule }: PlaceAsk, rule: PositionRule, measures: BlankMeasures): Offset {
+  const scale = lengthScale(measures, size, rule);
+  const tape = (mm: number) => toTape(mm, tapeStepMm);
+  const atCollar = rule.anchor === 'front collar seam';
+  if (rule.shareOfHeight !== undefined)
+    return {
+      anchor: rule.anchor,
+      mm: tape(rule.shareOfHeight * m(measures.measures, 'height')),
+      because: 'share of the height',
+      anchorMoved: false,
+    };
+  const isV = atCollar && measures.neck === 'V';
+  const start = anchorPoint(rule.anchor, measures).y;
+  const printable = m(measures.measures, 'length') - start - rule.belowMm;
+  const isTall = tallRule && rule.tallMm !== undefined && art.heightMm > TALL_SHARE * printable;
+  const which = isTall && rule.tallMm ? rule.tallMm : isV && rule.vNeckMm ? rule.vNeckMm : rule.offsetMm;
+  const mm = alongSizes(which, size, rule) * scale;
+  const because = isTall
+    ? 'tall art'
+    : isV
+      ? 'V-neck'
+      : scale !== 1
+        ? 'youth or long size'
+        : rule.measured === 'middle on it'
+          ? 'centred'
+          : 'by size';
+  // a neck that is drawn to fit is no line to measure from: the shoulder seam beside it stays
+  if (atCollar && measures.neck === 'adjustable')
+    return { anchor: 'shoulder-neck point', mm: tape(start + mm), because, anchorMoved: true };
+  return { anchor: isV ? 'point of the V' : rule.anchor, mm: tape(mm), because, anchorMoved: false };
+}
+
+/** The box by the rule, before anything was moved by hand. */
+function ruledBox(ask: PlaceAsk, rule: PositionRule, measures: BlankMeasures, offset: Offset): Box {
+  const { widthMm, heightMm } = ask.art;
+  const anchorAt = anchorPoint(offset.anchor, measures);
+  const x = rule.leftMm ? toTape(alongSizes(rule.leftMm, ask.size, rule) * lengthScale(measures, ask.size, rule), ask.tapeStepMm) : 0;
+  if (rule.measured === 'middle on it') return boxAround(anchorAt, widthMm, heightMm);
+  const top = rule.measured === 'down to the top edge' ? anchorAt.y + offset.mm : anchorAt.y - offset.mm - heightMm;
+  return { leftMm: x - widthMm / 2, topMm: top, widthMm, heightMm };
+}
+
+/** The measures that lead a hand to a box. */
+function layMeasures(box: Box, rule: PositionRule, anchor: Anchor, anchorAt: Point): LayMeasure[] {
+  const x = box.leftMm + box.widthMm / 2;
+  const upward = rule.measured === 'up to the bottom edge';
+  const along =
+    rule.measured === 'middle on it'
+      ? box.topMm + box.heightMm / 2 - anchorAt.y
+      : upward
+        ? anchorAt.y - box.topMm - box.heightMm
+        : box.topMm - anchorAt.y;
+  const list: LayMeasure[] = [];
+  if (rule.measured !== 'middle on it' || Math.abs(along) > 0.05)
+    list.push({
+      from: anchor,
+      to: rule.measured === 'middle on it' ? 'middle' : upward ? 'bottom edge' : 'top edge',
+      way: upward === along >= 0 ? 'up' : 'down',
+      mm: Math.abs(along),
+    });
+  list.push({ from: 'centre line', to: 'middle', way: x >= 0 ? 'to the wearer’s left' : 'to the wearer’s right', mm: Math.abs(x) });
+  return list;
+}
+
+/** Whether a box lies inside an outline, and how near its edge it comes: every corner in, and no corner of the outline in it. */
+function insideOutline(box: Box, outline: Ring, sideMm: number, belowMm: number): 'off' | 'near' | 'in' {
+  const keeps = (dx: number, dy: number): boolean => {
+    const wide = ringOf({ leftMm: box.leftMm - dx, topMm: box.topMm, widthMm: box.widthMm + 2 * dx, heightMm: box.heightMm + dy });
+    return holds(outline, wide);
+  };
+  return !keeps(0, 0) ? 'off' : keeps(sideMm, belowMm) ? 'in' : 'near';
+}
+
+function holds(outline: Ring, corners: Ring): boolean {
+  const [first, , third] = corners as [Point, Point, Point, Point];
+  const slack = 0.01;
+  const inBox = ({ x, y }: Point) => x > first.x + slack && x < third.x - slack && y > first.y + slack && y < third.y - slack;
+  if (outline.some(inBox)) return false;
+  const shrunk = corners.map(({ x, y }) =>
+    point(x + Math.sign((first.x + third.x) / 2 - x) * slack, y + Math.sign((first.y + third.y) / 2 - y) * slack),
+  );
+  return (
+    shrunk.every((corner) => inside(outline, corner)) &&
+    !outline.some((a, i) => crossesBox(a, outline[(i + 1) % outline.length] as Point, first, third, slack))
+  );
+}
+
+/** Whether a side of the outline runs through a box (Liang and Barsky). */
+function crossesBox(a: Point, b: Point, low: Point, high: Point, slack: number): boolean {
+  let [from, to] = [0, 1];
+  for (const [p, q] of [
+    [a.x - b.x, a.x - low.x - slack],
+    [b.x - a.x, high.x - slack - a.x],
+    [a.y - b.y, a.y - low.y - slack],
+    [b.y - a.y, high.y - slack - a.y],
+  ] as const) {
+    if (p === 0 && q < 0) return false;
+    if (p === 0) continue;
+    if (p < 0) from = Math.max(from, q / p);
+    else to = Math.min(to, q / p);
+  }
+  return from < to;
+}
+
+function findingsOf(
+  ask: PlaceAsk,
+  rule: PositionRule,
+  measures: BlankMeasures,
+  outline: Ring,
+  features: readonly Feature[],
+  box: Box,
+  covers: boolean,
+): PlaceFinding[] {
+  const { art, position } = ask;
+  const list: PlaceFinding[] = [];
+  const say = (fault: PlaceFault, level: PlaceFinding['level'], about: string, mm: number) => list.push({ fault, level, about, mm });
+  const hard = measures.shape === 'sheet' || measures.shape === 'round';
+  if (!covers) {
+    const where = measures.shape === 'round' ? roundRoom(measures.measures, box) : insideOutline(box, outline, rule.sideMm, rule.belowMm);
+    if (where === 'off') say('off the blank', 'hold', position, 0);
+    else if (where === 'near') say('too near the edge', 'care', position, rule.sideMm);
+  }
+  if (rule.mostWidthMm !== undefined && art.widthMm > rule.mostWidthMm + 0.01) say('too wide', 'care', position, rule.mostWidthMm);
+  const crown = measures.shape === 'cap' ? m(measures.measures, 'crown') - CROWN_LEFT_MM : Number.POSITIVE_INFINITY;
+  const mostHeight = Math.min(rule.mostHeightMm ?? Number.POSITIVE_INFINITY, crown);
+  if (art.heightMm > mostHeight + 0.01) say('too tall', measures.shape === 'cap' ? 'hold' : 'care', position, mostHeight);
+  if (rule.shareOfChest && measures.shape === 'body') {
+    const share = art.widthMm / m(measures.measures, 'chest');
+    if (share > rule.shareOfChest.max + 1e-9)
+      say('outside its share', 'note', 'wider', rule.shareOfChest.max * m(measures.measures, 'chest'));
+    else if (share < rule.shareOfChest.min - 1e-9)
+      say('outside its share', 'note', 'narrower', rule.shareOfChest.min * m(measures.measures, 'chest'));
+  }
+  for (const feature of features.filter((one) => one.layer === 'this' && (one.noArt || one.kind.endsWith('seam')))) {
+    const keep = feature.kind === 'bevel' ? INSIDE_BEVEL_MM : 0;
+    const zone = ringOf(grown(box, keep));
+    if ((covers && hard) || !feature.pieces.some((piece) => overlap(piece, zone))) continue;
+    if (feature.kind.endsWith('seam') && !feature.noArt) {
+      // the seam down the middle of a cap is where its print belongs
+      if (!ask.crossesSeam && measures.shape !== 'cap') say('on a seam', 'hold', feature.kind, 0);
+    } else say('on what takes no print', 'hold', feature.kind, keep);
+  }
+  return list;
+}
+
+/** A box on a round face, less its bevel: its corners stay in the circle. */
+function roundRoom(measures: Measures, box: Box): 'off' | 'near' | 'in' {
+  const r = m(measures, 'width') / 2;
+  const bevel = m(measures, 'bevel');
+  // round art in a round face: its box may stand out at the corners, its own edge may not
+  const reach = Math.hypot(box.leftMm + box.widthMm / 2, box.topMm + box.heightMm / 2 - r) + Math.max(box.widthMm, box.heightMm) / 2;
+  return reach <= r - (bevel > 0 ? bevel + INSIDE_BEVEL_MM : 0) + 0.01 ? 'in' : 'off';
+}
+
+/** Art that is meant to cover a hard piece: larger than its face by the bleed, all round. */
+function coversFace({ shape, measures }: BlankMeasures, { widthMm, heightMm }: Art): boolean {
+  if (shape !== 'sheet' && shape !== 'round') return false;
+  const height = shape === 'round' ? m(measures, 'width') : m(measures, 'height');
+  const enough = (art: number, side: number) => art >= side && art <= side + 4 * BLEED_MM;
+  return m(measures, 'bevel') === 0 && enough(widthMm, m(measures, 'width')) && enough(heightMm, height);
+}
+
+/**
+ * Works out where art goes.
+ *
+ * @param ask lengths in mm
+ * @returns the art’s box on its panel and the measures to lay it by, rounded to what a tape shows; a placement that does
+ *          not work is worked out all the same, with what speaks against it
+ * @throws {NoSuchPanel} the blank has no such panel
+ * @throws {UnknownSize} the size can neither be read nor graded
+ */
+export function place(ask: PlaceAsk): Placement {
+  const { blank, size, position, art, moved } = ask;
+  const measures = blankMeasures(blank, size);
+  const panel = PANEL_OF[position];
+  const outline = outlineOf(measures, panel);
+  if (!outline) throw new NoSuchPanel(blank.kind, position);
+  const rule = ruleOf(position, ask.places);
+  const offset = offsetOf(ask, rule, measures);
+  const features = featuresOf(blank, measures, position);
+  const anchorAt = anchorPoint(offset.anchor, measures);
+  const ruled = ruledBox(ask, rule, measures, offset);
+  const box = moved ? { ...ruled, leftMm: ruled.leftMm + moved.xMm, topMm: ruled.topMm + moved.yMm } : ruled;
+  const covers = coversFace(measures, art);
+  return {
+    panel,
+    measures,
+    outline,
+    features,
+    anchorAt,
+    box,
+    lay: layMeasures(box, rule, offset.anchor, anchorAt),
+    because: moved && (moved.xMm !== 0 || moved.yMm !== 0) ? 'moved by hand' : covers ? 'covers the face' : offset.because,
+    squareTo: rule.squareTo,
+    insideOut: rule.insideOut,
+    anchorMoved: offset.anchorMoved,
+    findings: findingsOf(ask, rule, measures, outline, features, box, covers),
+  };
+}

@@ -1,0 +1,146 @@
+/** How the piece is laid: on which platen, over what, turned how; what is in the way, and what would clear it. */
+import { type Laid, type LaidInput, laidOf, layOf, type Print } from '../../core/card';
+import { type Fit, TURNS } from '../../core/placement';
+import { formatTape, type HouseUnits } from '../../core/units';
+import { LampMark } from '../../ui/Lamp';
+
+interface LayActsProps {
+  input: LaidInput;
+  laid: Laid;
+  units: HouseUnits;
+  onSave: (print: Print, what: string) => void;
+}
+
+const FAULTS: Record<Extract<Fit, { feasible: false }>['art'], string> = {
+  'larger than the platen': 'The art with its margin is larger than this platen, or lies off it.',
+  'on something raised': 'The art lies on something raised. Move it.',
+  'held off': 'However it is laid, this comes under the platen:',
+};
+
+export function LayActs({ input, laid, units, onSave }: LayActsProps) {
+  const { print, press } = input;
+  const { choices } = print;
+  const choose = (change: Partial<Print['choices']>, what: string) => {
+    const { lay: _, ...rest } = print;
+    const { platenId, base, ...others } = { ...choices, ...change };
+    onSave({ ...rest, choices: { ...others, ...(platenId && { platenId }), ...(base && { base }) } }, what);
+  };
+  const works = (change: Partial<Print['choices']>): boolean => {
+    const { lay: _, ...rest } = print;
+    return laidOf({ ...input, print: { ...rest, choices: { ...choices, ...change } } }).plain.feasible;
+  };
+  const platens = [{ id: '', name: 'full platen' }, ...press.swapPlatens.map(({ id, name }) => ({ id, name }))];
+  const bases = [
+    { id: '' as const, name: 'usual pad' },
+    { id: 'pillow' as const, name: 'pillow' },
+    { id: 'firm pad' as const, name: 'pad cut to the art' },
+  ];
+  const { plain } = laid;
+  return (
+    <div className="pt-2">
+      <Status laid={laid} units={units} chosen={print.lay !== undefined} />
+      {platens.length > 1 && (
+        <Choice
+          label={`On ${press.name}`}
+          options={platens}
+          current={choices.platenId ?? ''}
+          works={(id) => works({ platenId: id === '' ? undefined : id } as Partial<Print['choices']>)}
+          onChoose={(id) => choose({ platenId: id === '' ? undefined : id } as Partial<Print['choices']>, 'platen chosen')}
+        />
+      )}
+      {press.kind !== 'cap' && (
+        <Choice
+          label="Under the print"
+          options={bases}
+          current={choices.base === 'usual pad' ? '' : (choices.base ?? '')}
+          works={(id) => works({ base: id === '' ? undefined : id } as Partial<Print['choices']>)}
+          onChoose={(id) => choose({ base: id === '' ? undefined : id } as Partial<Print['choices']>, 'base chosen')}
+        />
+      )}
+      <div className="flex flex-wrap gap-1 pt-1">
+        <button
+          type="button"
+          className="act act-quiet -ml-2 underline"
+          onClick={() => {
+            const now = layOf(laid, print.lay);
+            onSave(
+              { ...print, lay: { ...now, turn: TURNS[(TURNS.indexOf(now.turn) + 1) % TURNS.length] ?? 0 } },
+              'piece turned on the platen',
+            );
+          }}
+        >
+          Turn the piece
+        </button>
+        {print.lay && (
+          <button
+            type="button"
+            className="act act-quiet underline"
+            onClick={() => {
+              const { lay: _, ...rest } = print;
+              onSave(rest, 'lay worked out again');
+            }}
+          >
+            Best lay again
+          </button>
+        )}
+        {!plain.feasible && plain.inTheWay.length > 0 && laid.smaller && choices.platenId === undefined && (
+          <button
+            type="button"
+            className="act act-main"
+            onClick={() => choose({ platenId: laid.smaller?.id ?? '' }, 'smaller platen put in')}
+          >
+            Put the {laid.smaller.name} in
+          </button>
+        )}
+      </div>
+    </div>
+  );
+}
+
+function Status({ laid, units, chosen }: { laid: Laid; units: HouseUnits; chosen: boolean }) {
+  const { plain, loading, tooWideToThread } = laid;
+  if (plain.feasible)
+    return (
+      <p className="leading-snug">
+        <b>{chosen ? 'Laid as you chose.' : 'It lies free.'}</b> It may slip{' '}
+        <span className="figure">{formatTape(plain.clearanceMm, units)}</span> any way
+        {loading === 'threaded' ? ', threaded.' : tooWideToThread ? ', laid flat: the base is too wide to thread in.' : '.'}
+      </p>
+    );
+  const things = plain.inTheWay.map((one) => one.kind).join(', ');
+  return (
+    <p role="status" className="border-l-4 border-brick pl-3 leading-snug">
+      {FAULTS[plain.art]} <b>{things}</b>
+    </p>
+  );
+}
+
+interface ChoiceProps<T extends string> {
+  label: string;
+  options: readonly { id: T; name: string }[];
+  current: T;
+  works: (id: T) => boolean;
+  onChoose: (id: T) => void;
+}
+
+function Choice<T extends string>({ label, options, current, works, onChoose }: ChoiceProps<T>) {
+  return (
+    <fieldset className="m-0 border-0 p-0 pt-3">
+      <legend className="label p-0">{label}</legend>
+      <div className="flex flex-wrap gap-1">
+        {options.map(({ id, name }) => (
+          <button
+            key={id}
+            type="button"
+            aria-pressed={id === current}
+            onClick={() => onChoose(id)}
+            className={`inline-flex min-h-12 items-center gap-2 border px-3 ${id === current ? 'border-ink bg-ink text-white' : 'border-line bg-sheet'}`}
+          >
+            <LampMark state={works(id) ? 'clear' : 'hold'} size={16} />
+            {name}
+          </button>
+        ))}
+      </div>
+    </fieldset>
+  );
+}

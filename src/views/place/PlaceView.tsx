@@ -1,0 +1,285 @@
+/** Station Place of an order: where the art goes on this blank in this size, how the piece is laid, and what to lay it by. */
+import { useMemo, useRef, useState } from 'react';
+import { API } from '../../contract';
+import {
+  type Card,
+  fingerWords,
+  type House,
+  handWords,
+  type Laid,
+  type LaidInput,
+  type Line,
+  laidOf,
+  layOf,
+  nudged,
+  type Print,
+  platenOf,
+} from '../../core/card';
+import { isHard } from '../../core/materials';
+import { type Fit, TAPE_STEP_MM } from '../../core/placement';
+import { formatTape, type HouseUnits } from '../../core/units';
+import { Lamp } from '../../ui/Lamp';
+import { LetterR } from '../../ui/LetterR';
+import { errorWords, Island, Pending, useRoute } from '../../ui/query';
+import { Says } from '../../ui/Says';
+import { LineList } from '../orders/LineList';
+import { OrderHead } from '../orders/OrderHead';
+import { useOrder } from '../orders/useOrder';
+import { ClosingPlan } from './ClosingPlan';
+import { LayActs } from './LayActs';
+import { PlacementSheet } from './PlacementSheet';
+import { SizeRun } from './SizeRun';
+
+interface PlaceViewProps {
+  orderId: string;
+  lineId: string | null;
+  printKey: string | null;
+}
+
+export function PlaceView(props: PlaceViewProps) {
+  return (
+    <Island>
+      <PlaceOfOrder {...props} />
+    </Island>
+  );
+}
+
+function PlaceOfOrder({ orderId, lineId, printKey }: PlaceViewProps) {
+  const order = useOrder(orderId);
+  const cards = useRoute('orderCards', { params: { id: orderId } });
+  const shelf = useRoute('shelf', {});
+  const presses = useRoute('presses', {});
+  const house = useRoute('house', {});
+  const { data } = order;
+  if (!data || !cards.data || !shelf.data || !presses.data || !house.data)
+    return <Pending error={order.error ?? cards.error ?? shelf.error ?? presses.error ?? house.error} what="the placement" />;
+  const line = data.order.lines.find((one) => one.id === lineId) ?? data.order.lines[0];
+  const print = line?.prints.find((one) => one.key === printKey) ?? line?.prints[0];
+  const blank = shelf.data.blanks.find((one) => one.id === line?.blankId);
+  const fabric = shelf.data.fabrics.find((one) => one.id === blank?.fabricId);
+  const press = presses.data.presses.find((one) => one.press.id === print?.pressId)?.press;
+  if (!line || !print || !blank || !fabric || !press)
+    return (
+      <>
+        <OrderHead state={data} station="place" lineId={null} />
+        <p className="m-6">
+          This order has no line yet. <a href={`/orders/${orderId}`}>Add a line</a>, and where its print goes stands here.
+        </p>
+      </>
+    );
+  const hrefOf = (id: string, key?: string) => `/orders/${orderId}/place?line=${id}${key ? `&print=${key}` : ''}`;
+  const card = cards.data.cards.find((one) => one.lineId === line.id && one.printKey === print.key)?.card;
+  const savePrint = (changed: Print, what: string) =>
+    order.saveLine({ ...line, prints: line.prints.map((one) => (one.key === print.key ? changed : one)) }, what);
+  return (
+    <>
+      <OrderHead state={data} station="place" lineId={line.id}>
+        <a className="act act-main whitespace-nowrap" href={`/orders/${orderId}/card?line=${line.id}&print=${print.key}`}>
+          To its card
+        </a>
+      </OrderHead>
+      {order.fault ? (
+        <p role="alert" className="mx-5 mt-3 border-l-4 border-brick pl-3 text-brick">
+          {errorWords(order.fault)}
+        </p>
+      ) : null}
+      <div className="grid min-h-[calc(100vh-11.5rem)] grid-cols-[17rem_1fr] max-[1100px]:grid-cols-[13rem_1fr]">
+        <LineList
+          state={data}
+          current={line.id}
+          blankName={(id) => shelf.data.blanks.find((one) => one.id === id)?.name ?? id}
+          hrefOf={(id) => hrefOf(id)}
+        />
+        <article className="min-w-0 px-5 pt-3" aria-label="Placement">
+          {line.prints.length > 1 && <PrintTabs line={line} current={print.key} hrefOf={(key) => hrefOf(line.id, key)} />}
+          <Sheet
+            key={`${line.id} ${print.key}`}
+            input={{ print, item: { size: line.size }, blank, fabric, press, house: house.data.house }}
+            units={house.data.house.units}
+            mirror={card?.set.mirror}
+            lamp={card?.lamp.state}
+            base={card?.set.base}
+            guideHref={`${API}/orders/${orderId}/guide`}
+            query={`line=${line.id}&print=${print.key}`}
+            onSave={savePrint}
+          />
+          {isHard(fabric) ? (
+            <ClosingPlan
+              blank={blank}
+              line={line}
+              platen={platenOf({ print, press })}
+              units={house.data.house.units}
+              onUse={(perClosing) => void order.saveLine({ ...line, perClosing }, 'pieces a closing')}
+            />
+          ) : (
+            <SizeRun
+              order={data.order}
+              line={line}
+              print={print}
+              blank={blank}
+              press={press}
+              units={house.data.house.units}
+              onUse={(changed, what) => void order.save(changed, what)}
+            />
+          )}
+        </article>
+      </div>
+    </>
+  );
+}
+
+function PrintTabs({ line, current, hrefOf }: { line: Line; current: string; hrefOf: (key: string) => string }) {
+  return (
+    <nav aria-label="Prints" className="flex gap-2">
+      {line.prints.map((print, i) => (
+        <a
+          key={print.key}
+          href={hrefOf(print.key)}
+          aria-current={print.key === current ? 'true' : undefined}
+          className={`flex min-h-12 items-center border-b-4 px-2 text-ink no-underline ${print.key === current ? 'border-teal font-bold' : 'border-transparent'}`}
+        >
+          {i + 1}. {print.position}
+        </a>
+      ))}
+    </nav>
+  );
+}
+
+interface SheetProps {
+  input: Omit<LaidInput, 'maps'>;
+  units: HouseUnits;
+  mirror: Parameters<typeof LetterR>[0]['mirror'] | undefined;
+  lamp: Parameters<typeof Lamp>[0]['state'] | undefined;
+  /** What the card lays under the print. */
+  base: Card['set']['base'] | undefined;
+  guideHref: string;
+  query: string;
+  onSave: (print: Print, what: string) => Promise<boolean>;
+}
+
+/** Arrow keys come in bursts: they are kept when the hand rests this long, ms. */
+const REST_MS = 600;
+const NONE = { xMm: 0, yMm: 0 };
+
+function Sheet({ input, units, mirror, lamp, base, guideHref, query, onSave }: SheetProps) {
+  const report = useRoute('pressReport', { params: { id: input.press.id } });
+  const { print, blank, item } = input;
+  const whole: LaidInput = useMemo(() => ({ ...input, maps: report.data?.maps ?? [] }), [input, report.data]);
+  const laid = useMemo(() => laidOf(whole), [whole]);
+  const [held, setHeld] = useState<{ xMm: number; yMm: number } | null>(null);
+  const moved = print.moved ?? NONE;
+  const live = held && nudged(whole, laid, held);
+  const placement = live?.placement ?? laid.placement;
+  const fit = live?.fit ?? fitInUse(laid, base);
+  if (!placement)
+    return (
+      <p role="alert" className="my-4 max-w-[70ch] border-l-4 border-brick pl-3">
+        {laid.fault?.says} <a href={`/shelf/blanks/${blank.id}`}>Measure this blank</a>
+      </p>
+    );
+  const shift = ({ xMm, yMm }: { xMm: number; yMm: number }) =>
+    setHeld((now) => ({ xMm: (now ?? moved).xMm + xMm, yMm: (now ?? moved).yMm + yMm }));
+  const resting = useRef<ReturnType<typeof setTimeout>>(undefined);
+  const keep = async (held: { xMm: number; yMm: number }) => {
+    const { moved: _, lay: __, ...rest } = print;
+    const rounded = { xMm: Math.round(held.xMm * 10) / 10, yMm: Math.round(held.yMm * 10) / 10 };
+    await onSave(rounded.xMm === 0 && rounded.yMm === 0 ? rest : { ...rest, moved: rounded }, 'art moved');
+    setHeld(null);
+  };
+  const done = (restMs: number) => {
+    clearTimeout(resting.current);
+    if (held) resting.current = setTimeout(() => void keep(held), restMs);
+  };
+  const holds = placement.findings.some((one) => one.level === 'hold');
+  return (
+    <section aria-label="Placement sheet" className="grid grid-cols-[1fr_19rem] gap-6">
+      <PlacementSheet
+        placement={placement}
+        lay={fit.feasible ? fit.lay : layOf(laid, print.lay)}
+        platen={platenOf(input)}
+        works={fit.feasible && !holds}
+        house={units}
+        artName={print.artName}
+        stepMm={TAPE_STEP_MM[units.length] / 5}
+        onShift={shift}
+        onDone={(by) => done(by === 'key' ? REST_MS : 0)}
+        most={560}
+      />
+      <div className="min-w-0">
+        <h2 className="flex items-center justify-between gap-3 text-lg">
+          {print.position}, {item.size}
+          {lamp && !held ? <Lamp state={lamp} /> : <Lamp state={fit.feasible && !holds ? 'clear' : 'hold'} />}
+        </h2>
+        <Measures placement={placement} units={units} house={input.house} />
+        <p className="label pt-2">
+          {handWords({ laid: { ...laid, placement }, house: input.house, fabric: input.fabric }).map((words, i) => (
+            <span key={i}>
+              <Says words={words} />{' '}
+            </span>
+          ))}
+          {!placement.measures.taken && (
+            <>
+              By the usual cut of a {blank.kind}: <a href={`/shelf/blanks/${blank.id}`}>measure yours</a>.
+            </>
+          )}
+        </p>
+        {print.moved && !held && (
+          <button
+            type="button"
+            className="act act-quiet -ml-2 underline"
+            onClick={() => void onSave(withoutMoved(print), 'art put back by its rule')}
+          >
+            Put it back by the rule
+          </button>
+        )}
+        <LayActs input={whole} laid={laid} units={units} onSave={(changed, what) => void onSave(changed, what)} />
+        {mirror && (
+          <div className="rule-top mt-3 pt-3">
+            <LetterR mirror={mirror} />
+          </div>
+        )}
+        <div className="rule-top mt-3 flex flex-wrap items-center gap-x-2 pt-2">
+          <span className="label">Guide at true size:</span>
+          {(['A4', 'Letter'] as const).map((paper) => (
+            <a key={paper} className="act act-quiet font-normal underline" href={`${guideHref}.pdf?${query}&paper=${paper}`} download>
+              {paper}
+            </a>
+          ))}
+          <a className="act act-quiet font-normal underline" href={`${guideHref}.svg?${query}`} download>
+            SVG
+          </a>
+        </div>
+      </div>
+    </section>
+  );
+}
+
+const withoutMoved = ({ moved: _, ...print }: Print): Print => print;
+
+/** The fit as the card has it: on what it lays under the print. */
+const fitInUse = ({ plain, pillow, pad }: Laid, base: Card['set']['base'] | undefined): Fit =>
+  plain.feasible ? plain : ((base === 'pillow' ? pillow : base === 'firm pad' ? pad : null) ?? plain);
+
+function Measures({ placement, units, house }: { placement: NonNullable<Laid['placement']>; units: HouseUnits; house: House }) {
+  return (
+    <dl className="pt-1">
+      {placement.lay.map(({ from, to, way, mm }) => (
+        <div key={from} className="rule-bottom grid grid-cols-[7.5rem_1fr] items-baseline gap-2 py-1">
+          <dt className={`text-2xl font-bold ${from === 'centre line' && mm < 0.5 ? '' : 'figure'}`} data-measure={from}>
+            {from === 'centre line' && mm < 0.5 ? 'centred' : formatTape(mm, units)}
+            {mm >= 5 && from !== 'middle of the face' && (
+              <span className="label block font-sans font-normal">{fingerWords(mm, house)}</span>
+            )}
+          </dt>
+          <dd className="m-0 leading-tight">
+            {from === 'centre line'
+              ? mm < 0.5
+                ? 'on the centre line'
+                : `${way} of the centre line, to its middle`
+              : `${way} from the ${from}, to its ${to}`}
+          </dd>
+        </div>
+      ))}
+    </dl>
+  );
+}

@@ -1,0 +1,296 @@
+/**
+ * The placement sheet: the blank to scale, what takes no print hatched, tapes as they are laid, the platen where it lies,
+ * and the art, which can be dragged or nudged by arrow keys.
+ */
+import { useRef } from 'react';
+import {
+  type Box,
+  boundsOf,
+  type Lay,
+  type Placement,
+  platenOn,
+  point,
+  type Ring,
+  type Sides,
+  sleevesBeside,
+  type Tape,
+  tapesOf,
+} from '../../core/placement';
+import { formatTape, type HouseUnits } from '../../core/units';
+import { useWidth } from '../../ui/useWidth';
+
+interface PlacementSheetProps {
+  placement: Placement;
+  lay: Lay;
+  platen: Sides;
+  /** Whether it can be pressed as it lies. */
+  works: boolean;
+  house: HouseUnits;
+  artName: string;
+  /** An arrow key moves the art by this, mm; with Shift by ten of it. */
+  stepMm: number;
+  /** Shifted by so much so far, mm. */
+  onShift: (shift: { xMm: number; yMm: number }) => void;
+  onDone: (by: 'key' | 'pointer') => void;
+  most: number;
+}
+
+const path = (ring: Ring): string => `M${ring.map(({ x, y }) => `${x.toFixed(1)} ${y.toFixed(1)}`).join('L')}Z`;
+
+const KEYS: Record<string, readonly [number, number]> = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] };
+
+export function PlacementSheet(props: PlacementSheetProps) {
+  const [ref, width] = useWidth<HTMLElement>();
+  return (
+    <figure ref={ref} className="m-0">
+      {width > 0 && <Drawing {...props} width={width} />}
+    </figure>
+  );
+}
+
+function Drawing({
+  placement,
+  lay,
+  platen,
+  works,
+  house,
+  artName,
+  stepMm,
+  onShift,
+  onDone,
+  most,
+  width,
+}: PlacementSheetProps & { width: number }) {
+  const { outline, features, box, measures, panel } = placement;
+  const sleeves = panel === 'front' || panel === 'back' ? sleevesBeside(measures) : [];
+  const onPanel = platenOn(box, lay, platen);
+  const seen = viewOf(outline, [...sleeves.flat(), ...onPanel]);
+  const pad = 24;
+  const scale = Math.min((width - 2 * pad) / seen.widthMm, (most - 2 * pad) / seen.heightMm);
+  const height = seen.heightMm * scale + 2 * pad;
+  const view = `${seen.leftMm - pad / scale} ${seen.topMm - pad / scale} ${width / scale} ${height / scale}`;
+  const px = 1 / scale;
+  const ring = platenOn(box, lay, platen);
+  const shown = features.filter((one) => one.layer === 'this' && one.heightMm >= 0);
+  return (
+    <svg
+      width={width}
+      height={height}
+      viewBox={view}
+      className="block touch-none select-none"
+      role="img"
+      aria-label={sheetWords(placement, house, artName)}
+    >
+      <defs>
+        <pattern id="keep-off" width={6 * px} height={6 * px} patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+          <rect width={6 * px} height={6 * px} fill="var(--color-sheet)" />
+          <line x1="0" y1="0" x2="0" y2={6 * px} stroke="var(--color-soft)" strokeWidth={2 * px} />
+        </pattern>
+      </defs>
+      {sleeves.map((sleeve, i) => (
+        <path key={i} d={path(sleeve)} fill="var(--color-paper)" stroke="var(--color-line)" strokeWidth={1.5 * px} />
+      ))}
+      <path d={path(outline)} fill="var(--color-sheet)" stroke="var(--color-ink)" strokeWidth={2 * px} />
+      {shown.map((one, i) => (
+        <path key={`${one.kind} ${i}`} d={one.pieces.map(path).join('')} fill="url(#keep-off)" stroke="none" data-feature={one.kind} />
+      ))}
+      <CentreLine bounds={boundsOf(outline)} px={px} />
+      <path
+        d={path(ring)}
+        fill={works ? 'var(--color-teal)' : 'var(--color-brick)'}
+        fillOpacity="0.07"
+        stroke={works ? 'var(--color-teal)' : 'var(--color-brick)'}
+        strokeWidth={3 * px}
+        strokeDasharray={works ? undefined : `${9 * px} ${6 * px}`}
+        data-platen={works ? 'works' : 'held off'}
+      />
+      <ArtHandle
+        box={box}
+        round={measures.shape === 'round'}
+        px={px}
+        artName={artName}
+        stepMm={stepMm}
+        onShift={onShift}
+        onDone={onDone}
+        words={measureWords(placement, house)}
+      />
+      {tapesOf(placement).map((tape) => (
+        <TapeDrawing key={tape.measure.from} tape={tape} px={px} house={house} />
+      ))}
+      <Labels placement={placement} ring={ring} px={px} />
+    </svg>
+  );
+}
+
+function CentreLine({ bounds, px }: { bounds: Box; px: number }) {
+  return (
+    <line
+      x1="0"
+      x2="0"
+      y1={bounds.topMm - 10 * px}
+      y2={bounds.topMm + bounds.heightMm + 10 * px}
+      stroke="var(--color-soft)"
+      strokeWidth={px}
+      strokeDasharray={`${10 * px} ${3 * px} ${2 * px} ${3 * px}`}
+    />
+  );
+}
+
+interface ArtHandleProps {
+  box: Box;
+  /** A round face takes round art. */
+  round: boolean;
+  px: number;
+  artName: string;
+  stepMm: number;
+  words: string;
+  onShift: (shift: { xMm: number; yMm: number }) => void;
+  onDone: (by: 'key' | 'pointer') => void;
+}
+
+/** What is looked at: the whole blank with the platen on it; of a piece much smaller than the platen, the piece alone. */
+function viewOf(outline: Ring, around: Ring): Box {
+  const own = boundsOf(outline);
+  const all = boundsOf([...outline, ...around]);
+  if (all.widthMm < 2.5 * own.widthMm && all.heightMm < 2.5 * own.heightMm) return all;
+  const more = 0.35 * Math.max(own.widthMm, own.heightMm);
+  return { leftMm: own.leftMm - more, topMm: own.topMm - more, widthMm: own.widthMm + 2 * more, heightMm: own.heightMm + 2 * more };
+}
+
+/** The art: dragged by pointer, nudged by arrow keys. */
+function ArtHandle({ box, round, px, artName, stepMm, words, onShift, onDone }: ArtHandleProps) {
+  const from = useRef<{ x: number; y: number } | null>(null);
+  return (
+    <g
+      role="slider"
+      tabIndex={0}
+      aria-label={`${artName}: drag it, or move it by arrow keys`}
+      aria-valuenow={Math.round(box.topMm)}
+      aria-valuetext={words}
+      className="cursor-move"
+      onKeyDown={(event) => {
+        const way = KEYS[event.key];
+        if (!way) return;
+        event.preventDefault();
+        const step = stepMm * (event.shiftKey ? 10 : 1);
+        onShift({ xMm: way[0] * step, yMm: way[1] * step });
+      }}
+      onKeyUp={(event) => event.key in KEYS && onDone('key')}
+      onPointerDown={(event) => {
+        event.currentTarget.setPointerCapture(event.pointerId);
+        from.current = { x: event.clientX, y: event.clientY };
+      }}
+      onPointerMove={(event) => {
+        const start = from.current;
+        if (!start) return;
+        onShift({ xMm: (event.clientX - start.x) * px, yMm: (event.clientY - start.y) * px });
+        from.current = { x: event.clientX, y: event.clientY };
+      }}
+      onPointerUp={() => {
+        if (from.current) onDone('pointer');
+        from.current = null;
+      }}
+    >
+      <rect
+        x={box.leftMm}
+        y={box.topMm}
+        width={box.widthMm}
+        height={box.heightMm}
+        rx={round ? Math.min(box.widthMm, box.heightMm) / 2 : 0}
+        fill="var(--color-ink)"
+        fillOpacity="0.82"
+        data-art
+      />
+      <text
+        x={box.leftMm + box.widthMm / 2}
+        y={box.topMm + box.heightMm / 2 - 8 * px}
+        fontSize={Math.min(15 * px, (1.7 * box.widthMm) / Math.max(4, artName.length))}
+        fontWeight="700"
+        textAnchor="middle"
+        fill="white"
+        pointerEvents="none"
+      >
+        {artName}
+      </text>
+    </g>
+  );
+}
+
+/** A tape laid from what the hand finds to the art, with its figure. */
+function TapeDrawing({ tape: { measure, from, to }, px, house }: { tape: Tape; px: number; house: HouseUnits }) {
+  if (measure.mm < 0.5) return null;
+  const upright = measure.from !== 'centre line';
+  const middle = point((from.x + to.x) / 2, (from.y + to.y) / 2);
+  const text = formatTape(measure.mm, house);
+  const wide = (text.length * 9 + 14) * px;
+  // a figure that would lie on the art stands beside it
+  const at = upright
+    ? point(from.x + (Math.abs(from.x) > 1 ? wide / 2 + 8 * px : -wide / 2 - 8 * px), middle.y)
+    : point(middle.x, middle.y + 24 * px);
+  return (
+    <g data-tape={measure.from}>
+      <line x1={from.x} y1={from.y} x2={to.x} y2={to.y} stroke="var(--color-amber)" strokeWidth={7 * px} />
+      <line
+        x1={from.x}
+        y1={from.y}
+        x2={to.x}
+        y2={to.y}
+        stroke="var(--color-ink)"
+        strokeWidth={7 * px}
+        strokeDasharray={`${px} ${7 * px}`}
+      />
+      {[from, to].map((end, i) => (
+        <circle key={i} cx={end.x} cy={end.y} r={5 * px} fill="var(--color-sheet)" stroke="var(--color-ink)" strokeWidth={2 * px} />
+      ))}
+      <rect
+        x={at.x - wide / 2}
+        y={at.y - 12 * px}
+        width={wide}
+        height={24 * px}
+        rx={3 * px}
+        fill="var(--color-amber)"
+        stroke="var(--color-ink)"
+        strokeWidth={px}
+      />
+      <text x={at.x} y={at.y + 5.5 * px} fontSize={15 * px} fontWeight="700" textAnchor="middle" fill="var(--color-ink)" className="figure">
+        {text}
+      </text>
+    </g>
+  );
+}
+
+function Labels({ placement: { features }, ring, px }: { placement: Placement; ring: Ring; px: number }) {
+  const corner = ring.reduce((low, p) => (p.y > low.y || (p.y === low.y && p.x < low.x) ? p : low));
+  const named = [...new Map(features.filter((one) => one.layer === 'this' && one.heightMm >= 1.2).map((one) => [one.kind, one])).values()];
+  return (
+    <g fontSize={13 * px} fill="var(--color-ink)" stroke="var(--color-sheet)" strokeWidth={3 * px} paintOrder="stroke" pointerEvents="none">
+      <text x={corner.x + 6 * px} y={corner.y - 7 * px} fontWeight="700">
+        platen
+      </text>
+      {named.map((one) => {
+        const bounds = boundsOf(one.pieces.flat());
+        const last = boundsOf(one.pieces.at(-1) ?? []);
+        const tall = bounds.heightMm > 200;
+        const apart = last.widthMm < 0.3 * bounds.widthMm && one.pieces.length <= 4;
+        return (
+          <text
+            key={one.kind}
+            x={tall ? last.leftMm + last.widthMm + 4 * px : apart ? last.leftMm + last.widthMm / 2 : bounds.leftMm + bounds.widthMm / 2}
+            y={tall ? bounds.topMm + bounds.heightMm - 14 * px : bounds.topMm - 5 * px}
+            textAnchor={tall ? 'start' : 'middle'}
+          >
+            {one.kind}
+          </text>
+        );
+      })}
+    </g>
+  );
+}
+
+const measureWords = (placement: Placement, house: HouseUnits): string =>
+  placement.lay
+    .map(({ mm, way, from, to }) => `${to} ${formatTape(mm, house)} ${way} ${from === 'centre line' ? 'of' : 'from'} the ${from}`)
+    .join(', ');
+
+const sheetWords = (placement: Placement, house: HouseUnits, artName: string): string =>
+  `${artName} on the ${placement.panel}: ${measureWords(placement, house)}.`;

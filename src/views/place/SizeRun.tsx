@@ -1,0 +1,226 @@
+/** Print sizes for the run: every size of this blank in the order with its print to scale, and where one print size ends. */
+import { useState } from 'react';
+import type { Line, Order, Print } from '../../core/card';
+import { type Blank, blankMeasures, bySize } from '../../core/materials';
+import {
+  outlineOf,
+  PANEL_OF,
+  type Ring,
+  type RunSize,
+  ruleOf,
+  type SizeSplit,
+  splitAfter,
+  splitRun,
+  TAPE_STEP_MM,
+} from '../../core/placement';
+import type { Press } from '../../core/press';
+import { formatTape, type HouseUnits } from '../../core/units';
+
+interface SizeRunProps {
+  order: Order;
+  line: Line;
+  print: Print;
+  blank: Blank;
+  press: Press;
+  units: HouseUnits;
+  onUse: (order: Order, what: string) => void;
+}
+
+/** Lines of the order that carry the same art on the same blank in the same place. */
+const alike = ({ lines }: Order, line: Line, print: Print): Line[] =>
+  lines.filter(
+    (one) => one.blankId === line.blankId && one.prints.some((p) => p.position === print.position && p.artName === print.artName),
+  );
+
+/** Sizes that can be drawn, each once, with its pieces. */
+function runSizes(lines: readonly Line[], blank: Blank): RunSize[] {
+  const sizes = new Map<string, RunSize>();
+  for (const { size, count } of [...lines].sort((a, b) => bySize(a.size, b.size))) {
+    const chestMm = chestOf(blank, size);
+    if (chestMm === null) continue;
+    const before = sizes.get(size);
+    sizes.set(size, { size, chestMm, pieces: count + (before?.pieces ?? 0) });
+  }
+  return [...sizes.values()];
+}
+
+function chestOf(blank: Blank, size: string): number | null {
+  try {
+    return blankMeasures(blank, size).measures.chest ?? null;
+  } catch {
+    return null;
+  }
+}
+
+export function SizeRun({ order, line, print, blank, press, units, onUse }: SizeRunProps) {
+  const [after, setAfter] = useState<number[] | null>(null);
+  const share = ruleOf(print.position).shareOfChest;
+  const lines = alike(order, line, print);
+  const sizes = runSizes(lines, blank);
+  if (!share || sizes.length < 2) return null;
+  const most = Math.max(press.platen.widthMm, press.platen.heightMm) - 20;
+  const step = TAPE_STEP_MM[units.length];
+  const split = after ? splitAfter(sizes, after, share, most, step) : splitRun(sizes, share, most, step);
+  const cuts = cutsOf(split);
+  const move = (from: number, to: number) => setAfter([...cuts.filter((one) => one !== from && one !== to), to].sort((a, b) => a - b));
+  const toggle = (i: number) => setAfter(cuts.includes(i) ? cuts.filter((one) => one !== i) : [...cuts, i].sort((a, b) => a - b));
+  return (
+    <section aria-label="Print sizes for the run" className="rule-top mt-4 pt-3">
+      <h2 className="text-lg">
+        Print sizes for the run{' '}
+        <span className="label font-normal">
+          {Math.round(share.min * 100)} to {Math.round(share.max * 100)} % of the chest
+        </span>
+      </h2>
+      <Run sizes={sizes} split={split} blank={blank} print={print} units={units} cuts={cuts} onToggle={toggle} onMove={move} />
+      <p className="pt-1">
+        {split.outside.length > 0 ? (
+          <span role="status" className="border-l-4 border-brick pl-3">
+            No print of this split suits {split.outside.join(', ')}: part it there, or let it be.
+          </span>
+        ) : (
+          <span className="label">Part the run where you like: press between two sizes, or drag a mark to another place.</span>
+        )}
+      </p>
+      <div className="flex gap-3 py-2">
+        <button type="button" className="act" onClick={() => onUse(withWidths(order, lines, print, split), 'print sizes for the run')}>
+          Use {split.groups.length === 1 ? 'this print size' : `these ${split.groups.length} print sizes`}
+        </button>
+        {after && (
+          <button type="button" className="act act-quiet underline" onClick={() => setAfter(null)}>
+            Fewest again
+          </button>
+        )}
+      </div>
+    </section>
+  );
+}
+
+/** After how many sizes each print but the last ends. */
+function cutsOf({ groups }: SizeSplit): number[] {
+  let sum = 0;
+  return groups.slice(0, -1).map((group) => {
+    sum += group.sizes.length;
+    return sum;
+  });
+}
+
+/** The order with each line’s print as wide as its group, its height with it. */
+function withWidths(order: Order, lines: readonly Line[], { position, artName }: Print, { groups }: SizeSplit): Order {
+  return {
+    ...order,
+    lines: order.lines.map((line) => {
+      const group = lines.some((one) => one.id === line.id) ? groups.find((one) => one.sizes.includes(line.size)) : undefined;
+      if (!group) return line;
+      return {
+        ...line,
+        prints: line.prints.map((one) =>
+          one.position === position && one.artName === artName
+            ? { ...one, widthMm: group.widthMm, heightMm: Math.round((10 * one.heightMm * group.widthMm) / one.widthMm) / 10 }
+            : one,
+        ),
+      };
+    }),
+  };
+}
+
+interface RunProps {
+  sizes: readonly RunSize[];
+  split: SizeSplit;
+  blank: Blank;
+  print: Print;
+  units: HouseUnits;
+  cuts: readonly number[];
+  onToggle: (i: number) => void;
+  onMove: (from: number, to: number) => void;
+}
+
+const d = (ring: Ring): string => `M${ring.map(({ x, y }) => `${x.toFixed(0)} ${y.toFixed(0)}`).join('L')}Z`;
+
+function Run({ sizes, split, blank, print, units, cuts, onToggle, onMove }: RunProps) {
+  const widest = Math.max(...sizes.map((one) => one.chestMm));
+  return (
+    <ol className="flex items-end overflow-x-auto pt-2">
+      {sizes.map(({ size, chestMm, pieces }, i) => {
+        const measures = blankMeasures(blank, size);
+        const outline = outlineOf(measures, PANEL_OF[print.position]);
+        const group = split.groups.find((one) => one.sizes.includes(size));
+        const width = group?.widthMm ?? print.widthMm;
+        const height = (print.heightMm * width) / print.widthMm;
+        const length = measures.measures.length ?? 700;
+        const top = (measures.measures.frontDrop ?? 80) + 60;
+        const bad = split.outside.includes(size);
+        return (
+          <li key={size} className="flex items-end" data-size={size}>
+            {i > 0 && (
+              <Divider
+                at={i}
+                on={cuts.includes(i)}
+                label={`Part the run between ${sizes[i - 1]?.size} and ${size}`}
+                onToggle={() => onToggle(i)}
+                onMove={(to) => onMove(i, to)}
+              />
+            )}
+            <figure className="m-0 text-center">
+              <svg
+                width={Math.round((chestMm / widest) * 104)}
+                height={Math.round((length / widest) * 104)}
+                viewBox={`${-chestMm / 2} 0 ${chestMm} ${length}`}
+                aria-hidden="true"
+              >
+                {outline && <path d={d(outline)} fill="var(--color-sheet)" stroke="var(--color-ink)" strokeWidth="6" />}
+                <rect x={-width / 2} y={top} width={width} height={height} fill={bad ? 'var(--color-brick)' : 'var(--color-teal)'} />
+              </svg>
+              <figcaption className="leading-tight">
+                <b>{size}</b> <span className="figure">{pieces}</span>
+                <span className={`label figure block ${bad ? 'text-brick' : ''}`}>{Math.round((100 * width) / chestMm)} %</span>
+                <span className="figure block text-sm font-semibold">{formatTape(width, units)}</span>
+              </figcaption>
+            </figure>
+          </li>
+        );
+      })}
+    </ol>
+  );
+}
+
+interface DividerProps {
+  at: number;
+  on: boolean;
+  label: string;
+  onToggle: () => void;
+  onMove: (to: number) => void;
+}
+
+/** Between two sizes: pressed, the print changes there or no longer does; dragged, the change moves to where it is let go. */
+function Divider({ at, on, label, onToggle, onMove }: DividerProps) {
+  /** The mark under a point, if it is another one. */
+  const markAt = (x: number, y: number): number | null => {
+    const mark = document.elementsFromPoint(x, y).find((one) => one instanceof HTMLElement && one.dataset.mark);
+    const to = mark instanceof HTMLElement ? Number(mark.dataset.mark) : at;
+    return to === at ? null : to;
+  };
+  return (
+    <button
+      type="button"
+      aria-pressed={on}
+      aria-label={label}
+      data-mark={at}
+      className={`group flex min-h-32 w-10 touch-none items-stretch justify-center self-stretch ${on ? 'cursor-ew-resize' : ''}`}
+      onPointerDown={(event) => event.currentTarget.setPointerCapture(event.pointerId)}
+      onPointerUp={(event) => {
+        const to = on ? markAt(event.clientX, event.clientY) : null;
+        if (to !== null) onMove(to);
+      }}
+      onClick={(event) => {
+        // a drag that ends elsewhere is no press; a key is
+        if (event.detail === 0 || markAt(event.clientX, event.clientY) === null) onToggle();
+      }}
+    >
+      <span
+        aria-hidden="true"
+        className={`${on ? 'w-1.5 bg-amber outline outline-1 outline-ink' : 'w-0 border-l border-dashed border-line group-hover:border-ink'}`}
+      />
+    </button>
+  );
+}
