@@ -86,7 +86,7 @@ test('coasters: so many lie in one closing, and the line takes as many as it has
   await page.goto('/orders/order-hard/place?line=line-coasters');
   const plan = page.getByRole('region', { name: 'Several in one closing' });
   await plan.getByRole('button', { name: 'Press 8 a closing' }).click();
-  await expect(plan).toContainText('Now 8 a closing, 1 closings for 8 pieces');
+  await expect(plan).toContainText('Now 8 a closing, one closing for 8 pieces');
 });
 
 test('a blank is measured with a tape: a neck wider than the chest is named, and the placement follows the tape', async ({ page }) => {

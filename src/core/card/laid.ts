@@ -88,12 +88,12 @@ function placed({ print, item, blank, house }: LaidInput): Pick<Laid, 'placement
 /** What a fit is asked with, on one platen. */
 function askOf({ print, press, maps, house, fabric }: LaidInput, placement: Placement, platen: Sides, threaded: boolean): FitAsk {
   const map = maps?.find((one) => one.pressId === press.id && one.platen === (print.choices.platenId ?? 'upper'));
-  // cap presses are shaped to their piece, and an iron is held only where the art is
-  const shaped = press.kind === 'cap' || isHandHeld(press);
+  // a cap press is shaped to its piece but for the brim, and an iron is held only where the art is
+  const met = isHandHeld(press) ? [] : press.kind === 'cap' ? placement.features.filter((one) => one.kind === 'brim') : placement.features;
   const { base } = print.choices;
   return {
     art: placement.box,
-    features: shaped ? [] : placement.features,
+    features: met,
     heated: isHandHeld(press) ? { widthMm: 10_000, heightMm: 10_000 } : platen,
     base: press.base ?? platen,
     threadedBetween:

@@ -35,7 +35,7 @@ function seamOf({ lay, anchorAt, measures, panel, box }: Placement): Point[] {
     (from === 'front collar seam' || from === 'point of the V' || from === 'back collar seam') &&
     (panel === 'front' || panel === 'back')
   ) {
-    const { collarSeam } = bodyLines(measures, panel);
+    const { collarSeam } = bodyLines(measures, panel, 60);
     return collarSeam.filter(({ x }) => Math.abs(x) <= Math.max(SEAM_HALF_MM, 60));
   }
   return [point(-half, anchorAt.y), point(half, anchorAt.y)];

@@ -45,7 +45,8 @@ export interface BodyLines {
 /** Drop of the back collar seam from the shoulder-neck point, mm. */
 export const backDropOf = (measures: Measures): number => Math.round(BACK_DROP_OF_FRONT * m(measures, 'frontDrop'));
 
-export function bodyLines({ measures, neck }: BlankMeasures, panel: 'front' | 'back'): BodyLines {
+/** @param steps of the collar’s curve to either side; a guide that is cut out wants many */
+export function bodyLines({ measures, neck }: BlankMeasures, panel: 'front' | 'back', steps = STEPS): BodyLines {
   const neckHalf = m(measures, 'neck') / 2;
   const drop = panel === 'front' ? m(measures, 'frontDrop') : backDropOf(measures);
   const half = m(measures, 'shoulder') / 2;
@@ -53,8 +54,8 @@ export function bodyLines({ measures, neck }: BlankMeasures, panel: 'front' | 'b
   const shoulderTip = point(half, SHOULDER_SLOPE * m(measures, 'shoulder'));
   const underArm = point(chestHalf, shoulderTip.y + ARMHOLE_OF_CHEST * m(measures, 'chest'));
   const straight = panel === 'front' && neck === 'V';
-  const collarSeam = Array.from({ length: 2 * STEPS + 1 }, (_, i) => {
-    const t = i / STEPS - 1;
+  const collarSeam = Array.from({ length: 2 * steps + 1 }, (_, i) => {
+    const t = i / steps - 1;
     return point(t * neckHalf, drop * (straight ? 1 - Math.abs(t) : Math.sqrt(Math.max(0, 1 - t * t))));
   });
   const inward = Math.min(half, chestHalf) - 12;

@@ -3,7 +3,7 @@ import PDFDocument from 'pdfkit';
 import { z } from 'zod';
 import { laidOf, placeWords } from '../../core/card';
 import { type Guide, guideOf, guideSvg, PAGE_MARGIN_MM, printed, TILE_OVERLAP_MM, type Tile, tilesOf } from '../../core/placement';
-import { formatForHouse, phraseText } from '../../core/units';
+import { formatTape, phraseText } from '../../core/units';
 import { shop } from '../shop';
 import { inputOf, readFacts } from '../stores/cards';
 import { findOrder } from '../stores/orders';
@@ -32,7 +32,7 @@ function guideFor(orderId: string, lineId: string, printKey: string): { guide: G
       { field: 'size', message: line.size },
     ]);
   const { units } = facts.house;
-  const size = `${formatForHouse('length', print.widthMm, units)} × ${formatForHouse('length', print.heightMm, units)}`;
+  const size = `${formatTape(print.widthMm, units)} × ${formatTape(print.heightMm, units)}`;
   const words = [
     `${order.name}: ${print.artName}`,
     `${input.blank.name} ${line.size}, ${print.position}, ${size}`,

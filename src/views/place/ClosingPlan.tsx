@@ -30,6 +30,7 @@ export function ClosingPlan({ blank, line, platen, units, onUse }: ClosingPlanPr
       ),
     [platen.widthMm, platen.heightMm, w, h, round],
   );
+  const closings = Math.ceil(line.count / line.perClosing);
   const many = Math.min(60, laid.length, line.count);
   const scale = 220 / Math.max(platen.widthMm, platen.heightMm);
   return (
@@ -72,7 +73,7 @@ export function ClosingPlan({ blank, line, platen, units, onUse }: ClosingPlanPr
           </p>
         )}
         <p className="label">
-          Now {line.perClosing} a closing, {Math.ceil(line.count / line.perClosing)} closings for {line.count} pieces.
+          Now {line.perClosing} a closing, {closings === 1 ? 'one closing' : `${closings} closings`} for {line.count} pieces.
         </p>
         {many > 1 && many !== line.perClosing && (
           <button type="button" className="act mt-2" onClick={() => onUse(many)}>

@@ -264,7 +264,7 @@ function Labels({ placement: { features }, ring, px }: { placement: Placement; r
   const named = [...new Map(features.filter((one) => one.layer === 'this' && one.heightMm >= 1.2).map((one) => [one.kind, one])).values()];
   return (
     <g fontSize={13 * px} fill="var(--color-ink)" stroke="var(--color-sheet)" strokeWidth={3 * px} paintOrder="stroke" pointerEvents="none">
-      <text x={corner.x + 6 * px} y={corner.y - 7 * px} fontWeight="700">
+      <text x={corner.x} y={corner.y + 15 * px} fontWeight="700">
         platen
       </text>
       {named.map((one) => {
