@@ -21,6 +21,8 @@ const PAGES: [string, string, string][] = [
   ['card, Clear', '/orders/order-guide-tees/card', 'By hand, in this order'],
   ['card, Care', '/orders/order-hoodies/card', 'By hand, in this order'],
   ['card, Hold', '/orders/order-members/card', 'Ways out'],
+  ['place', '/orders/order-guide-tees/place', 'Print sizes for the run'],
+  ['place, a zip in the way', '/orders/order-windbreakers/place', 'left chest'],
   ['nothing runs', '/orders/order-members/run', 'Nothing is being pressed'],
   ['record', '/orders/order-guide-tees/record', 'Guide tees'],
   ['presses', '/presses', 'Presses'],

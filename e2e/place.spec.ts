@@ -106,3 +106,43 @@ test('a blank is measured with a tape: a neck wider than the chest is named, and
   await expect(page.getByText('By the usual cut')).toHaveCount(0);
   await expect(page.locator('[data-measure="front collar seam"]')).toContainText('2 3/8 in');
 });
+
+test('the house prints lower: the rule is changed, the placement follows, undo brings the usual rule back', async ({ page }) => {
+  await page.goto('/house');
+  await page.getByText('Where prints go: the usual rules').click();
+  const row = page.getByRole('group', { name: 'full front' });
+  await row.getByLabel('Smallest size').fill('4in');
+  await row.getByLabel('Largest size').fill('4in');
+  await row.getByLabel('Largest size').blur();
+  await page.getByRole('button', { name: 'Save the house' }).click();
+  await expect(page.getByText('one position is the house’s own')).toBeVisible();
+  await expect(page.locator('aside').getByText('house changed')).toBeVisible();
+  await page.getByRole('navigation', { name: 'Sections' }).getByRole('link', { name: '1 Bench' }).click();
+  await page
+    .getByRole('link', { name: /Guide tees/ })
+    .first()
+    .click();
+  await page.getByRole('navigation', { name: 'Stations' }).getByRole('link', { name: 'Place' }).click();
+  await expect(page.locator('[data-measure="front collar seam"]')).toContainText('4 in');
+  await page.keyboard.press('Control+z');
+  await expect(page.locator('[data-measure="front collar seam"]')).toContainText('2 3/8 in');
+});
+
+test('where a print came to lie is noted on its record, and the log tells the habit', async ({ page }) => {
+  await page.goto('/log');
+  const ids = await page.evaluate(async () => {
+    const reply = await (await fetch('/api/v1/pressings?limit=200&outcome=good')).json();
+    const mine = reply.pressings.filter((p: { operator: string; position: string }) => p.operator === 'MB' && p.position === 'full front');
+    return mine.slice(0, 3).map((p: { id: string }) => p.id);
+  });
+  for (const [i, id] of ids.entries()) {
+    await page.goto(`/log/${id}`);
+    await page.getByText('Where it came to lie, measured after pressing').click();
+    await page.getByLabel('Too low by').fill(`${5 + i} mm`);
+    await page.getByLabel('Too low by').blur();
+    await page.getByRole('button', { name: 'Note it' }).click();
+    await expect(page.getByText(/Where it came to lie: .* low/)).toBeVisible();
+  }
+  await page.goto('/log');
+  await expect(page.getByRole('region', { name: 'Where prints came to lie' })).toContainText('1/4 in low');
+});

@@ -31,25 +31,20 @@ const SHOTS: Shot[] = [
   { name: 'product-editor', path: '/shelf/products/product-dunlin' },
   { name: 'which-transfer', path: '/shelf/which?blank=blank-guide-tee' },
   { name: 'presses', path: '/presses?on=press-clamshell', before: surveyed },
-  { name: 'survey', path: '/presses/press-clamshell/survey?platen=upper', before: halfSurveyed },
   { name: 'press-pressure', path: '/presses?on=press-swing', before: (page) => page.getByRole('button', { name: 'Pressure' }).click() },
   { name: 'heat-bench', path: HEAT, before: compared },
   { name: 'heat-map', path: HEAT, before: mapped },
   { name: 'heat-practice', path: '/heat-bench?practice=1', before: practised },
   { name: 'log', path: '/log' },
   { name: 'house', path: '/house' },
-  { name: 'card-on-platen', path: '/orders/order-crew-tees/card', before: laidInTheCorner },
+  { name: 'place-tee', path: '/orders/order-guide-tees/place' },
+  {
+    name: 'place-zip',
+    path: '/orders/order-windbreakers/place',
+    before: (page) => page.getByRole('button', { name: 'full platen' }).click(),
+  },
   { name: 'run-pressing', path: '/orders/order-guide-tees/card?line=line-guide-m', before: toPressing },
 ];
-
-/** Two places read, the third lit. */
-async function halfSurveyed(page: Page) {
-  for (const reading of ['296', '279']) {
-    await page.getByLabel(/^Place \d+: reads/).fill(reading);
-    await page.getByRole('button', { name: 'Take it', exact: true }).click();
-    await page.waitForTimeout(250);
-  }
-}
 
 /** Eight surveys of the old clamshell, its corner growing colder, so that there is a map and a chart to see. */
 async function surveyed(page: Page) {
@@ -74,22 +69,6 @@ async function surveyed(page: Page) {
   await page.reload();
   await page.getByRole('img', { name: /^Platen map/ }).waitFor();
   await page.waitForTimeout(500);
-}
-
-/** The crew tees laid so that their art lies over the clamshell’s cold corner, and down to where that is drawn. */
-async function laidInTheCorner(page: Page) {
-  const { order, version } = await (await page.request.get(`${shop.address}/api/v1/orders/order-crew-tees`)).json();
-  const [line, ...rest] = order.lines;
-  const [print] = line.prints;
-  const laid = { ...print, pressId: 'press-clamshell', widthMm: 120, heightMm: 120, lay: { xMm: -110, yMm: -110, turn: 0 } };
-  await page.request.put(`${shop.address}/api/v1/orders/order-crew-tees`, {
-    data: { ...order, lines: [{ ...line, prints: [laid] }, ...rest] },
-    headers: { origin: shop.address, 'if-match': `"${version}"` },
-  });
-  await page.reload();
-  await page
-    .getByRole('heading', { name: 'On the platen' })
-    .evaluate((heading) => window.scrollTo(0, heading.getBoundingClientRect().top + window.scrollY - 300));
 }
 
 /** A second variant with a cover beside the card’s own. */

@@ -29,6 +29,8 @@ export const PATHS = {
   pressings: ['GET', '/pressings'],
   pressing: ['GET', '/pressings/{id}'],
   again: ['GET', '/pressings/{id}/again'],
+  putPlaced: ['PUT', '/pressings/{id}/placed/{amendmentId}'],
+  placementBias: ['GET', '/placement-bias'],
   logNames: ['GET', '/log-names'],
   rail: ['GET', '/rail'],
   readRoster: ['POST', '/compute/roster'],

@@ -1,8 +1,9 @@
 /** The schemas of every route: what is parsed on the way in and checked on the way out. OpenAPI is made from this table. */
 
 import { z } from 'zod';
-import { HouseSchema, OrderSchema, RosterEntrySchema } from '../core/card';
+import { HouseSchema, Initials, OrderSchema, RosterEntrySchema } from '../core/card';
 import { AllowedSchema, HeatAskSchema, PeelAskSchema, SweepAskSchema } from '../core/heat';
+import { OffPlaceSchema } from '../core/log';
 import { AidSchema, BlankSchema, FabricSchema, Id, ProductSchema } from '../core/materials';
 import { PlatenMapSchema, PressRecordSchema, PressSchema } from '../core/press';
 import { RunEventSchema } from '../core/run';
@@ -41,7 +42,9 @@ import {
   DevicesSchema,
   HandSchema,
   HouseReplySchema,
+  LeanSchema,
   LineCardSchema,
+  LoggedPressingSchema,
   LogQuerySchema,
   LogReplySchema,
   OrderReplySchema,
@@ -166,6 +169,18 @@ export const ROUTES = {
   again: route('A new order with the same card as a past pressing, and what has changed since', {
     params: z.object({ id: z.uuid() }),
     reply: AgainReplySchema,
+  }),
+  putPlaced: route('Note where a print came to lie, measured after pressing; the pressing itself stays as it is', {
+    params: z.object({ id: z.uuid(), amendmentId: z.uuid() }),
+    body: OffPlaceSchema.extend({ by: Initials }),
+    reply: z.object({ pressing: LoggedPressingSchema }),
+  }),
+  placementBias: route('How each operator’s prints lie off their place, by position', {
+    reply: z.object({
+      biases: z.array(
+        z.object({ operator: z.string(), position: z.string(), n: z.number(), across: LeanSchema, down: LeanSchema, turn: LeanSchema }),
+      ),
+    }),
   }),
   logNames: route('Names the log may be narrowed by', {
     reply: z.object({ fabrics: z.array(z.string()), products: z.array(z.string()), presses: z.array(z.string()) }),

@@ -129,6 +129,8 @@ export const StartRunSchema = z.object({
   operator: Initials,
 });
 
+/** A mean off the place, and whether it is one. */
+export const LeanSchema = z.object({ mean: z.number(), sure: z.boolean() });
 export const LoggedPressingSchema = PressingSchema.extend({ withdrawn: z.boolean(), amendments: z.array(AmendmentSchema) });
 export type Logged = z.infer<typeof LoggedPressingSchema>;
 export const LogQuerySchema = z.object({

@@ -1,7 +1,7 @@
 /** Placement over the wire, and the guide on paper: measured on pages drawn by a renderer of its own. */
 import { PDFiumLibrary } from '@hyzyla/pdfium';
 import { beforeAll, describe, expect, it } from 'vitest';
-import { ask, ownShop, send } from '../../test/api';
+import { ask, ownShop, put, send } from '../../test/api';
 import { PAGE_MARGIN_MM, printed, TILE_OVERLAP_MM, type Tile, tilesOf } from '../core/placement';
 import * as closingRoute from '../pages/api/v1/compute/closing';
 import * as feasibilityRoute from '../pages/api/v1/compute/feasibility';
@@ -9,6 +9,9 @@ import * as placementRoute from '../pages/api/v1/compute/placement';
 import * as splitRoute from '../pages/api/v1/compute/size-split';
 import * as pdfRoute from '../pages/api/v1/orders/[id]/guide.pdf';
 import * as svgRoute from '../pages/api/v1/orders/[id]/guide.svg';
+import * as biasRoute from '../pages/api/v1/placement-bias';
+import * as logRoute from '../pages/api/v1/pressings';
+import * as placedRoute from '../pages/api/v1/pressings/[id]/placed/[amendmentId]';
 
 ownShop();
 
@@ -49,6 +52,46 @@ describe('the placement endpoints', () => {
     );
     expect(await bad({ size: 'ladies 12' })).toEqual(['size']);
     expect(await bad({ position: 'cap front' })).toEqual(['position']);
+  });
+});
+
+describe('where a print came to lie', () => {
+  it('is noted beside the pressing, once for one id, and told as a habit; the pressing itself is untouched', async () => {
+    const [one, two, three] = (await send(logRoute.GET, '/pressings?limit=200&outcome=good')).body.pressings.filter(
+      (p: { operator: string; position: string }) => p.operator === 'MB' && p.position === 'full front',
+    );
+    const note = (pressing: { id: string }, id: string, yMm: number) =>
+      put(
+        placedRoute.PUT,
+        `/pressings/${pressing.id}/placed/${id}`,
+        { id: pressing.id, amendmentId: id },
+        { xMm: 0, yMm, turnDeg: 0, by: 'TO' },
+      );
+    const ids = ['0000000a', '0000000b', '0000000c', '0000000d'].map((start) => `${start}-0000-4000-8000-000000000000`) as [
+      string,
+      string,
+      string,
+      string,
+    ];
+    expect((await note(one, ids[0], 90)).status).toBe(200);
+    for (const [i, pressing] of [one, two, three].entries()) expect((await note(pressing, ids[i + 1] ?? '', 5 + i)).status).toBe(200);
+    const again = await note(one, ids[1], 5);
+    expect(
+      again.body.pressing.amendments.filter((a: { field: string }) => a.field === 'placement').map((a: { to: string }) => a.to),
+    ).toEqual(['0 90 0', '0 5 0']);
+    const { biases } = (await send(biasRoute.GET, '/placement-bias')).body;
+    expect(biases).toEqual([
+      {
+        operator: 'MB',
+        position: 'full front',
+        n: 3,
+        across: { mean: 0, sure: false },
+        down: { mean: 6, sure: true },
+        turn: { mean: 0, sure: false },
+      },
+    ]);
+    expect((await note(one, ids[0], 900)).status).toBe(422);
+    expect((await note({ id: ids[3] }, ids[0], 1)).status).toBe(404);
   });
 });
 

@@ -1,5 +1,14 @@
 /** The log: pressings, the later facts about them, and what an order still needs. */
 export { learnShifts, type Reckoned } from './learn';
+export {
+  type MeasuredPlace,
+  type OffPlace,
+  OffPlaceSchema,
+  offPlaceText,
+  type PlacementBias,
+  placementBias,
+  readOffPlace,
+} from './placementBias';
 export { type Amendment, AmendmentSchema, type Pressing, type PressingContext, PressingSchema, pressingOf } from './pressing';
 export {
   finishedPieces,

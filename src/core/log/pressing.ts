@@ -50,7 +50,7 @@ export type Pressing = z.infer<typeof PressingSchema>;
 export const AmendmentSchema = z.object({
   id: z.uuid(),
   pressingId: z.uuid(),
-  field: z.enum(['standing', 'outcome', 'note']),
+  field: z.enum(['standing', 'outcome', 'note', 'placement']),
   from: z.string(),
   to: z.string(),
   by: z.string(),

@@ -13,8 +13,8 @@ export type Region = readonly Ring[];
 
 /** What is left of one ring when all others are taken from it. Their running direction does not matter if they do not cross themselves. */
 export function difference(from: Ring, taken: readonly Ring[]): Region {
-  const whole = Clipper.union(sameWay(toGrid(taken)), FillRule.NonZero);
-  return toMm(Clipper.difference(sameWay(toGrid([from])), whole, FillRule.NonZero));
+  // rings that run the same way add up under the non-zero rule: no union is needed before
+  return toMm(Clipper.difference(sameWay(toGrid([from])), sameWay(toGrid(taken)), FillRule.NonZero));
 }
 
 const sameWay = (paths: Paths64): Paths64 => paths.map((path) => (Clipper.area(path) < 0 ? [...path].reverse() : path));

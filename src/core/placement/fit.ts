@@ -230,11 +230,7 @@ function nearestToMiddle(region: Region): Point | null {
 function bestOf(lays: Lays): { lay: Point; clearanceMm: number } | null {
   const atMiddle = clearanceAt(lays, point(0, 0));
   if (atMiddle >= COMFORT_MM) return { lay: point(0, 0), clearanceMm: atMiddle };
-  const { leftMm, topMm, widthMm, heightMm } = lays.allowed;
-  const free = difference(
-    rect(leftMm, topMm, widthMm, heightMm),
-    lays.forbidden.map(({ ring }) => ring),
-  );
+  const free = freeOf(lays);
   if (free.length === 0) return null;
   let lay = nearestToMiddle(free);
   let [least, most] = [0, COMFORT_MM];
@@ -269,39 +265,38 @@ export function bestFit(ask: FitAsk): Fit {
     if (onPad.length > 0) return { feasible: false, art: 'held off', inTheWay: named(onPad) };
   }
   let best: { lay: Lay; clearanceMm: number; score: number } | null = null;
-  let fits = false;
+  const turns: Lays[] = [];
   for (const turn of TURNS) {
     const lays = laysOf(ask, raised, turn);
     if (!lays) continue;
-    fits = true;
+    turns.push(lays);
     const found = bestOf(lays);
     if (!found) continue;
     const score = Math.min(found.clearanceMm, COMFORT_MM) - TURN_COSTS[turn];
     if (!best || score > best.score) best = { lay: { xMm: found.lay.x, yMm: found.lay.y, turn }, clearanceMm: found.clearanceMm, score };
     if (turn === 0 && found.clearanceMm >= COMFORT_MM) break;
   }
-  if (!fits) return { feasible: false, art: 'larger than the platen', inTheWay: [] };
+  if (turns.length === 0) return { feasible: false, art: 'larger than the platen', inTheWay: [] };
   return best
     ? { feasible: true, lay: best.lay, clearanceMm: best.clearanceMm }
-    : { feasible: false, art: 'held off', inTheWay: named(blocking(ask, raised)) };
+    : { feasible: false, art: 'held off', inTheWay: named(blocking(turns, raised)) };
 }
 
-/** Whether any lay works at all. */
-const anyLay = (ask: FitAsk, raised: readonly Feature[]): boolean =>
-  TURNS.some((turn) => {
-    const lays = laysOf(ask, raised, turn);
-    if (!lays) return false;
-    const { leftMm, topMm, widthMm, heightMm } = lays.allowed;
-    const rings = lays.forbidden.map(({ ring }) => ring);
-    return difference(rect(leftMm, topMm, widthMm, heightMm), rings).length > 0;
-  });
+/** What is left of the lays of one turn. */
+function freeOf({ allowed: { leftMm, topMm, widthMm, heightMm }, forbidden }: Lays): Region {
+  const rings = forbidden.map(({ ring }) => ring);
+  return difference(rect(leftMm, topMm, widthMm, heightMm), rings);
+}
+
+const kindOf = ({ from }: Forbidden): string => (typeof from === 'string' ? from : from.kind);
 
 /** Of all that is raised, what must go for a lay to work: each kind whose going alone helps, or all where none does. */
-function blocking(ask: FitAsk, raised: readonly Feature[]): readonly InTheWay[] {
+function blocking(turns: readonly Lays[], raised: readonly Feature[]): readonly InTheWay[] {
   const kinds = [...new Set(raised.map((one) => one.kind))];
   if (kinds.length < 2) return raised;
-  const without = (kind: string) => raised.filter((one) => one.kind !== kind);
-  const helps = kinds.filter((kind) => anyLay(ask, without(kind)));
+  const without = (kind: string) => (lays: Lays) =>
+    freeOf({ ...lays, forbidden: lays.forbidden.filter((one) => kindOf(one) !== kind) }).length > 0;
+  const helps = kinds.filter((kind) => turns.some((lays) => lays.forbidden.some((one) => kindOf(one) === kind) && without(kind)(lays)));
   return helps.length > 0 ? raised.filter((one) => helps.includes(one.kind)) : raised;
 }
 

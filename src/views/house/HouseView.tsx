@@ -10,6 +10,7 @@ import { errorWords, Island, Pending, refresh, useRoute } from '../../ui/query';
 import { Backup } from './Backup';
 import { ExampleCards } from './ExampleCards';
 import { Learned } from './Learned';
+import { Places } from './Places';
 
 export function HouseView() {
   return (
@@ -138,6 +139,7 @@ function HouseForm({ house, version }: { house: House; version: number }) {
             </div>
           </fieldset>
         ))}
+        <Places draft={draft} fields={fields} onChange={(places) => patch({ places })} />
       </form>
       <aside className="sticky top-4 max-h-[calc(100vh-7rem)] self-start overflow-auto">
         <ExampleCards rule={shown} house={draft} />

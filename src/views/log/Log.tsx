@@ -5,6 +5,7 @@ import { API, call } from '../../contract';
 import { ChoiceField, TextField } from '../../ui/Field';
 import { Island, Pending, useRoute } from '../../ui/query';
 import { InAndOut } from '../shelf/InAndOut';
+import { Habits } from './Habits';
 import { PressingList } from './PressingList';
 
 export function Log({ initialQuery }: { initialQuery: string }) {
@@ -119,6 +120,7 @@ function LogSearch({ initialQuery }: { initialQuery: string }) {
         <TextField label="From" type="date" value={filter.from} onChange={(from) => patch({ from })} />
         <TextField label="To" type="date" value={filter.to} onChange={(to) => patch({ to })} />
       </div>
+      <Habits />
       {!data ? (
         <Pending error={error} what="the log" />
       ) : total === 0 ? (

@@ -112,11 +112,13 @@ export function PressingDetail({ pressing: p, toRecord = false }: { pressing: Lo
           <a href={`/log/${p.id}`}>The whole record, with its card as it was</a>
         </p>
       )}
-      {p.amendments.map((amendment) => (
-        <p key={amendment.id} className="pt-1">
-          {instantText(amendment.at)}: {amendment.field} from {amendment.from} to {amendment.to}, {amendment.why}
-        </p>
-      ))}
+      {p.amendments
+        .filter((one) => one.field !== 'placement')
+        .map((amendment) => (
+          <p key={amendment.id} className="pt-1">
+            {instantText(amendment.at)}: {amendment.field} from {amendment.from} to {amendment.to}, {amendment.why}
+          </p>
+        ))}
     </div>
   );
 }

@@ -167,6 +167,13 @@ function Sheet({ input, units, mirror, lamp, base, guideHref, query, onSave }: S
   const whole: LaidInput = useMemo(() => ({ ...input, maps: report.data?.maps ?? [] }), [input, report.data]);
   const laid = useMemo(() => laidOf(whole), [whole]);
   const [held, setHeld] = useState<{ xMm: number; yMm: number } | null>(null);
+  const platen = useMemo(() => platenOf(whole), [whole]);
+  const lay = useMemo(() => layOf(laid, print.lay), [laid, print.lay]);
+  // its lamps ask for a fit each: not again for every frame of a drag
+  const acts = useMemo(
+    () => <LayActs input={whole} laid={laid} units={units} onSave={(changed, what) => void onSave(changed, what)} />,
+    [whole, laid, units, onSave],
+  );
   const moved = print.moved ?? NONE;
   const live = held && nudged(whole, laid, held);
   const placement = live?.placement ?? laid.placement;
@@ -174,7 +181,10 @@ function Sheet({ input, units, mirror, lamp, base, guideHref, query, onSave }: S
   if (!placement)
     return (
       <p role="alert" className="my-4 max-w-[70ch] border-l-4 border-brick pl-3">
-        {laid.fault?.says} <a href={`/shelf/blanks/${blank.id}`}>Measure this blank</a>
+        {laid.fault?.says}{' '}
+        <a className="underline" href={`/shelf/blanks/${blank.id}`}>
+          Measure this blank
+        </a>
       </p>
     );
   const shift = ({ xMm, yMm }: { xMm: number; yMm: number }) =>
@@ -194,9 +204,10 @@ function Sheet({ input, units, mirror, lamp, base, guideHref, query, onSave }: S
   return (
     <section aria-label="Placement sheet" className="grid grid-cols-[1fr_19rem] gap-6">
       <PlacementSheet
+        still={laid.placement ?? placement}
         placement={placement}
-        lay={fit.feasible ? fit.lay : layOf(laid, print.lay)}
-        platen={platenOf(input)}
+        lay={lay}
+        platen={platen}
         works={fit.feasible && !holds}
         house={units}
         artName={print.artName}
@@ -219,7 +230,11 @@ function Sheet({ input, units, mirror, lamp, base, guideHref, query, onSave }: S
           ))}
           {!placement.measures.taken && (
             <>
-              By the usual cut of a {blank.kind}: <a href={`/shelf/blanks/${blank.id}`}>measure yours</a>.
+              By the usual cut of a {blank.kind}:{' '}
+              <a className="underline" href={`/shelf/blanks/${blank.id}`}>
+                measure yours
+              </a>
+              .
             </>
           )}
         </p>
@@ -232,7 +247,7 @@ function Sheet({ input, units, mirror, lamp, base, guideHref, query, onSave }: S
             Put it back by the rule
           </button>
         )}
-        <LayActs input={whole} laid={laid} units={units} onSave={(changed, what) => void onSave(changed, what)} />
+        {acts}
         {mirror && (
           <div className="rule-top mt-3 pt-3">
             <LetterR mirror={mirror} />

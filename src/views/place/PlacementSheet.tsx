@@ -2,7 +2,7 @@
  * The placement sheet: the blank to scale, what takes no print hatched, tapes as they are laid, the platen where it lies,
  * and the art, which can be dragged or nudged by arrow keys.
  */
-import { useRef } from 'react';
+import { memo, useMemo, useRef } from 'react';
 import {
   type Box,
   boundsOf,
@@ -20,7 +20,10 @@ import { formatTape, type HouseUnits } from '../../core/units';
 import { useWidth } from '../../ui/useWidth';
 
 interface PlacementSheetProps {
+  /** As it rests, and as it is while the art is being moved. */
+  still: Placement;
   placement: Placement;
+  /** How the piece lies, at rest. */
   lay: Lay;
   platen: Sides;
   /** Whether it can be pressed as it lies. */
@@ -49,6 +52,7 @@ export function PlacementSheet(props: PlacementSheetProps) {
 }
 
 function Drawing({
+  still,
   placement,
   lay,
   platen,
@@ -61,26 +65,68 @@ function Drawing({
   most,
   width,
 }: PlacementSheetProps & { width: number }) {
-  const { outline, features, box, measures, panel } = placement;
-  const sleeves = panel === 'front' || panel === 'back' ? sleevesBeside(measures) : [];
-  const onPanel = platenOn(box, lay, platen);
-  const seen = viewOf(outline, [...sleeves.flat(), ...onPanel]);
-  const pad = 24;
-  const scale = Math.min((width - 2 * pad) / seen.widthMm, (most - 2 * pad) / seen.heightMm);
-  const height = seen.heightMm * scale + 2 * pad;
-  const view = `${seen.leftMm - pad / scale} ${seen.topMm - pad / scale} ${width / scale} ${height / scale}`;
-  const px = 1 / scale;
-  const ring = platenOn(box, lay, platen);
-  const shown = features.filter((one) => one.layer === 'this' && one.heightMm >= 0);
+  const frame = useMemo(() => frameOf(still, lay, platen, width, most), [still, lay, platen, width, most]);
+  const { view, px, height } = frame;
   return (
-    <svg
-      width={width}
-      height={height}
-      viewBox={view}
-      className="block touch-none select-none"
-      role="img"
-      aria-label={sheetWords(placement, house, artName)}
-    >
+    <section className="relative touch-none select-none" aria-label={sheetWords(placement, house, artName)}>
+      <Ground still={still} frame={frame} width={width} works={works} />
+      <svg width={width} height={height} viewBox={view} className="absolute inset-0 block will-change-transform" role="presentation">
+        <ArtHandle
+          box={placement.box}
+          round={placement.measures.shape === 'round'}
+          px={px}
+          artName={artName}
+          stepMm={stepMm}
+          onShift={onShift}
+          onDone={onDone}
+          words={measureWords(placement, house)}
+        />
+        {tapesOf(placement).map((tape) => (
+          <TapeDrawing key={tape.measure.from} tape={tape} px={px} house={house} />
+        ))}
+      </svg>
+    </section>
+  );
+}
+
+interface Frame {
+  view: string;
+  /** One pixel, mm. */
+  px: number;
+  height: number;
+  sleeves: Ring[];
+  /** The platen as it lies on the panel. */
+  ring: Ring;
+}
+
+const PAD = 24;
+
+function frameOf({ outline, box, measures, panel }: Placement, lay: Lay, platen: Sides, width: number, most: number): Frame {
+  const sleeves = panel === 'front' || panel === 'back' ? sleevesBeside(measures) : [];
+  const ring = platenOn(box, lay, platen);
+  const seen = viewOf(outline, [...sleeves.flat(), ...ring]);
+  const scale = Math.min((width - 2 * PAD) / seen.widthMm, (most - 2 * PAD) / seen.heightMm);
+  const height = seen.heightMm * scale + 2 * PAD;
+  const view = `${seen.leftMm - PAD / scale} ${seen.topMm - PAD / scale} ${width / scale} ${height / scale}`;
+  return { view, px: 1 / scale, height, sleeves, ring };
+}
+
+/** The piece and the platen, which stay while the art is moved: drawn once, on a layer of their own. */
+const Ground = memo(function Ground({
+  still,
+  frame: { view, px, height, sleeves, ring },
+  width,
+  works,
+}: {
+  still: Placement;
+  frame: Frame;
+  width: number;
+  works: boolean;
+}) {
+  const { outline, features } = still;
+  const colour = works ? 'var(--color-teal)' : 'var(--color-brick)';
+  return (
+    <svg width={width} height={height} viewBox={view} className="block" aria-hidden="true">
       <defs>
         <pattern id="keep-off" width={6 * px} height={6 * px} patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
           <rect width={6 * px} height={6 * px} fill="var(--color-sheet)" />
@@ -91,36 +137,25 @@ function Drawing({
         <path key={i} d={path(sleeve)} fill="var(--color-paper)" stroke="var(--color-line)" strokeWidth={1.5 * px} />
       ))}
       <path d={path(outline)} fill="var(--color-sheet)" stroke="var(--color-ink)" strokeWidth={2 * px} />
-      {shown.map((one, i) => (
-        <path key={`${one.kind} ${i}`} d={one.pieces.map(path).join('')} fill="url(#keep-off)" stroke="none" data-feature={one.kind} />
-      ))}
+      {features
+        .filter((one) => one.layer === 'this')
+        .map((one, i) => (
+          <path key={`${one.kind} ${i}`} d={one.pieces.map(path).join('')} fill="url(#keep-off)" stroke="none" data-feature={one.kind} />
+        ))}
       <CentreLine bounds={boundsOf(outline)} px={px} />
       <path
         d={path(ring)}
-        fill={works ? 'var(--color-teal)' : 'var(--color-brick)'}
+        fill={colour}
         fillOpacity="0.07"
-        stroke={works ? 'var(--color-teal)' : 'var(--color-brick)'}
+        stroke={colour}
         strokeWidth={3 * px}
         strokeDasharray={works ? undefined : `${9 * px} ${6 * px}`}
         data-platen={works ? 'works' : 'held off'}
       />
-      <ArtHandle
-        box={box}
-        round={measures.shape === 'round'}
-        px={px}
-        artName={artName}
-        stepMm={stepMm}
-        onShift={onShift}
-        onDone={onDone}
-        words={measureWords(placement, house)}
-      />
-      {tapesOf(placement).map((tape) => (
-        <TapeDrawing key={tape.measure.from} tape={tape} px={px} house={house} />
-      ))}
-      <Labels placement={placement} ring={ring} px={px} />
+      <Labels placement={still} ring={ring} px={px} />
     </svg>
   );
-}
+});
 
 function CentreLine({ bounds, px }: { bounds: Box; px: number }) {
   return (
@@ -197,8 +232,7 @@ function ArtHandle({ box, round, px, artName, stepMm, words, onShift, onDone }: 
         width={box.widthMm}
         height={box.heightMm}
         rx={round ? Math.min(box.widthMm, box.heightMm) / 2 : 0}
-        fill="var(--color-ink)"
-        fillOpacity="0.82"
+        fill="#3d4850"
         data-art
       />
       <text
