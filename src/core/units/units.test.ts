@@ -6,6 +6,7 @@ import {
   formatFigure,
   formatForHouse,
   formatQuantity,
+  formatTape,
   type HouseUnits,
   line,
   mm,
@@ -154,4 +155,14 @@ describe('sentences with quantities', () => {
     expect(PhraseSchema.parse(JSON.parse(JSON.stringify(outer)))).toEqual(outer);
     expect(plain(outer, INCH)).toMatch(/^First: Hold 302 °F.* Then 2.9 psi of contact, 44 psi in the line\.$/);
   });
+});
+
+describe('a tape', () => {
+  const inches = { length: 'in' } as const;
+  const tape = (mm: number) => formatTape(mm, inches).replaceAll('\u00a0', ' ');
+  it('shows inches in eighths, halves and quarters, and never a fraction of nothing', () => {
+    expect([25.4, 60, 12.7, 3.2, 0, 19.05].map(tape)).toEqual(['1 in', '2 3/8 in', '1/2 in', '1/8 in', '0 in', '3/4 in']);
+    expect([tape(-6.35), tape(-0.2), tape(25.3)]).toEqual(['−1/4 in', '0 in', '1 in']);
+  });
+  it('shows whole millimetres', () => expect(formatTape(59.6, { length: 'mm' }).replaceAll('\u00a0', ' ')).toBe('60 mm'));
 });
