@@ -70,9 +70,10 @@ describe('cloth settled between two platens', () => {
       fc.property(depths, platen, platen, (depth, upperC, lowerC) => {
         const at = settledTemperature(depth, upperC, lowerC);
         const [into, out] = [(upperC - at) / depth.above, (at - lowerC) / depth.below];
-        expect(Math.abs(into - out)).toBeLessThanOrEqual(
-          1e-9 * Math.max(1, Math.abs(upperC - lowerC) / Math.min(depth.above, depth.below)),
-        );
+        const thin = Math.min(depth.above, depth.below);
+        // a temperature is rounded in its last place, and a thin layer makes much of it
+        const rounding = (8 * Number.EPSILON * Math.max(upperC, lowerC)) / thin;
+        expect(Math.abs(into - out)).toBeLessThanOrEqual(1e-9 * Math.max(1, Math.abs(upperC - lowerC) / thin) + rounding);
       }),
     );
   });
