@@ -2,6 +2,7 @@
 
 export { fillClosing, type LaidPiece } from './closing';
 export { type Feature, unplaced } from './features';
+export type { PlaceFinding } from './findings';
 export { bestFit, type Fit, type FitAsk, fitAt, type InTheWay, type Lay, type Sides } from './fit';
 export { type Box, boundsOf, type Point, point, type Ring, TURNS, type Turn } from './geometry';
 export { type Guide, guideOf, PAGE_MARGIN_MM, printed, TILE_OVERLAP_MM, type Tile, tilesOf } from './guide';
@@ -9,7 +10,7 @@ export { guideSvg } from './guideSvg';
 export { measureLines } from './measureLines';
 export { nearestShift } from './nearest';
 export { outlineOf, PANEL_OF, sleevesBeside, threadedBetween } from './outline';
-export { type LayMeasure, NoSuchPanel, type PlaceAsk, type PlaceFinding, type Placement, place, TAPE_STEP_MM } from './place';
+export { type LayMeasure, NoSuchPanel, type PlaceAsk, type Placement, place, TAPE_STEP_MM } from './place';
 export { ANCHORS, HousePlacesSchema, ruleOf } from './rules';
 export { layAfter, platenOn, type Tape, tapesOf } from './sheet';
 export { type RunSize, type SizeSplit, splitAfter, splitRun } from './sizeRun';

@@ -112,6 +112,14 @@ describe('where the art goes', () => {
     expect((inches / 25.4) * 8).toBeCloseTo(19, 9);
   });
 
+  it('seen from behind, what lies to the right is to the wearer’s right; a tag has no wearer', () => {
+    const across = (piece: Blank, position: Position) =>
+      place(ask(piece, piece.sizes[0] ?? '', position, { widthMm: 30, heightMm: 20 }, { moved: { xMm: 12, yMm: 0 } })).lay.at(-1)?.way;
+    expect(across(tee, 'full front')).toBe('to the wearer’s left');
+    expect(across(tee, 'upper back')).toBe('to the wearer’s right');
+    expect(across(blank('wooden-tag'), 'face')).toBe('to the right');
+  });
+
   it('moved by hand, the measures say where it is now, whichever side of the line it comes to lie', () => {
     const moved = place(ask(tee, 'M', 'full front', { widthMm: 250, heightMm: 250 }, { moved: { xMm: -12, yMm: 30 } }));
     expect(moved.lay.map(({ mm, way }) => `${mm} ${way}`)).toEqual(['90 down', '12 to the wearer’s right']);
@@ -162,6 +170,9 @@ describe('what speaks against a place', () => {
     expect(faults(bevelled, 'one size', 'face', { widthMm: 136, heightMm: 136 })).toEqual(['hold: on what takes no print']);
     const covered = place(ask(blank('ceramic-tile'), 'one size', 'face', { widthMm: 156, heightMm: 156 }));
     expect([covered.because, covered.findings]).toEqual(['covers the face', []]);
+    expect(faults(blank('ceramic-tile'), 'one size', 'face', { widthMm: 152, heightMm: 156 })).toEqual(['care: too little bleed']);
+    expect(faults(blank('ceramic-tile'), 'one size', 'face', { widthMm: 149, heightMm: 149 })).toEqual([]);
+    expect(faults(blank('ceramic-tile'), 'one size', 'face', { widthMm: 240, heightMm: 240 })).toEqual(['hold: off the blank']);
     const round = blank('glass-coaster');
     expect(faults(round, 'one size', 'face', { widthMm: 100, heightMm: 100 })).toEqual([]);
     expect(faults(round, 'one size', 'face', { widthMm: 90, heightMm: 90 }, { moved: { xMm: 6, yMm: 0 } })).toEqual([

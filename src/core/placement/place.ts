@@ -10,10 +10,10 @@ import {
   readSize,
 } from '../materials';
 import { type Feature, featuresOf } from './features';
-import { overlap } from './fit';
-import { type Box, boxAround, grown, inside, type Point, point, type Ring, ringOf } from './geometry';
+import { coverOf, findingsOf, type PlaceFinding } from './findings';
+import { type Box, boxAround, type Point, point, type Ring } from './geometry';
 import { backDropOf, outlineOf, PANEL_OF } from './outline';
-import { type Anchor, BLEED_MM, CROWN_LEFT_MM, type HousePlaces, INSIDE_BEVEL_MM, type PositionRule, ruleOf, TALL_SHARE } from './rules';
+import { type Anchor, type HousePlaces, type PositionRule, ruleOf, TALL_SHARE } from './rules';
 
 export interface Art {
   widthMm: number;
@@ -24,24 +24,7 @@ export interface Art {
 export interface LayMeasure {
   from: Anchor | 'centre line';
   to: 'top edge' | 'bottom edge' | 'middle';
-  way: 'down' | 'up' | 'to the wearer’s left' | 'to the wearer’s right';
-  mm: number;
-}
-
-export type PlaceFault =
-  | 'off the blank'
-  | 'too near the edge'
-  | 'too wide'
-  | 'too tall'
-  | 'outside its share'
-  | 'on a seam'
-  | 'on what takes no print';
-export interface PlaceFinding {
-  fault: PlaceFault;
-  /** `note`: worth knowing, and no reason against it. */
-  level: 'note' | 'care' | 'hold';
-  /** What it lies on, or the figure it is over, as words of the press. */
-  about: string;
+  way: 'down' | 'up' | 'to the wearer’s left' | 'to the wearer’s right' | 'to the right' | 'to the left';
   mm: number;
 }
 
@@ -139,7 +122,7 @@ function anchorPoint(anchor: Anchor, { shape, measures }: BlankMeasures): Point 
       return point(0, m(measures, 'length'));
     case 'brim seam':
       return point(0, m(measures, 'crown'));
-    case 'pocket top':
+    case 'middle of the pockets':
       return point(0, m(measures, 'height') - m(measures, 'pocket') / 2);
     case 'middle of the face':
       return point(0, (shape === 'round' ? m(measures, 'width') : m(measures, 'height')) / 2);
@@ -196,8 +179,14 @@ function ruledBox(ask: PlaceAsk, rule: PositionRule, measures: BlankMeasures, of
   return { leftMm: x - widthMm / 2, topMm: top, widthMm, heightMm };
 }
 
+/** To which side: the wearer’s own where there is one; seen from behind, the wearer’s left lies to the left. */
+function sideways(x: number, panel: Panel): LayMeasure['way'] {
+  if (panel === 'face' || panel === 'sleeve' || panel === 'leg') return x >= 0 ? 'to the right' : 'to the left';
+  return x >= 0 === (panel !== 'back') ? 'to the wearer’s left' : 'to the wearer’s right';
+}
+
 /** The measures that lead a hand to a box. */
-function layMeasures(box: Box, rule: PositionRule, anchor: Anchor, anchorAt: Point): LayMeasure[] {
+function layMeasures(box: Box, rule: PositionRule, anchor: Anchor, anchorAt: Point, panel: Panel): LayMeasure[] {
   const x = box.leftMm + box.widthMm / 2;
   const upward = rule.measured === 'up to the bottom edge';
   const along =
@@ -214,106 +203,8 @@ function layMeasures(box: Box, rule: PositionRule, anchor: Anchor, anchorAt: Poi
       way: upward === along >= 0 ? 'up' : 'down',
       mm: Math.abs(along),
     });
-  list.push({ from: 'centre line', to: 'middle', way: x >= 0 ? 'to the wearer’s left' : 'to the wearer’s right', mm: Math.abs(x) });
+  list.push({ from: 'centre line', to: 'middle', way: sideways(x, panel), mm: Math.abs(x) });
   return list;
-}
-
-/** Whether a box lies inside an outline, and how near its edge it comes: every corner in, and no corner of the outline in it. */
-function insideOutline(box: Box, outline: Ring, sideMm: number, belowMm: number): 'off' | 'near' | 'in' {
-  const keeps = (dx: number, dy: number): boolean => {
-    const wide = ringOf({ leftMm: box.leftMm - dx, topMm: box.topMm, widthMm: box.widthMm + 2 * dx, heightMm: box.heightMm + dy });
-    return holds(outline, wide);
-  };
-  return !keeps(0, 0) ? 'off' : keeps(sideMm, belowMm) ? 'in' : 'near';
-}
-
-function holds(outline: Ring, corners: Ring): boolean {
-  const [first, , third] = corners as [Point, Point, Point, Point];
-  const slack = 0.01;
-  const inBox = ({ x, y }: Point) => x > first.x + slack && x < third.x - slack && y > first.y + slack && y < third.y - slack;
-  if (outline.some(inBox)) return false;
-  const shrunk = corners.map(({ x, y }) =>
-    point(x + Math.sign((first.x + third.x) / 2 - x) * slack, y + Math.sign((first.y + third.y) / 2 - y) * slack),
-  );
-  return (
-    shrunk.every((corner) => inside(outline, corner)) &&
-    !outline.some((a, i) => crossesBox(a, outline[(i + 1) % outline.length] as Point, first, third, slack))
-  );
-}
-
-/** Whether a side of the outline runs through a box (Liang and Barsky). */
-function crossesBox(a: Point, b: Point, low: Point, high: Point, slack: number): boolean {
-  let [from, to] = [0, 1];
-  for (const [p, q] of [
-    [a.x - b.x, a.x - low.x - slack],
-    [b.x - a.x, high.x - slack - a.x],
-    [a.y - b.y, a.y - low.y - slack],
-    [b.y - a.y, high.y - slack - a.y],
-  ] as const) {
-    if (p === 0 && q < 0) return false;
-    if (p === 0) continue;
-    if (p < 0) from = Math.max(from, q / p);
-    else to = Math.min(to, q / p);
-  }
-  return from < to;
-}
-
-function findingsOf(
-  ask: PlaceAsk,
-  rule: PositionRule,
-  measures: BlankMeasures,
-  outline: Ring,
-  features: readonly Feature[],
-  box: Box,
-  covers: boolean,
-): PlaceFinding[] {
-  const { art, position } = ask;
-  const list: PlaceFinding[] = [];
-  const say = (fault: PlaceFault, level: PlaceFinding['level'], about: string, mm: number) => list.push({ fault, level, about, mm });
-  const hard = measures.shape === 'sheet' || measures.shape === 'round';
-  if (!covers) {
-    const where = measures.shape === 'round' ? roundRoom(measures.measures, box) : insideOutline(box, outline, rule.sideMm, rule.belowMm);
-    if (where === 'off') say('off the blank', 'hold', position, 0);
-    else if (where === 'near') say('too near the edge', 'care', position, rule.sideMm);
-  }
-  if (rule.mostWidthMm !== undefined && art.widthMm > rule.mostWidthMm + 0.01) say('too wide', 'care', position, rule.mostWidthMm);
-  const crown = measures.shape === 'cap' ? m(measures.measures, 'crown') - CROWN_LEFT_MM : Number.POSITIVE_INFINITY;
-  const mostHeight = Math.min(rule.mostHeightMm ?? Number.POSITIVE_INFINITY, crown);
-  if (art.heightMm > mostHeight + 0.01) say('too tall', measures.shape === 'cap' ? 'hold' : 'care', position, mostHeight);
-  if (rule.shareOfChest && measures.shape === 'body') {
-    const share = art.widthMm / m(measures.measures, 'chest');
-    if (share > rule.shareOfChest.max + 1e-9)
-      say('outside its share', 'note', 'wider', rule.shareOfChest.max * m(measures.measures, 'chest'));
-    else if (share < rule.shareOfChest.min - 1e-9)
-      say('outside its share', 'note', 'narrower', rule.shareOfChest.min * m(measures.measures, 'chest'));
-  }
-  for (const feature of features.filter((one) => one.layer === 'this' && (one.noArt || one.kind.endsWith('seam')))) {
-    const keep = feature.kind === 'bevel' ? INSIDE_BEVEL_MM : 0;
-    const zone = ringOf(grown(box, keep));
-    if ((covers && hard) || !feature.pieces.some((piece) => overlap(piece, zone))) continue;
-    if (feature.kind.endsWith('seam') && !feature.noArt) {
-      // the seam down the middle of a cap is where its print belongs
-      if (!ask.crossesSeam && measures.shape !== 'cap') say('on a seam', 'hold', feature.kind, 0);
-    } else say('on what takes no print', 'hold', feature.kind, keep);
-  }
-  return list;
-}
-
-/** A box on a round face, less its bevel: its corners stay in the circle. */
-function roundRoom(measures: Measures, box: Box): 'off' | 'near' | 'in' {
-  const r = m(measures, 'width') / 2;
-  const bevel = m(measures, 'bevel');
-  // round art in a round face: its box may stand out at the corners, its own edge may not
-  const reach = Math.hypot(box.leftMm + box.widthMm / 2, box.topMm + box.heightMm / 2 - r) + Math.max(box.widthMm, box.heightMm) / 2;
-  return reach <= r - (bevel > 0 ? bevel + INSIDE_BEVEL_MM : 0) + 0.01 ? 'in' : 'off';
-}
-
-/** Art that is meant to cover a hard piece: larger than its face by the bleed, all round. */
-function coversFace({ shape, measures }: BlankMeasures, { widthMm, heightMm }: Art): boolean {
-  if (shape !== 'sheet' && shape !== 'round') return false;
-  const height = shape === 'round' ? m(measures, 'width') : m(measures, 'height');
-  const enough = (art: number, side: number) => art >= side && art <= side + 4 * BLEED_MM;
-  return m(measures, 'bevel') === 0 && enough(widthMm, m(measures, 'width')) && enough(heightMm, height);
 }
 
 /**
@@ -337,7 +228,7 @@ export function place(ask: PlaceAsk): Placement {
   const anchorAt = anchorPoint(offset.anchor, measures);
   const ruled = ruledBox(ask, rule, measures, offset);
   const box = moved ? { ...ruled, leftMm: ruled.leftMm + moved.xMm, topMm: ruled.topMm + moved.yMm } : ruled;
-  const covers = coversFace(measures, art);
+  const covers = coverOf(measures, art) !== 'inside';
   return {
     panel,
     measures,
@@ -345,11 +236,11 @@ export function place(ask: PlaceAsk): Placement {
     features,
     anchorAt,
     box,
-    lay: layMeasures(box, rule, offset.anchor, anchorAt),
+    lay: layMeasures(box, rule, offset.anchor, anchorAt, panel),
     because: moved && (moved.xMm !== 0 || moved.yMm !== 0) ? 'moved by hand' : covers ? 'covers the face' : offset.because,
     squareTo: rule.squareTo,
     insideOut: rule.insideOut,
     anchorMoved: offset.anchorMoved,
-    findings: findingsOf(ask, rule, measures, outline, features, box, covers),
+    findings: findingsOf({ ask, rule, measures, outline, features, box, covers }),
   };
 }

@@ -15,7 +15,7 @@ export const ANCHORS = [
   'brim seam',
   'bib top hem',
   'tote top hem',
-  'pocket top',
+  'middle of the pockets',
   'middle of the face',
 ] as const;
 export type Anchor = (typeof ANCHORS)[number];
@@ -142,7 +142,7 @@ const POSITION_RULES: Record<Position, PositionRule> = {
     ...PLAIN,
   },
   'pocket face': {
-    anchor: 'pocket top',
+    anchor: 'middle of the pockets',
     measured: 'middle on it',
     offsetMm: range(0, 0),
     squareTo: 'the top of the pockets',

@@ -37,6 +37,8 @@ function placeWords({ print, blank }: ResolveInput, { fault, about, mm: figure }
       return phrase`A ${print.position} is at most ${mm(figure)} wide by rule.`;
     case 'too tall':
       return phrase`A ${print.position} is at most ${mm(figure)} high here.`;
+    case 'too little bleed':
+      return phrase`${print.artName} covers the ${blank.kind} but runs less than ${{ q: 'length', v: figure, d: 1 }} over its edge: a pale rim may show.`;
     case 'outside its share':
       return phrase`By the chest it would be ${about === 'wider' ? 'at most' : 'at least'} ${mm(figure)} wide.`;
     case 'on a seam':
