@@ -20,7 +20,7 @@ test('the old clamshell is surveyed, its cold corner holds an order, turning the
   await page.getByLabel('Art width').fill('12cm');
   await page.getByLabel('Art height').fill('12cm');
   await page.getByLabel('Press', { exact: true }).selectOption('Old clamshell');
-  await page.getByText('Where it lies on the platen: in the middle').click();
+  await page.getByText('Where it lies on the platen: worked out').click();
   await page.getByLabel('Its middle, to the right by').fill('-11cm');
   await page.getByLabel('Its middle, towards you by').fill('-11cm');
   await page.getByRole('button', { name: 'Add the line, see its card' }).click();

@@ -27,6 +27,16 @@ function choicesAfter(choices: Choices, change: Change): Choices {
   };
 }
 
+/**
+ * A print on another platen or over another pad, null: the usual one.
+ * A lay belongs to what it was laid on, so it is worked out anew.
+ */
+export function placedOn(print: Print, change: { platenId?: string | null; base?: Choices['base'] | null }): Print {
+  const { lay: _, ...free } = print;
+  const { platenId = null, base = null, ...others } = { ...print.choices, ...change };
+  return { ...free, choices: { ...others, ...(platenId && { platenId }), ...(base && { base }) } };
+}
+
 function printAfter(print: Print, change: Change): Print {
   const { productId, pressId } = change;
   const top = topLayer(print);

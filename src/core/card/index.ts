@@ -2,7 +2,7 @@
 
 export { changesSince, choicesToRepeat } from './again';
 export { type BenchStack, benchStack } from './benchStack';
-export { blankAfterTest, inputAfter, lineAfter, type Stock } from './change';
+export { blankAfterTest, inputAfter, lineAfter, placedOn, type Stock } from './change';
 export { type SchoolExample, schoolExample } from './example';
 export { type House, type HouseRules, HouseSchema, Initials, STARTING_HOUSE } from './house';
 export { type LearnedShift, LearnedShiftSchema, layerName, type ResolveInput } from './input';
@@ -13,6 +13,7 @@ export {
   type Choices,
   type Line,
   LineSchema,
+  MOST_A_CLOSING,
   type Order,
   OrderSchema,
   type Print,
@@ -24,6 +25,7 @@ export {
   topLayer,
 } from './order';
 export { type Deal, deal, MISTAKES, type Mistake, type Outcome, type Played, play, SITUATIONS } from './practice';
+export { runSizes, withPrintWidths } from './printRun';
 export { judge, lampAndMinutes, QUICK, resolve, TRADE, type Trade } from './resolve';
 export {
   type Bound,

@@ -113,6 +113,9 @@ export const RosterEntrySchema = z
   .refine((entry) => entry.number !== '' || entry.name !== '', { message: 'Give a number or a name.' });
 export type RosterEntry = z.infer<typeof RosterEntrySchema>;
 
+/** More pieces than this nobody lays out before the first is hot. */
+export const MOST_A_CLOSING = 60;
+
 export const LineSchema = z
   .object({
     id: Id,
@@ -127,7 +130,7 @@ export const LineSchema = z
     /** One entry a piece, in the order they are pressed; empty: the pieces are all alike. */
     roster: z.array(RosterEntrySchema).max(1000),
     /** Pieces pressed in one closing. */
-    perClosing: z.number().int().min(1).max(60),
+    perClosing: z.number().int().min(1).max(MOST_A_CLOSING),
     /** Another line whose pieces lie in the same closing. */
     sharesWith: Id.optional(),
   })

@@ -14,6 +14,8 @@
  * Rounds: rows square to each other, or every other row set half a piece aside, along either side.
  */
 
+import type { BlankMeasures } from '../materials';
+
 export interface Room {
   widthMm: number;
   heightMm: number;
@@ -168,4 +170,24 @@ export function fillClosing(room: Room, piece: SmallPiece, gapMm: number): LaidP
     (i) => half(i, false),
   );
   return laid.map(({ x, y, turned }) => ({ xMm: x - mx, yMm: y - my, turned }));
+}
+
+/** Kept free at the edge of the platen, where the pressure falls off, and between pieces, mm. */
+const EDGE_MM = 10;
+const GAP_MM = 6;
+
+export interface ClosingPlan {
+  piece: SmallPiece;
+  pieces: LaidPiece[];
+  edgeMm: number;
+  gapMm: number;
+}
+
+/** How a flat blank goes many at a time on a platen, inside the zone of even pressure. */
+export function closingPlan({ shape, measures }: BlankMeasures, { widthMm, heightMm }: Room): ClosingPlan {
+  const round = shape === 'round';
+  const width = measures.width ?? 0;
+  const piece = { widthMm: width, heightMm: round ? width : (measures.height ?? 0), round };
+  const room = { widthMm: widthMm - 2 * EDGE_MM, heightMm: heightMm - 2 * EDGE_MM };
+  return { piece, pieces: fillClosing(room, piece, GAP_MM), edgeMm: EDGE_MM, gapMm: GAP_MM };
 }

@@ -1,6 +1,6 @@
 /** Placement: measures and position rules, where art goes, whether it can be pressed there, print sizes of a run, pieces of a closing. */
 
-export { fillClosing, type LaidPiece } from './closing';
+export { closingPlan, fillClosing } from './closing';
 export { type Feature, unplaced } from './features';
 export type { PlaceFinding } from './findings';
 export { bestFit, type Fit, type FitAsk, fitAt, type InTheWay, type Lay, type Sides } from './fit';
@@ -13,4 +13,4 @@ export { outlineOf, PANEL_OF, sleevesBeside, threadedBetween } from './outline';
 export { type LayMeasure, NoSuchPanel, type PlaceAsk, type Placement, place, TAPE_STEP_MM } from './place';
 export { ANCHORS, HousePlacesSchema, ruleOf } from './rules';
 export { layAfter, platenOn, type Tape, tapesOf } from './sheet';
-export { type RunSize, type SizeSplit, splitAfter, splitRun } from './sizeRun';
+export { cutsOf, type RunSize, type SizeSplit, splitAfter, splitRun } from './sizeRun';

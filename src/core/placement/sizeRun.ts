@@ -139,3 +139,12 @@ export function splitAfter(sizes: readonly RunSize[], after: readonly number[], 
   });
   return { groups, outside, off };
 }
+
+/** After how many sizes, from the smallest, each print but the last ends. */
+export function cutsOf({ groups }: SizeSplit): number[] {
+  let sum = 0;
+  return groups.slice(0, -1).map((group) => {
+    sum += group.sizes.length;
+    return sum;
+  });
+}

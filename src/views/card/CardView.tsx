@@ -11,6 +11,7 @@ import { useOperator } from '../../ui/operator';
 import { errorWords, Island, Pending, refresh, useRoute } from '../../ui/query';
 import { LineList } from '../orders/LineList';
 import { OrderHead } from '../orders/OrderHead';
+import { PrintTabs } from '../orders/PrintTabs';
 import { useOrder } from '../orders/useOrder';
 import { goTo } from '../shell/goTo';
 import { ArtOnPlaten } from './ArtOnPlaten';
@@ -122,7 +123,7 @@ function CardOfOrder({ orderId, lineId, printKey }: CardViewProps) {
             save={order.saveLine}
             heatHref={`/heat-bench?${new URLSearchParams({ order: orderId, line: line.id, print: print.key })}`}
             aside={
-              <PrintTabs
+              <CardTabs
                 line={line}
                 current={print.key}
                 hrefOf={(key) => hrefOf(line.id, key)}
@@ -136,31 +137,11 @@ function CardOfOrder({ orderId, lineId, printKey }: CardViewProps) {
   );
 }
 
-/** The prints of the piece in the order they are pressed, and the card on paper. */
-function PrintTabs({
-  line,
-  current,
-  hrefOf,
-  paperHref,
-}: {
-  line: Line;
-  current: string;
-  hrefOf: (key: string) => string;
-  paperHref: string;
-}) {
+/** The prints of the piece, and the card on paper. */
+function CardTabs({ paperHref, ...tabs }: { line: Line; current: string; hrefOf: (key: string) => string; paperHref: string }) {
   return (
     <div className="flex shrink-0 items-center gap-1">
-      {line.prints.length > 1 &&
-        line.prints.map((print, i) => (
-          <a
-            key={print.key}
-            href={hrefOf(print.key)}
-            aria-current={print.key === current ? 'true' : undefined}
-            className={`flex min-h-12 items-center border-b-4 px-2 text-ink no-underline ${print.key === current ? 'border-teal font-bold' : 'border-transparent'}`}
-          >
-            {i + 1}. {print.position}
-          </a>
-        ))}
+      <PrintTabs {...tabs} />
       <span className="label pl-2">On paper:</span>
       {(['A4', 'Letter'] as const).map((paper) => (
         <a key={paper} className="act act-quiet font-normal underline" href={`${paperHref}&paper=${paper}`} download>

@@ -2,12 +2,12 @@
 import { useState } from 'react';
 import { call, type Reply } from '../../contract';
 import { readOffPlace } from '../../core/log';
-import { formatTape, type HouseUnits, houseUnit } from '../../core/units';
+import { formatTape, type HouseUnits } from '../../core/units';
 import { NumberField } from '../../ui/NumberField';
 import { newId } from '../../ui/newId';
 import { useOperator } from '../../ui/operator';
-import { QuantityField } from '../../ui/QuantityField';
 import { errorWords, refresh } from '../../ui/query';
+import { ShiftFields } from '../../ui/ShiftFields';
 
 type Pressing = Reply<'pressing'>['pressing'];
 
@@ -17,7 +17,6 @@ export function PlacedForm({ pressing, house }: { pressing: Pressing; house: Hou
   const [off, setOff] = useState(noted ?? { xMm: 0, yMm: 0, turnDeg: 0 });
   const [fault, setFault] = useState<string | null>(null);
   const [by] = useOperator();
-  const unit = houseUnit('length', house).first;
   const keep = async () => {
     try {
       await call('putPlaced', { params: { id: pressing.id, amendmentId: newId() }, body: { ...off, by } });
@@ -33,24 +32,13 @@ export function PlacedForm({ pressing, house }: { pressing: Pressing; house: Hou
         Where it came to lie{noted ? `: ${offWords(noted, house)}` : ', measured after pressing'}
       </summary>
       <div className="grid max-w-3xl grid-cols-[1fr_1fr_1fr_auto] items-end gap-x-4">
-        {(
-          [
-            ['xMm', 'Too far right by'],
-            ['yMm', 'Too low by'],
-          ] as const
-        ).map(([field, label]) => (
-          <QuantityField
-            key={field}
-            label={label}
-            kind="length"
-            unit={unit}
-            house={house}
-            value={off[field]}
-            min={-200}
-            max={200}
-            onChange={(mm) => mm !== null && setOff({ ...off, [field]: mm })}
-          />
-        ))}
+        <ShiftFields
+          value={off}
+          labels={{ xMm: 'Too far right by', yMm: 'Too low by' }}
+          mostMm={200}
+          house={house}
+          onChange={(shift) => setOff({ ...off, ...shift })}
+        />
         <NumberField label="Turned clockwise by, degrees" value={off.turnDeg} onChange={(turnDeg) => setOff({ ...off, turnDeg })} />
         <button type="button" className="act mb-7" onClick={() => void keep()}>
           Note it

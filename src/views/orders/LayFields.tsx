@@ -1,8 +1,8 @@
-/** Where a print lies on the platen: centred unless said; how far to the right, how far towards the operator, how turned. */
+/** Where a print lies on the platen, where that is said by hand: how far to the right, how far towards the operator, how turned. */
 import type { Print } from '../../core/card';
-import { type HouseUnits, houseUnit } from '../../core/units';
+import type { HouseUnits } from '../../core/units';
 import { ChoiceField } from '../../ui/Field';
-import { QuantityField } from '../../ui/QuantityField';
+import { ShiftFields } from '../../ui/ShiftFields';
 
 type Lay = NonNullable<Print['lay']>;
 
@@ -17,37 +17,26 @@ interface LayFieldsProps {
   print: Pick<Print, 'lay'>;
   house: HouseUnits;
   problem: string | undefined;
-  onChange: (lay: Lay) => void;
+  /** Null: it is worked out. */
+  onChange: (lay: Lay | null) => void;
 }
 
 export function LayFields({ print, house, problem, onChange }: LayFieldsProps) {
   const lay: Lay = print.lay ?? { xMm: 0, yMm: 0, turn: 0 };
-  const unit = houseUnit('length', house).first;
   return (
     <details className="col-span-6" open={print.lay !== undefined}>
       <summary className="cursor-pointer py-2 font-semibold text-teal">
-        Where it lies on the platen: {print.lay ? 'shifted' : 'in the middle'}
+        Where it lies on the platen: {print.lay ? 'by hand' : 'worked out'}
       </summary>
       <div className="grid grid-cols-3 gap-x-5">
-        {(
-          [
-            ['xMm', 'Its middle, to the right by'],
-            ['yMm', 'Its middle, towards you by'],
-          ] as const
-        ).map(([field, label]) => (
-          <QuantityField
-            key={field}
-            label={label}
-            kind="length"
-            unit={unit}
-            house={house}
-            value={lay[field]}
-            min={-1000}
-            max={1000}
-            onChange={(value) => value !== null && onChange({ ...lay, [field]: value })}
-            problem={field === 'xMm' ? problem : undefined}
-          />
-        ))}
+        <ShiftFields
+          value={lay}
+          labels={{ xMm: 'Its middle, to the right by', yMm: 'Its middle, towards you by' }}
+          mostMm={1000}
+          house={house}
+          problem={problem}
+          onChange={(shift) => onChange({ ...lay, ...shift })}
+        />
         <ChoiceField
           label="The piece lies"
           value={String(lay.turn) as (typeof TURNS)[number]['value']}
@@ -55,6 +44,11 @@ export function LayFields({ print, house, problem, onChange }: LayFieldsProps) {
           onChange={(turn) => onChange({ ...lay, turn: Number(turn) as Lay['turn'] })}
         />
       </div>
+      {print.lay && (
+        <button type="button" className="act act-quiet -ml-2 underline" onClick={() => onChange(null)}>
+          Let it be worked out
+        </button>
+      )}
     </details>
   );
 }

@@ -76,11 +76,9 @@ export function draftFrom(line: Line | undefined, isNew: boolean): LineDraft {
 }
 
 export const withPrint = (draft: LineDraft): LineDraft => ({ ...draft, prints: [...draft.prints, emptyPrint(freeKey(draft.prints))] });
-/** A print laid somewhere on the platen; in the middle and unturned it says nothing. */
-export function withLay({ lay: _, ...print }: PrintDraft, lay: NonNullable<Print['lay']>): PrintDraft {
-  const centred = lay.xMm === 0 && lay.yMm === 0 && lay.turn === 0;
-  return centred ? print : { ...print, lay };
-}
+/** A print laid by hand, in the middle too; null: its lay is worked out. */
+export const withLay = ({ lay: _, ...print }: PrintDraft, lay: NonNullable<Print['lay']> | null): PrintDraft =>
+  lay ? { ...print, lay } : print;
 
 export const withLayer = (print: PrintDraft): PrintDraft => {
   const last = print.layers.at(-1);

@@ -1,13 +1,9 @@
 /** Small flat pieces: how many go into one closing, and where each lies on the platen. */
 import { useMemo } from 'react';
-import type { Line } from '../../core/card';
+import { type Line, MOST_A_CLOSING } from '../../core/card';
 import { type Blank, blankMeasures } from '../../core/materials';
-import { fillClosing, type Sides } from '../../core/placement';
+import { closingPlan, type Sides } from '../../core/placement';
 import { formatTape, type HouseUnits } from '../../core/units';
-
-/** Kept free at the edge of the platen, where the pressure falls off, and between pieces, mm. */
-const EDGE_MM = 10;
-const GAP_MM = 6;
 
 interface ClosingPlanProps {
   blank: Blank;
@@ -18,20 +14,9 @@ interface ClosingPlanProps {
 }
 
 export function ClosingPlan({ blank, line, platen, units, onUse }: ClosingPlanProps) {
-  const { measures, shape } = blankMeasures(blank, line.size);
-  const round = shape === 'round';
-  const [w, h] = [measures.width ?? 0, round ? (measures.width ?? 0) : (measures.height ?? 0)];
-  const laid = useMemo(
-    () =>
-      fillClosing(
-        { widthMm: platen.widthMm - 2 * EDGE_MM, heightMm: platen.heightMm - 2 * EDGE_MM },
-        { widthMm: w, heightMm: h, round },
-        GAP_MM,
-      ),
-    [platen.widthMm, platen.heightMm, w, h, round],
-  );
+  const { piece, pieces, edgeMm, gapMm } = useMemo(() => closingPlan(blankMeasures(blank, line.size), platen), [blank, line.size, platen]);
   const closings = Math.ceil(line.count / line.perClosing);
-  const many = Math.min(60, laid.length, line.count);
+  const many = Math.min(MOST_A_CLOSING, pieces.length, line.count);
   const scale = 220 / Math.max(platen.widthMm, platen.heightMm);
   return (
     <section aria-label="Several in one closing" className="rule-top mt-4 grid grid-cols-[auto_1fr] gap-6 pt-3 pb-4">
@@ -40,7 +25,7 @@ export function ClosingPlan({ blank, line, platen, units, onUse }: ClosingPlanPr
         height={platen.heightMm * scale}
         viewBox={`${-platen.widthMm / 2} ${-platen.heightMm / 2} ${platen.widthMm} ${platen.heightMm}`}
         role="img"
-        aria-label={`${laid.length} pieces on the platen`}
+        aria-label={`${pieces.length} pieces on the platen`}
       >
         <rect
           x={-platen.widthMm / 2}
@@ -51,11 +36,11 @@ export function ClosingPlan({ blank, line, platen, units, onUse }: ClosingPlanPr
           stroke="var(--color-ink)"
           strokeWidth="4"
         />
-        {laid.map(({ xMm, yMm, turned }, i) => {
-          const [pw, ph] = turned ? [h, w] : [w, h];
+        {pieces.map(({ xMm, yMm, turned }, i) => {
+          const [pw, ph] = turned ? [piece.heightMm, piece.widthMm] : [piece.widthMm, piece.heightMm];
           const fill = i < many ? 'var(--color-teal)' : 'var(--color-line)';
-          return round ? (
-            <circle key={i} cx={xMm} cy={yMm} r={w / 2} fill={fill} />
+          return piece.round ? (
+            <circle key={i} cx={xMm} cy={yMm} r={pw / 2} fill={fill} />
           ) : (
             <rect key={i} x={xMm - pw / 2} y={yMm - ph / 2} width={pw} height={ph} fill={fill} />
           );
@@ -63,13 +48,13 @@ export function ClosingPlan({ blank, line, platen, units, onUse }: ClosingPlanPr
       </svg>
       <div className="max-w-[46ch]">
         <h2 className="text-lg">Several in one closing</h2>
-        {laid.length === 0 ? (
+        {pieces.length === 0 ? (
           <p>This piece is larger than the zone of even pressure on this platen.</p>
         ) : (
           <p>
-            <b className="figure text-2xl">{laid.length}</b> lie in the zone of even pressure,{' '}
-            <span className="figure">{formatTape(EDGE_MM, units)}</span> from its edge and{' '}
-            <span className="figure">{formatTape(GAP_MM, units)}</span> apart. All of one thickness.
+            <b className="figure text-2xl">{pieces.length}</b> lie in the zone of even pressure,{' '}
+            <span className="figure">{formatTape(edgeMm, units)}</span> from its edge and{' '}
+            <span className="figure">{formatTape(gapMm, units)}</span> apart. All of one thickness.
           </p>
         )}
         <p className="label">

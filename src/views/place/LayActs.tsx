@@ -1,5 +1,5 @@
 /** How the piece is laid: on which platen, over what, turned how; what is in the way, and what would clear it. */
-import { type Laid, type LaidInput, laidOf, layOf, type Print } from '../../core/card';
+import { type Laid, type LaidInput, laidOf, layOf, type Print, placedOn } from '../../core/card';
 import { type Fit, TURNS } from '../../core/placement';
 import { formatTape, type HouseUnits } from '../../core/units';
 import { LampMark } from '../../ui/Lamp';
@@ -20,18 +20,10 @@ const FAULTS: Record<Extract<Fit, { feasible: false }>['art'], string> = {
 export function LayActs({ input, laid, units, onSave }: LayActsProps) {
   const { print, press } = input;
   const { choices } = print;
-  const choose = (change: Partial<Print['choices']>, what: string) => {
-    const { lay: _, ...rest } = print;
-    const { platenId, base, ...others } = { ...choices, ...change };
-    onSave({ ...rest, choices: { ...others, ...(platenId && { platenId }), ...(base && { base }) } }, what);
-  };
-  const works = (change: Partial<Print['choices']>): boolean => {
-    const { lay: _, ...rest } = print;
-    return laidOf({ ...input, print: { ...rest, choices: { ...choices, ...change } } }).plain.feasible;
-  };
+  const works = (changed: Print): boolean => laidOf({ ...input, print: changed }).plain.feasible;
   const platens = [{ id: '', name: 'full platen' }, ...press.swapPlatens.map(({ id, name }) => ({ id, name }))];
   const bases = [
-    { id: '' as const, name: 'usual pad' },
+    { id: 'usual pad' as const, name: 'usual pad' },
     { id: 'pillow' as const, name: 'pillow' },
     { id: 'firm pad' as const, name: 'pad cut to the art' },
   ];
@@ -44,17 +36,17 @@ export function LayActs({ input, laid, units, onSave }: LayActsProps) {
           label={`On ${press.name}`}
           options={platens}
           current={choices.platenId ?? ''}
-          works={(id) => works({ platenId: id === '' ? undefined : id } as Partial<Print['choices']>)}
-          onChoose={(id) => choose({ platenId: id === '' ? undefined : id } as Partial<Print['choices']>, 'platen chosen')}
+          works={(id) => works(placedOn(print, { platenId: id }))}
+          onChoose={(id) => onSave(placedOn(print, { platenId: id }), 'platen chosen')}
         />
       )}
       {press.kind !== 'cap' && (
         <Choice
           label="Under the print"
           options={bases}
-          current={choices.base === 'usual pad' ? '' : (choices.base ?? '')}
-          works={(id) => works({ base: id === '' ? undefined : id } as Partial<Print['choices']>)}
-          onChoose={(id) => choose({ base: id === '' ? undefined : id } as Partial<Print['choices']>, 'base chosen')}
+          current={choices.base ?? 'usual pad'}
+          works={(id) => works(placedOn(print, { base: id === 'usual pad' ? null : id }))}
+          onChoose={(id) => onSave(placedOn(print, { base: id === 'usual pad' ? null : id }), 'base chosen')}
         />
       )}
       <div className="flex flex-wrap gap-1 pt-1">
@@ -87,7 +79,7 @@ export function LayActs({ input, laid, units, onSave }: LayActsProps) {
           <button
             type="button"
             className="act act-main"
-            onClick={() => choose({ platenId: laid.smaller?.id ?? '' }, 'smaller platen put in')}
+            onClick={() => onSave(placedOn(print, { platenId: laid.smaller?.id ?? null }), 'smaller platen put in')}
           >
             Put the {laid.smaller.name} in
           </button>

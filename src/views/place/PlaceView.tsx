@@ -8,7 +8,6 @@ import {
   handWords,
   type Laid,
   type LaidInput,
-  type Line,
   laidOf,
   layOf,
   nudged,
@@ -24,6 +23,7 @@ import { errorWords, Island, Pending, useRoute } from '../../ui/query';
 import { Says } from '../../ui/Says';
 import { LineList } from '../orders/LineList';
 import { OrderHead } from '../orders/OrderHead';
+import { PrintTabs } from '../orders/PrintTabs';
 import { useOrder } from '../orders/useOrder';
 import { ClosingPlan } from './ClosingPlan';
 import { LayActs } from './LayActs';
@@ -91,7 +91,9 @@ function PlaceOfOrder({ orderId, lineId, printKey }: PlaceViewProps) {
           hrefOf={(id) => hrefOf(id)}
         />
         <article className="min-w-0 px-5 pt-3" aria-label="Placement">
-          {line.prints.length > 1 && <PrintTabs line={line} current={print.key} hrefOf={(key) => hrefOf(line.id, key)} />}
+          <nav aria-label="Prints" className="flex gap-2">
+            <PrintTabs line={line} current={print.key} hrefOf={(key) => hrefOf(line.id, key)} />
+          </nav>
           <Sheet
             key={`${line.id} ${print.key}`}
             input={{ print, item: { size: line.size }, blank, fabric, press, house: house.data.house }}
@@ -125,23 +127,6 @@ function PlaceOfOrder({ orderId, lineId, printKey }: PlaceViewProps) {
         </article>
       </div>
     </>
-  );
-}
-
-function PrintTabs({ line, current, hrefOf }: { line: Line; current: string; hrefOf: (key: string) => string }) {
-  return (
-    <nav aria-label="Prints" className="flex gap-2">
-      {line.prints.map((print, i) => (
-        <a
-          key={print.key}
-          href={hrefOf(print.key)}
-          aria-current={print.key === current ? 'true' : undefined}
-          className={`flex min-h-12 items-center border-b-4 px-2 text-ink no-underline ${print.key === current ? 'border-teal font-bold' : 'border-transparent'}`}
-        >
-          {i + 1}. {print.position}
-        </a>
-      ))}
-    </nav>
   );
 }
 

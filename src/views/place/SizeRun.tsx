@@ -1,8 +1,9 @@
 /** Print sizes for the run: every size of this blank in the order with its print to scale, and where one print size ends. */
 import { useState } from 'react';
-import type { Line, Order, Print } from '../../core/card';
-import { type Blank, blankMeasures, bySize } from '../../core/materials';
+import { type Line, type Order, type Print, runSizes, withPrintWidths } from '../../core/card';
+import { type Blank, blankMeasures } from '../../core/materials';
 import {
+  cutsOf,
   outlineOf,
   PANEL_OF,
   type Ring,
@@ -26,37 +27,10 @@ interface SizeRunProps {
   onUse: (order: Order, what: string) => void;
 }
 
-/** Lines of the order that carry the same art on the same blank in the same place. */
-const alike = ({ lines }: Order, line: Line, print: Print): Line[] =>
-  lines.filter(
-    (one) => one.blankId === line.blankId && one.prints.some((p) => p.position === print.position && p.artName === print.artName),
-  );
-
-/** Sizes that can be drawn, each once, with its pieces. */
-function runSizes(lines: readonly Line[], blank: Blank): RunSize[] {
-  const sizes = new Map<string, RunSize>();
-  for (const { size, count } of [...lines].sort((a, b) => bySize(a.size, b.size))) {
-    const chestMm = chestOf(blank, size);
-    if (chestMm === null) continue;
-    const before = sizes.get(size);
-    sizes.set(size, { size, chestMm, pieces: count + (before?.pieces ?? 0) });
-  }
-  return [...sizes.values()];
-}
-
-function chestOf(blank: Blank, size: string): number | null {
-  try {
-    return blankMeasures(blank, size).measures.chest ?? null;
-  } catch {
-    return null;
-  }
-}
-
 export function SizeRun({ order, line, print, blank, press, units, onUse }: SizeRunProps) {
   const [after, setAfter] = useState<number[] | null>(null);
   const share = ruleOf(print.position).shareOfChest;
-  const lines = alike(order, line, print);
-  const sizes = runSizes(lines, blank);
+  const sizes = runSizes(order, line, print, blank);
   if (!share || sizes.length < 2) return null;
   const most = Math.max(press.platen.widthMm, press.platen.heightMm) - 20;
   const step = TAPE_STEP_MM[units.length];
@@ -83,7 +57,7 @@ export function SizeRun({ order, line, print, blank, press, units, onUse }: Size
         )}
       </p>
       <div className="flex gap-3 py-2">
-        <button type="button" className="act" onClick={() => onUse(withWidths(order, lines, print, split), 'print sizes for the run')}>
+        <button type="button" className="act" onClick={() => onUse(withPrintWidths(order, line, print, split), 'print sizes for the run')}>
           Use {split.groups.length === 1 ? 'this print size' : `these ${split.groups.length} print sizes`}
         </button>
         {after && (
@@ -94,34 +68,6 @@ export function SizeRun({ order, line, print, blank, press, units, onUse }: Size
       </div>
     </section>
   );
-}
-
-/** After how many sizes each print but the last ends. */
-function cutsOf({ groups }: SizeSplit): number[] {
-  let sum = 0;
-  return groups.slice(0, -1).map((group) => {
-    sum += group.sizes.length;
-    return sum;
-  });
-}
-
-/** The order with each line’s print as wide as its group, its height with it. */
-function withWidths(order: Order, lines: readonly Line[], { position, artName }: Print, { groups }: SizeSplit): Order {
-  return {
-    ...order,
-    lines: order.lines.map((line) => {
-      const group = lines.some((one) => one.id === line.id) ? groups.find((one) => one.sizes.includes(line.size)) : undefined;
-      if (!group) return line;
-      return {
-        ...line,
-        prints: line.prints.map((one) =>
-          one.position === position && one.artName === artName
-            ? { ...one, widthMm: group.widthMm, heightMm: Math.round((10 * one.heightMm * group.widthMm) / one.widthMm) / 10 }
-            : one,
-        ),
-      };
-    }),
-  };
 }
 
 interface RunProps {
