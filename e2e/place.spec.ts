@@ -92,13 +92,13 @@ test('coasters: so many lie in one closing, and the line takes as many as it has
 test('a blank is measured with a tape: a neck wider than the chest is named, and the placement follows the tape', async ({ page }) => {
   await page.goto('/shelf/blanks/blank-guide-tee');
   await expect(page.getByText('180 mm')).toBeVisible();
-  const neck = page.getByRole('textbox', { name: /^neck:/ });
+  const neck = page.getByRole('textbox', { name: /^Neck:/ });
   await neck.fill('30');
   await neck.blur();
   await expect(page.getByText('The neck is as wide as the chest or wider.')).toBeVisible();
   await neck.fill('7');
   await neck.blur();
-  const drop = page.getByRole('textbox', { name: /^front drop/ });
+  const drop = page.getByRole('textbox', { name: /^Front drop/ });
   await drop.fill('5');
   await drop.blur();
   await page.getByRole('button', { name: /^Save/ }).click();

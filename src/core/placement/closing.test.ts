@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { MaxRectsPacker } from 'maxrects-packer/dist/maxrects-packer.mjs';
 import { describe, expect, it } from 'vitest';
-import { fillClosing, type LaidPiece, type SmallPiece } from './closing';
+import { aboutTheMiddle, closingPlan, fillClosing, type LaidPiece, type SmallPiece } from './closing';
 
 const fits = (room: number, side: number) => Math.max(0, Math.floor((room + 1e-9) / side));
 
@@ -81,5 +81,32 @@ describe('pieces of one closing', () => {
   it('on a platen of 406 by 508 four columns of four coasters stand 95 mm apart, where square rows hold twelve; a tile larger than it: none', () => {
     expect(fillClosing({ widthMm: 386, heightMm: 488 }, { widthMm: 100, heightMm: 100, round: true }, 10)).toHaveLength(16);
     expect(fillClosing({ widthMm: 380, heightMm: 380 }, { widthMm: 400, heightMm: 100, round: false }, 5)).toEqual([]);
+  });
+
+  it('fewer than would go lie about the middle of the platen, still in the zone and as far apart: to one side they would tilt it', () => {
+    fc.assert(
+      fc.property(rooms, whole, whole, fc.boolean(), fc.integer({ min: 1, max: 12 }), (room, widthMm, heightMm, round, wanted) => {
+        const piece = { widthMm, heightMm: round ? widthMm : heightMm, round };
+        const all = fillClosing(room, piece, 5);
+        const some = aboutTheMiddle(all, wanted, room, piece);
+        expect(some).toHaveLength(Math.min(all.length, wanted));
+        expect(sound(some, room, piece, 5)).toBe(true);
+        if (some.length === 0 || some.length === all.length) return;
+        const mean = (list: LaidPiece[], of: (one: LaidPiece) => number) => list.reduce((sum, one) => sum + of(one), 0) / list.length;
+        // either the weight lies in the middle, or a piece meets the edge on the way there
+        for (const [of, side, along] of [
+          [(one: LaidPiece) => one.xMm, room.widthMm, (one: LaidPiece) => (one.turned ? piece.heightMm : piece.widthMm)],
+          [(one: LaidPiece) => one.yMm, room.heightMm, (one: LaidPiece) => (one.turned ? piece.widthMm : piece.heightMm)],
+        ] as const) {
+          const meets = some.some((one) => Math.abs(Math.abs(of(one)) + along(one) / 2 - side / 2) < 1e-4);
+          expect(meets || Math.abs(mean(some, of)) < 1e-6).toBe(true);
+        }
+      }),
+      { numRuns: 60 },
+    );
+    const coaster = { shape: 'round' as const, neck: 'round' as const, measures: { width: 100 }, taken: true };
+    const plan = closingPlan(coaster, { widthMm: 406, heightMm: 508 }, 3);
+    expect([plan.room, plan.pieces.length]).toEqual([16, 3]);
+    expect(Math.max(...plan.pieces.map((one) => Math.hypot(one.xMm, one.yMm)))).toBeLessThan(110);
   });
 });

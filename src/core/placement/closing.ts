@@ -178,16 +178,48 @@ const GAP_MM = 6;
 
 export interface ClosingPlan {
   piece: SmallPiece;
+  /** How many would go. */
+  room: number;
+  /** Those that are wanted, about the middle of the platen: to one side they would tilt it. */
   pieces: LaidPiece[];
   edgeMm: number;
   gapMm: number;
 }
 
-/** How a flat blank goes many at a time on a platen, inside the zone of even pressure. */
-export function closingPlan({ shape, measures }: BlankMeasures, { widthMm, heightMm }: Room): ClosingPlan {
+/** Some of the pieces laid, the nearest to the middle, moved together until their weight lies in the middle or one meets the edge of the zone. */
+export function aboutTheMiddle(laid: readonly LaidPiece[], count: number, zone: Room, piece: SmallPiece): LaidPiece[] {
+  if (count >= laid.length) return [...laid];
+  const chosen = [...laid].sort((a, b) => Math.hypot(a.xMm, a.yMm) - Math.hypot(b.xMm, b.yMm)).slice(0, count);
+  /** How far all may be moved along one side. */
+  const shift = (at: (one: LaidPiece) => number, room: number, half: (one: LaidPiece) => number): number => {
+    const mean = chosen.reduce((sum, one) => sum + at(one), 0) / Math.max(1, chosen.length);
+    const least = Math.max(...chosen.map((one) => half(one) - room / 2 - at(one)));
+    const most = Math.min(...chosen.map((one) => room / 2 - half(one) - at(one)));
+    return Math.min(most, Math.max(least, -mean));
+  };
+  const x = shift(
+    (one) => one.xMm,
+    zone.widthMm,
+    ({ turned }) => (turned ? piece.heightMm : piece.widthMm) / 2,
+  );
+  const y = shift(
+    (one) => one.yMm,
+    zone.heightMm,
+    ({ turned }) => (turned ? piece.widthMm : piece.heightMm) / 2,
+  );
+  return chosen.map((one) => ({ ...one, xMm: one.xMm + x, yMm: one.yMm + y }));
+}
+
+/**
+ * How a flat blank goes many at a time on a platen, inside the zone of even pressure.
+ *
+ * @param wanted pieces there are to press
+ */
+export function closingPlan({ shape, measures }: BlankMeasures, { widthMm, heightMm }: Room, wanted: number): ClosingPlan {
   const round = shape === 'round';
   const width = measures.width ?? 0;
   const piece = { widthMm: width, heightMm: round ? width : (measures.height ?? 0), round };
-  const room = { widthMm: widthMm - 2 * EDGE_MM, heightMm: heightMm - 2 * EDGE_MM };
-  return { piece, pieces: fillClosing(room, piece, GAP_MM), edgeMm: EDGE_MM, gapMm: GAP_MM };
+  const zone = { widthMm: widthMm - 2 * EDGE_MM, heightMm: heightMm - 2 * EDGE_MM };
+  const laid = fillClosing(zone, piece, GAP_MM);
+  return { piece, room: laid.length, pieces: aboutTheMiddle(laid, wanted, zone, piece), edgeMm: EDGE_MM, gapMm: GAP_MM };
 }

@@ -17,7 +17,7 @@ export function Habits() {
       <span className="label">no habit</span>
     );
   return (
-    <section aria-label="Where prints came to lie" className="rule-top py-3">
+    <section aria-label="Where prints came to lie" className="rule-top pt-3 pb-6">
       <h2>Where prints came to lie, as measured</h2>
       <table className="w-full max-w-3xl text-left">
         <thead className="label">

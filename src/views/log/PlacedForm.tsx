@@ -31,7 +31,7 @@ export function PlacedForm({ pressing, house }: { pressing: Pressing; house: Hou
       <summary className="cursor-pointer py-2 font-semibold text-teal">
         Where it came to lie{noted ? `: ${offWords(noted, house)}` : ', measured after pressing'}
       </summary>
-      <div className="grid max-w-3xl grid-cols-[1fr_1fr_1fr_auto] items-end gap-x-4">
+      <div className="grid max-w-3xl grid-cols-[1fr_1fr_1fr_auto] items-start gap-x-4">
         <ShiftFields
           value={off}
           labels={{ xMm: 'Too far right by', yMm: 'Too low by' }}
@@ -40,7 +40,7 @@ export function PlacedForm({ pressing, house }: { pressing: Pressing; house: Hou
           onChange={(shift) => setOff({ ...off, ...shift })}
         />
         <NumberField label="Turned clockwise by, degrees" value={off.turnDeg} onChange={(turnDeg) => setOff({ ...off, turnDeg })} />
-        <button type="button" className="act mb-7" onClick={() => void keep()}>
+        <button type="button" className="act mt-6" onClick={() => void keep()}>
           Note it
         </button>
       </div>

@@ -14,9 +14,13 @@ interface ClosingPlanProps {
 }
 
 export function ClosingPlan({ blank, line, platen, units, onUse }: ClosingPlanProps) {
-  const { piece, pieces, edgeMm, gapMm } = useMemo(() => closingPlan(blankMeasures(blank, line.size), platen), [blank, line.size, platen]);
+  const wanted = Math.min(MOST_A_CLOSING, line.count);
+  const { piece, pieces, room, edgeMm, gapMm } = useMemo(
+    () => closingPlan(blankMeasures(blank, line.size), platen, wanted),
+    [blank, line.size, platen, wanted],
+  );
   const closings = Math.ceil(line.count / line.perClosing);
-  const many = Math.min(MOST_A_CLOSING, pieces.length, line.count);
+  const many = pieces.length;
   const scale = 220 / Math.max(platen.widthMm, platen.heightMm);
   return (
     <section aria-label="Several in one closing" className="rule-top mt-4 grid grid-cols-[auto_1fr] gap-6 pt-3 pb-4">
@@ -38,23 +42,23 @@ export function ClosingPlan({ blank, line, platen, units, onUse }: ClosingPlanPr
         />
         {pieces.map(({ xMm, yMm, turned }, i) => {
           const [pw, ph] = turned ? [piece.heightMm, piece.widthMm] : [piece.widthMm, piece.heightMm];
-          const fill = i < many ? 'var(--color-teal)' : 'var(--color-line)';
           return piece.round ? (
-            <circle key={i} cx={xMm} cy={yMm} r={pw / 2} fill={fill} />
+            <circle key={i} cx={xMm} cy={yMm} r={pw / 2} fill="var(--color-teal)" />
           ) : (
-            <rect key={i} x={xMm - pw / 2} y={yMm - ph / 2} width={pw} height={ph} fill={fill} />
+            <rect key={i} x={xMm - pw / 2} y={yMm - ph / 2} width={pw} height={ph} fill="var(--color-teal)" />
           );
         })}
       </svg>
       <div className="max-w-[46ch]">
         <h2 className="text-lg">Several in one closing</h2>
-        {pieces.length === 0 ? (
+        {room === 0 ? (
           <p>This piece is larger than the zone of even pressure on this platen.</p>
         ) : (
           <p>
-            <b className="figure text-2xl">{pieces.length}</b> lie in the zone of even pressure,{' '}
+            <b className="figure text-2xl">{room}</b> would lie in the zone of even pressure,{' '}
             <span className="figure">{formatTape(edgeMm, units)}</span> from its edge and{' '}
-            <span className="figure">{formatTape(gapMm, units)}</span> apart. All of one thickness.
+            <span className="figure">{formatTape(gapMm, units)}</span> apart.{' '}
+            {room > many && `${many} are laid about the middle, so that the platen closes evenly. `}All of one thickness.
           </p>
         )}
         <p className="label">

@@ -15,7 +15,11 @@ interface CutFieldsProps {
   onReplace: (doc: Blank) => void;
 }
 
-const spaced = (name: string): string => name.replaceAll(/([A-Z])/g, ' $1').toLowerCase();
+/** `frontDrop` as `Front drop`. */
+const spaced = (name: string): string => {
+  const words = name.replaceAll(/([A-Z])/g, ' $1').toLowerCase();
+  return words.charAt(0).toUpperCase() + words.slice(1);
+};
 
 export function CutFields({ doc, fields, onChange, onReplace }: CutFieldsProps) {
   const house = useUnits();
@@ -30,7 +34,7 @@ export function CutFields({ doc, fields, onChange, onReplace }: CutFieldsProps) 
     });
   const names = Object.entries(MEASURES[shape] as Record<string, string>);
   return (
-    <Part name={doc.cut ? `Measures, of size ${cut.size}` : 'Measures: the usual ones, until you lay a tape'}>
+    <Part name="Measures" hint={doc.cut ? `Of size ${cut.size}; the others follow by grade.` : 'The usual ones, until you lay a tape.'}>
       <div className="col-span-4 grid grid-cols-2 content-start gap-x-5">
         {names.map(([name, how]) => (
           // biome-ignore lint/a11y/noStaticElementInteractions: focus is only watched here, the field itself is the control
