@@ -16,6 +16,7 @@ import { isRaised } from './features';
 import {
   type Box,
   boundsOf,
+  boxAround,
   fromSegment,
   grown,
   hull,
@@ -163,7 +164,7 @@ function swept(piece: Ring, middle: Point, turn: Turn, sides: Sides, allowed: Bo
 }
 
 /** All lays of one turn: what is allowed by the platen and forbidden by the piece. Null: the art is too large for it this way. */
-function laysOf(ask: FitAsk, raised: readonly Feature[], turn: Turn): Lays | null {
+function laysOf(ask: FitAsk, raised: readonly Feature[], turn: Turn, lay?: Point): Lays | null {
   const { art, heated, base, under, threadedBetween, keepOff } = ask;
   const middle = middleOf(art);
   const [w, h] = turn % 180 === 0 ? [art.widthMm, art.heightMm] : [art.heightMm, art.widthMm];
@@ -171,9 +172,12 @@ function laysOf(ask: FitAsk, raised: readonly Feature[], turn: Turn): Lays | nul
   if (rx < -TOUCH_MM / 2 || ry < -TOUCH_MM / 2) return null;
   const allowed = { leftMm: -rx - TOUCH_MM / 2, topMm: -ry - TOUCH_MM / 2, widthMm: 2 * rx + TOUCH_MM, heightMm: 2 * ry + TOUCH_MM };
   const pressed = { widthMm: Math.min(heated.widthMm, base.widthMm), heightMm: Math.min(heated.heightMm, base.heightMm) };
+  // for one lay alone nothing farther than the edge of what is allowed can bring it nearer to an edge
+  const reach = lay ? 2 * Math.max(0, roomIn(allowed, lay)) : 0;
+  const within = lay ? boxAround(lay, reach, reach) : allowed;
   const rings = (pieces: readonly Ring[], sides: Sides, from: Forbidden['from']): Forbidden[] =>
     pieces.flatMap((piece) => {
-      const ring = swept(piece, middle, turn, sides, allowed);
+      const ring = swept(piece, middle, turn, sides, within);
       return ring ? [{ ring, from }] : [];
     });
   const onPlaten = under === 'pad' ? [] : raised.flatMap((one) => rings(one.pieces, pressed, one));
@@ -187,10 +191,13 @@ function laysOf(ask: FitAsk, raised: readonly Feature[], turn: Turn): Lays | nul
   return { turn, allowed, forbidden: [...onPlaten, ...sides, ...cold] };
 }
 
+/** How far a point lies inside a box; negative outside it. */
+const roomIn = ({ leftMm, topMm, widthMm, heightMm }: Box, { x, y }: Point): number =>
+  Math.min(x - leftMm, leftMm + widthMm - x, y - topMm, topMm + heightMm - y);
+
 /** Distance of a lay from the edge of what works, mm; negative where it does not. */
 function clearanceAt({ allowed, forbidden }: Lays, lay: Point): number {
-  const { leftMm, topMm, widthMm, heightMm } = allowed;
-  let room = Math.min(lay.x - leftMm, leftMm + widthMm - lay.x, lay.y - topMm, topMm + heightMm - lay.y);
+  let room = roomIn(allowed, lay);
   for (const { ring } of forbidden) {
     const bounds = Math.max(...outside(ring, lay));
     if (bounds >= room) continue;
@@ -305,9 +312,9 @@ export function fitAt(ask: FitAsk, lay: Lay): Fit {
   const raised = pressing(ask);
   const onArt = underArt(ask);
   if (onArt.length > 0) return { feasible: false, art: 'on something raised', inTheWay: onArt };
-  const lays = laysOf(ask, raised, lay.turn);
-  if (!lays) return { feasible: false, art: 'larger than the platen', inTheWay: [] };
   const at = point(lay.xMm, lay.yMm);
+  const lays = laysOf(ask, raised, lay.turn, at);
+  if (!lays) return { feasible: false, art: 'larger than the platen', inTheWay: [] };
   const clearanceMm = clearanceAt(lays, at);
   if (clearanceMm >= 0) return { feasible: true, lay, clearanceMm };
   const met = lays.forbidden

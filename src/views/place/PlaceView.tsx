@@ -1,30 +1,17 @@
 /** Station Place of an order: where the art goes on this blank in this size, how the piece is laid, and what to lay it by. */
 import { useMemo, useRef, useState } from 'react';
 import { API } from '../../contract';
-import {
-  type Card,
-  fingerWords,
-  type House,
-  handWords,
-  type Laid,
-  type LaidInput,
-  laidOf,
-  layOf,
-  nudged,
-  type Print,
-  platenOf,
-} from '../../core/card';
+import { type Card, type Laid, type LaidInput, laidOf, layOf, nudged, type Print, platenOf } from '../../core/card';
 import { isHard } from '../../core/materials';
 import { type Fit, TAPE_STEP_MM } from '../../core/placement';
-import { formatTape, type HouseUnits } from '../../core/units';
+import type { HouseUnits } from '../../core/units';
 import { Lamp } from '../../ui/Lamp';
-import { LetterR } from '../../ui/LetterR';
 import { errorWords, Island, Pending, useRoute } from '../../ui/query';
-import { Says } from '../../ui/Says';
 import { LineList } from '../orders/LineList';
 import { OrderHead } from '../orders/OrderHead';
 import { PrintTabs } from '../orders/PrintTabs';
 import { useOrder } from '../orders/useOrder';
+import { Guides, HandLines, Measures } from './Beside';
 import { ClosingPlan } from './ClosingPlan';
 import { LayActs } from './LayActs';
 import { PlacementSheet } from './PlacementSheet';
@@ -133,7 +120,7 @@ function PlaceOfOrder({ orderId, lineId, printKey }: PlaceViewProps) {
 interface SheetProps {
   input: Omit<LaidInput, 'maps'>;
   units: HouseUnits;
-  mirror: Parameters<typeof LetterR>[0]['mirror'] | undefined;
+  mirror: Card['set']['mirror'] | undefined;
   lamp: Parameters<typeof Lamp>[0]['state'] | undefined;
   /** What the card lays under the print. */
   base: Card['set']['base'] | undefined;
@@ -207,25 +194,11 @@ function Sheet({ input, units, mirror, lamp, base, guideHref, query, onSave }: S
           {lamp && !held ? <Lamp state={lamp} /> : <Lamp state={fit.feasible && !holds ? 'clear' : 'hold'} />}
         </h2>
         <Measures placement={placement} units={units} house={input.house} />
-        <p className="label pt-2">
-          {handWords({ laid: { ...laid, placement }, house: input.house, fabric: input.fabric }).map((words, i) => (
-            <span key={i}>
-              <Says words={words} />{' '}
-            </span>
-          ))}
-          {!placement.measures.taken && (
-            <>
-              By the usual cut of a {blank.kind}:{' '}
-              <a className="underline" href={`/shelf/blanks/${blank.id}`}>
-                measure yours
-              </a>
-              .
-            </>
-          )}
-        </p>
-        {print.moved && !held && (
+        <HandLines laid={laid} house={input.house} fabric={input.fabric} blank={blank} />
+        {print.moved && (
           <button
             type="button"
+            disabled={held !== null}
             className="act act-quiet -ml-2 underline"
             onClick={() => void onSave(withoutMoved(print), 'art put back by its rule')}
           >
@@ -233,22 +206,7 @@ function Sheet({ input, units, mirror, lamp, base, guideHref, query, onSave }: S
           </button>
         )}
         {acts}
-        {mirror && (
-          <div className="rule-top mt-3 pt-3">
-            <LetterR mirror={mirror} />
-          </div>
-        )}
-        <div className="rule-top mt-3 flex flex-wrap items-center gap-x-2 pt-2">
-          <span className="label">Guide at true size:</span>
-          {(['A4', 'Letter'] as const).map((paper) => (
-            <a key={paper} className="act act-quiet font-normal underline" href={`${guideHref}.pdf?${query}&paper=${paper}`} download>
-              {paper}
-            </a>
-          ))}
-          <a className="act act-quiet font-normal underline" href={`${guideHref}.svg?${query}`} download>
-            SVG
-          </a>
-        </div>
+        <Guides mirror={mirror} href={guideHref} query={query} />
       </div>
     </section>
   );
@@ -259,27 +217,3 @@ const withoutMoved = ({ moved: _, ...print }: Print): Print => print;
 /** The fit as the card has it: on what it lays under the print. */
 const fitInUse = ({ plain, pillow, pad }: Laid, base: Card['set']['base'] | undefined): Fit =>
   plain.feasible ? plain : ((base === 'pillow' ? pillow : base === 'firm pad' ? pad : null) ?? plain);
-
-function Measures({ placement, units, house }: { placement: NonNullable<Laid['placement']>; units: HouseUnits; house: House }) {
-  return (
-    <dl className="pt-1">
-      {placement.lay.map(({ from, to, way, mm }) => (
-        <div key={from} className="rule-bottom grid grid-cols-[7.5rem_1fr] items-baseline gap-2 py-1">
-          <dt className={`text-2xl font-bold ${from === 'centre line' && mm < 0.5 ? '' : 'figure'}`} data-measure={from}>
-            {from === 'centre line' && mm < 0.5 ? 'centred' : formatTape(mm, units)}
-            {mm >= 5 && from !== 'middle of the face' && (
-              <span className="label block font-sans font-normal">{fingerWords(mm, house)}</span>
-            )}
-          </dt>
-          <dd className="m-0 leading-tight">
-            {from === 'centre line'
-              ? mm < 0.5
-                ? 'on the centre line'
-                : `${way} of the centre line, to its middle`
-              : `${way} from the ${from}, to its ${to}`}
-          </dd>
-        </div>
-      ))}
-    </dl>
-  );
-}
