@@ -52,6 +52,9 @@ test('run, from load to the spoiled choice, and reasons unfolded', async ({ page
   await page.getByRole('button', { name: /^Temperature/ }).click();
   expect(await look(page)).toEqual([]);
   await page.getByRole('button', { name: 'Start pressing' }).click();
+  await page.getByRole('heading', { name: 'Count the transfers' }).waitFor();
+  expect(await look(page)).toEqual([]);
+  await page.getByRole('button', { name: 'Press without the rest' }).click();
   await page.getByRole('button', { name: /^Load/ }).waitFor();
   expect(await look(page)).toEqual([]);
   await advance(page, /^Load/);
@@ -60,6 +63,6 @@ test('run, from load to the spoiled choice, and reasons unfolded', async ({ page
   expect(await look(page)).toEqual([]);
   await endClock(page, /^Place/);
   await page.keyboard.press('x');
-  await expect(page.getByText('Spoiled, because')).toBeVisible();
+  await expect(page.getByText('is spoiled, because')).toBeVisible();
   expect(await look(page)).toEqual([]);
 });

@@ -1,5 +1,6 @@
 /** A pressing that was acknowledged outlives the server's sudden end. */
 import { randomUUID } from 'node:crypto';
+import { POINTS, pressThrough, startRun } from './faults';
 import { expect, test } from './shop';
 
 const TO_INSPECT = ['next', 'closed', 'opened', 'next', 'closed', 'opened', 'next', 'peeled'] as const;
@@ -29,3 +30,10 @@ test('kill -9 straight after each acknowledged pressing loses none of them', asy
   const run = await (await request.get('/api/v1/runs/run-power-cut')).json();
   expect(run.events).toHaveLength(6 * (TO_INSPECT.length + 1));
 });
+
+for (const point of POINTS)
+  test(`the server is ended ${point} an event is stored or answered: sent again, it stands once and in order`, async ({ shop }) => {
+    test.setTimeout(180_000);
+    await startRun(shop, `run-${point}`);
+    expect(await pressThrough(shop, `run-${point}`, point, 3)).toEqual([]);
+  });

@@ -1,4 +1,5 @@
 /** The frame: one document for the whole visit, the rail that lives through it, and a server that goes away and comes back. */
+import { start } from './hands';
 import { expect, test } from './shop';
 
 test('going from page to page keeps the document and the rail', async ({ page }) => {
@@ -30,7 +31,7 @@ test('with the server away a click holds the page and says so; it goes on by its
   shop,
 }) => {
   await page.goto('/orders/order-crew-tees/card');
-  await page.getByRole('button', { name: 'Start pressing' }).click();
+  await start(page);
   await page.getByRole('button', { name: /^Load/ }).waitFor();
   await shop.kill();
   await page.keyboard.press('Space');
@@ -46,7 +47,7 @@ test('with the server away a click holds the page and says so; it goes on by its
   await expect.poll(runs).toMatchObject([{ orderId: 'order-crew-tees', verb: 'Close to pre-press' }]);
   await page.getByRole('link', { name: /Dome crew tees, M piece 1/ }).click();
   await page.getByRole('button', { name: 'Stop the run here' }).click();
-  await expect(page.getByRole('button', { name: /^Stopped/ })).toBeVisible();
+  await expect(page.getByRole('heading', { name: /^Stopped/ })).toBeVisible();
 });
 
 test('an unknown page and an unknown order say so', async ({ page }) => {

@@ -10,7 +10,13 @@ async function space(page: Page): Promise<void> {
   await page.keyboard.press('Space');
 }
 
-export const cue = (page: Page, words: RegExp): Promise<void> => theCue(page, words).waitFor();
+export const cue = (page: Page, words: RegExp): Promise<void> => theCue(page, words).first().waitFor();
+
+/** Starts pressing from a card by a click, past the points of the set-up. */
+export async function start(page: Page): Promise<void> {
+  await page.getByRole('button', { name: 'Start pressing' }).click();
+  await page.getByRole('button', { name: 'Press without the rest' }).click();
+}
 
 /** Waits for a cue, and advances from it. */
 export async function advance(page: Page, from: RegExp): Promise<void> {
@@ -26,3 +32,55 @@ export async function endClock(page: Page, next: RegExp): Promise<void> {
     await page.waitForTimeout(100);
   }
 }
+
+export interface Seen {
+  /** What the cue asks, as `Load`, and for which piece, as `piece 2`. */
+  verb: string;
+  piece: string;
+}
+
+/**
+ * Works on by the cue, to the end of the run at most: Space for what is asked, and clocks ended early.
+ *
+ * @param on what the hands do instead at a cue; null: as the cue says; `stop`: no more
+ */
+export async function work(page: Page, on: (seen: Seen) => string | 'stop' | null | Promise<string | 'stop' | null>): Promise<void> {
+  const button = page.locator('button[data-cue]');
+  for (let i = 0; i < 400; i++) {
+    await page.locator('button[data-cue], [data-done]').first().waitFor();
+    if (await page.locator('[data-done]').isVisible()) return;
+    const [state, words, piece] = await button.evaluate((b) => [
+      b.getAttribute('data-cue') ?? '',
+      b.textContent ?? '',
+      b.querySelector('[data-piece]')?.textContent ?? '',
+    ]);
+    const verb = VERBS.find((one) => words?.startsWith(one)) ?? words ?? '';
+    const key = await on({ verb, piece: piece ?? '' });
+    if (key === 'stop') return;
+    if (key !== null) await page.keyboard.press(key);
+    else if (state === 'running') await page.keyboard.press('o');
+    else await space(page);
+    await page.waitForTimeout(120);
+  }
+  throw new Error('the work came to no end');
+}
+
+const VERBS = [
+  'Load',
+  'Close to marry',
+  'Close to pre-press',
+  'Close to tack',
+  'Close to finish',
+  'Close',
+  'Pressing',
+  'Cooling',
+  'Open now',
+  'Cool enough',
+  'Place',
+  'Trim',
+  'Rub it down',
+  'Peel now',
+  'Peel',
+  'Look it over',
+  'Paused',
+];

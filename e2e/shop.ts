@@ -47,7 +47,8 @@ export class Shop {
     return `http://127.0.0.1:${this.port}`;
   }
 
-  async start(): Promise<void> {
+  /** @param more environment of this start alone */
+  async start(more: Record<string, string> = {}): Promise<void> {
     const env = {
       ...process.env,
       PORT: String(this.port),
@@ -56,6 +57,7 @@ export class Shop {
       TIDY_BEACON_DB: this.database,
       TIDY_BEACON_DEMO: this.demo ? join(process.cwd(), 'demo') : '',
       TIDY_BEACON_LOG: 'error',
+      ...more,
     };
     const child = spawn(process.execPath, ['-e', START], { env, stdio: ['ignore', 'pipe', 'pipe'] });
     this.child = child;
@@ -69,6 +71,21 @@ export class Shop {
       child.stderr?.on('data', hear);
       child.once('exit', (code) => fail(new Error(`the server stopped with ${code}: ${said}`)));
     });
+  }
+
+  /** Waits until the server has ended by itself, as one with a fault in it does; an error after ten seconds. */
+  async gone(): Promise<void> {
+    const { child } = this;
+    if (!child) return;
+    await new Promise<void>((done, fail) => {
+      if (child.exitCode !== null || child.signalCode !== null) return done();
+      const late = setTimeout(() => fail(new Error('the server lives on')), 10_000);
+      child.once('exit', () => {
+        clearTimeout(late);
+        done();
+      });
+    });
+    this.child = null;
   }
 
   /** Ends the server at once, as a power cut would. */

@@ -5,6 +5,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromium, type Page } from '@playwright/test';
 import { PLANS } from '../src/core/press';
+import { start } from './hands';
 import { Shop } from './shop';
 
 const FOLDER = 'docs/screenshots';
@@ -112,7 +113,7 @@ async function toPressing(page: Page) {
     await page.keyboard.press(key);
     await page.getByRole('button', { name: then }).waitFor();
   };
-  await page.getByRole('button', { name: 'Start pressing' }).click();
+  await start(page);
   await page.getByRole('button', { name: /^Load/ }).waitFor();
   await step('Space', /^Close to pre-press/);
   await step('Space', /^Pressing/);

@@ -1,4 +1,5 @@
 /** By mouse on a tablet: from the queue through a line, its card and a piece, with a second browser that sees it happen. */
+import { start } from './hands';
 import { expect, test } from './shop';
 
 test.use({ viewport: { width: 1024, height: 768 } });
@@ -12,7 +13,7 @@ test('a piece pressed by touch alone is seen on another browser’s rail, and un
   await other.goto(shop.address);
   await page.goto('/');
   await page.getByRole('listitem').filter({ hasText: 'Crew hoodies' }).getByRole('link', { name: 'Open the card' }).click();
-  await page.getByRole('button', { name: 'Start pressing' }).click();
+  await start(page);
   const cue = (words: RegExp) => page.getByRole('button', { name: words });
   const tap = async (words: RegExp, then: RegExp) => {
     await cue(words).waitFor();

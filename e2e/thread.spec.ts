@@ -2,7 +2,7 @@
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
 import { parse } from 'csv-parse/sync';
-import { advance, cue, endClock } from './hands';
+import { cue, work } from './hands';
 import { expect, test } from './shop';
 
 /** Tab, or Shift and Tab, until something is focused that matches, as hands without a mouse do. */
@@ -21,22 +21,6 @@ async function pick(page: Page, name: string, letters: string) {
   await page.keyboard.type(letters);
   await page.keyboard.press('ArrowDown');
   await page.keyboard.press('Enter');
-}
-
-/** From load to the peel; the pre-press and the wait are ended early, the press itself too unless it is to be waited for. */
-async function toPeel(page: Page, waitForPress: boolean) {
-  await advance(page, /^Load/);
-  await advance(page, /^Close to pre-press/);
-  await endClock(page, /^Place/);
-  await advance(page, /^Place/);
-  await pressAgain(page, waitForPress);
-}
-
-async function pressAgain(page: Page, waitForPress: boolean) {
-  await advance(page, /^Close/);
-  if (waitForPress) await cue(page, /^Open now/);
-  await endClock(page, /^Cooling|^Cool enough/);
-  await endClock(page, /^Peel/);
 }
 
 test('twelve three-fibre tees with stretch film on the swing-away, by keyboard only', async ({ page }) => {
@@ -73,23 +57,50 @@ test('twelve three-fibre tees with stretch film on the swing-away, by keyboard o
   await tabTo(page, 'button', 'Start pressing', 'Shift+Tab');
   await page.keyboard.press('Enter');
 
-  await toPeel(page, true);
-  await advance(page, /^Peel/);
-  await advance(page, /^Look it over/);
-
-  await toPeel(page, false);
-  await page.keyboard.press('l');
-  await pressAgain(page, false);
-  await advance(page, /^Peel/);
-  await advance(page, /^Look it over/);
-
-  await toPeel(page, false);
-  await page.keyboard.press('x');
-  await expect(page.getByText('Spoiled, because')).toBeVisible();
-  await page.keyboard.press('3');
+  // the set-up, point by point
+  await page.getByRole('heading', { name: 'Count the transfers' }).waitFor();
+  await page.keyboard.type('14');
+  await page.keyboard.press('Enter');
+  await page.getByRole('heading', { name: /^Let it settle at 275/ }).waitFor();
+  await page.keyboard.type('240');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('alert')).toContainText('It reads 240 °F and is to be at 275 °F');
+  await page.keyboard.press('Control+a');
+  await page.keyboard.type('275');
+  await page.keyboard.press('Enter');
+  for (const point of [/^Set the pressure/, /^Base/, /^Close it empty/, /cover/i, /lettering/, /peel tab/, /^Blanks/]) {
+    await page.getByRole('heading', { name: point }).waitFor();
+    await page.keyboard.press('Space');
+  }
   await cue(page, /^Load/);
   const counts = page.getByRole('status').filter({ hasText: 'left' });
-  await expect(counts).toHaveText(/2 good.*1 again.*1 spoiled.*9 left/);
+  await expect(counts).toHaveText(/2 spares/);
+
+  // the first piece waits for its time and lifts once at the peel; the third is scorched while it is placed
+  let laidBack = false;
+  let waited = false;
+  let spoiled = false;
+  await work(page, async ({ verb, piece }) => {
+    if (!waited && verb === 'Pressing' && (await page.locator('button[data-cue]').getByText('Press 9 s').isVisible())) {
+      waited = true;
+      await cue(page, /^Open now/);
+      return null;
+    }
+    if (!laidBack && (verb === 'Peel' || verb === 'Cooling') && piece === 'piece 1') {
+      laidBack = true;
+      return 'l';
+    }
+    if (!spoiled && verb === 'Place' && piece === 'piece 3') {
+      spoiled = true;
+      await page.keyboard.press('x');
+      await expect(page.getByText('is spoiled, because')).toBeVisible();
+      return '3';
+    }
+    const log = await (await page.request.get('/api/v1/pressings?q=comet+walk&limit=20')).json();
+    const over = log.pressings.map((one: { piece: number }) => one.piece);
+    return [1, 2, 3].every((one) => over.includes(one)) ? 'stop' : null;
+  });
+  await expect(counts).toHaveText(/good.*1 again.*1 spoiled.*left.*1 spare/);
 
   await tabTo(page, 'link', '6 Log');
   await page.keyboard.press('Enter');
@@ -97,7 +108,7 @@ test('twelve three-fibre tees with stretch film on the swing-away, by keyboard o
   await page.keyboard.press('/');
   await page.keyboard.type('comet walk');
   await page.keyboard.press('Enter');
-  await expect(page.getByText('3 pressings', { exact: true })).toBeVisible();
+  await expect(page.getByText(/^\d+ pressings$/)).toBeVisible();
   await expect(page.getByRole('row').filter({ hasText: 'laid back once' })).toHaveCount(1);
   await expect(page.getByRole('row').filter({ hasText: 'shine or press mark' })).toHaveCount(1);
 
@@ -106,16 +117,19 @@ test('twelve three-fibre tees with stretch film on the swing-away, by keyboard o
   await page.keyboard.press('Enter');
   const rows = parse(readFileSync(await (await download).path()), { columns: true, bom: true }) as Record<string, string>[];
   expect(
-    rows.map(({ piece, outcome, reason, laid_back, set_c, time_s, transfer, size }) => ({
-      piece,
-      outcome,
-      reason,
-      laid_back,
-      set_c,
-      time_s,
-      transfer,
-      size,
-    })),
+    rows
+      .filter(({ piece }) => Number(piece) <= 3)
+      .sort((a, b) => Number(b.piece) - Number(a.piece))
+      .map(({ piece, outcome, reason, laid_back, set_c, time_s, transfer, size }) => ({
+        piece,
+        outcome,
+        reason,
+        laid_back,
+        set_c,
+        time_s,
+        transfer,
+        size,
+      })),
   ).toEqual([
     {
       piece: '3',
@@ -127,8 +141,8 @@ test('twelve three-fibre tees with stretch film on the swing-away, by keyboard o
       transfer: 'Wren Stretch',
       size: 'M',
     },
-    { piece: '2', outcome: 'good', reason: '', laid_back: '1', set_c: '135', time_s: '9', transfer: 'Wren Stretch', size: 'M' },
-    { piece: '1', outcome: 'good', reason: '', laid_back: '0', set_c: '135', time_s: '9', transfer: 'Wren Stretch', size: 'M' },
+    { piece: '2', outcome: 'good', reason: '', laid_back: '0', set_c: '135', time_s: '9', transfer: 'Wren Stretch', size: 'M' },
+    { piece: '1', outcome: 'good', reason: '', laid_back: '1', set_c: '135', time_s: '9', transfer: 'Wren Stretch', size: 'M' },
   ]);
-  expect(Number(rows[2]?.pressed_s)).toBeGreaterThanOrEqual(9);
+  expect(Number(rows.find(({ piece }) => piece === '1')?.pressed_s)).toBeGreaterThanOrEqual(9);
 });

@@ -187,12 +187,14 @@ export const RailSchema = z.object({
       lineId: z.string(),
       pressId: z.string(),
       label: z.string(),
-      phase: z.enum(['ready', 'closed', 'cooling', 'done']),
       verb: z.string(),
-      piece: z.number(),
+      /** Pieces the cue is about. */
+      now: z.array(z.number()),
       pieces: z.number(),
-      dueAt: z.number().nullable(),
-      timeS: z.number(),
+      /** Every clock that runs: under the press, and cooling; a scrap that is tried is no piece. */
+      clocks: z.array(
+        z.object({ pieces: z.array(z.number()), phase: z.enum(['closed', 'cooling']), dueAt: z.number(), timeS: z.number() }),
+      ),
     }),
   ),
 });

@@ -5,6 +5,7 @@ import { join } from 'node:path';
 import Sqlite from 'better-sqlite3';
 import { describe, expect, it, vi } from 'vitest';
 import { ask, ownShop } from '../../test/api';
+import { cueOf, factOf, planOf, type RunEvent } from '../core/run';
 import * as backupRoute from '../pages/api/v1/backup';
 import * as restoreRoute from '../pages/api/v1/restore';
 import { takeBackup } from './backup';
@@ -30,20 +31,10 @@ function presser(runId: string): () => void {
   const { db } = shop();
   let opened = startRun(db, runId, { orderId: 'order-crew-tees', lineId: 'line-crew-m', operator: 'QA' }, Date.now());
   return () => {
-    const state = stateOf(opened);
-    if (state.phase === 'done') return;
-    const stage = opened.card.stages[state.stage];
-    const kind =
-      stage?.by === 'press'
-        ? state.phase === 'closed'
-          ? 'opened'
-          : 'closed'
-        : stage?.kind === 'peel'
-          ? 'peeled'
-          : stage?.kind === 'inspect'
-            ? 'kept'
-            : 'next';
-    opened = takeEvent(db, runId, { id: randomUUID(), at: Date.now(), kind }, Date.now());
+    const cue = cueOf(planOf(opened.run, opened.card), stateOf(opened), Date.now());
+    const kind = cue.act ?? cue.early;
+    if (!kind) return;
+    opened = takeEvent(db, runId, { ...factOf(cue, kind), id: randomUUID(), at: Date.now() } as RunEvent, Date.now());
   };
 }
 

@@ -1,31 +1,115 @@
-/** The server's clock as this browser reckons it: an offset measured on replies, carried on by a monotonic clock. */
+/** The server's clock as this browser reckons it: bounded by every reply, carried on by a monotonic clock, and through a sleep. */
 import { useEffect, useState } from 'react';
 
-/** Server instant (ms) that `performance.now()` = 0 stands for. */
-let anchor = Date.now() - performance.now();
-let known = false;
-
-/**
- * Notes what the server said its time was. A reply always arrives late, never early, so a later anchor is the better one;
- * an earlier one is taken only when it differs by more than a slow network could explain.
- */
-export function heardServer(now: number): void {
-  const heard = now - performance.now();
-  if (!known || heard > anchor || anchor - heard > 5_000) anchor = heard;
-  known = true;
+/** The two clocks of a device, ms: the wall clock can be set, the monotonic one can stand still while the device sleeps. */
+interface Clocks {
+  wall: () => number;
+  monotonic: () => number;
 }
 
-/** The server's now, ms. Does not jump when the wall clock of this device is changed. */
-export const serverNow = (): number => Math.round(anchor + performance.now());
+/** The wall clock has left the monotonic one behind by more than this: the device slept, or its clock was set, ms. */
+const JUMP_MS = 50;
+/** So often the two clocks are compared while something is counted down, ms. */
+const COMPARE_MS = 250;
 
-/** The server's now, again every `everyMs` while `running`. */
-export function useServerNow(everyMs: number, running: boolean): number {
+export interface Reckoner {
+  /** The server's now, whole ms. */
+  now: () => number;
+  /**
+   * Takes what the server said its time was. It was written after the question left and before the answer came, and the
+   * reckoning is held between the two.
+   *
+   * @param said ms since the epoch
+   * @param sentAt when the question left, by the monotonic clock
+   */
+  heard: (said: number, sentAt: number) => void;
+  /** Called when time seems to have jumped: the device slept, and until the server is heard the wall clock is believed; or the server said otherwise. */
+  onJump: (listener: () => void) => () => void;
+}
+
+/** A reckoning from two clocks. */
+export function reckoner({ wall, monotonic }: Clocks): Reckoner {
+  /** Server instant that monotonic 0 stands for. */
+  let anchor = wall() - monotonic();
+  let ahead = anchor;
+  let known = false;
+  const listeners = new Set<() => void>();
+  const tell = () => {
+    for (const listener of listeners) listener();
+  };
+  const compare = () => {
+    const since = wall() - monotonic() - ahead;
+    if (Math.abs(since) <= JUMP_MS) return;
+    ahead += since;
+    // a wall clock set back says nothing about the time that went by; one that ran ahead says the device slept
+    if (since < 0) return;
+    anchor += since;
+    tell();
+  };
+  return {
+    now: () => {
+      compare();
+      return Math.round(anchor + monotonic());
+    },
+    heard: (said, sentAt) => {
+      compare();
+      const [least, most] = [said - monotonic(), said - sentAt];
+      const before = anchor;
+      anchor = known ? Math.min(most, Math.max(least, anchor)) : (least + most) / 2;
+      known = true;
+      if (Math.abs(anchor - before) > JUMP_MS) tell();
+    },
+    onJump: (listener) => {
+      listeners.add(listener);
+      return () => listeners.delete(listener);
+    },
+  };
+}
+
+const here = reckoner({ wall: () => Date.now(), monotonic: () => performance.now() });
+
+export const serverNow = here.now;
+export const onClockJump = here.onJump;
+
+/** Waits for a reply, and takes the server's time from it where it tells it. */
+export async function timed<T>(ask: () => Promise<T>): Promise<T> {
+  const sentAt = performance.now();
+  const reply = await ask();
+  const said = (reply as { now?: unknown } | null)?.now;
+  if (typeof said === 'number') here.heard(said, sentAt);
+  return reply;
+}
+
+/** Whole seconds left to an instant, as they are shown: a second begun counts. */
+export const secondsLeft = (due: number, now: number): number => Math.max(0, Math.ceil((due - now) / 1000));
+
+/**
+ * The server's now, again at the very instant at which the whole seconds left to one of these instants change.
+ *
+ * @param due ms since the epoch, the server's reckoning
+ */
+export function useSecondsTo(due: readonly number[]): number {
   const [now, setNow] = useState(serverNow);
+  const all = due.join(' ');
   useEffect(() => {
-    setNow(serverNow());
-    if (!running) return undefined;
-    const timer = setInterval(() => setNow(serverNow()), everyMs);
-    return () => clearInterval(timer);
-  }, [everyMs, running]);
+    const instants = all === '' ? [] : all.split(' ').map(Number);
+    const shown = (at: number) => instants.map((one) => secondsLeft(one, at)).join(' ');
+    let timer: ReturnType<typeof setTimeout> | undefined;
+    let last = '';
+    const tick = () => {
+      clearTimeout(timer);
+      const at = serverNow();
+      if (shown(at) !== last) setNow(at);
+      last = shown(at);
+      const left = instants.map((one) => one - at).filter((ms) => ms > 0);
+      if (left.length > 0) timer = setTimeout(tick, Math.min(COMPARE_MS, ...left.map((ms) => ms % 1000 || 1000)));
+    };
+    tick();
+    const off = onClockJump(tick);
+    return () => {
+      off();
+      clearTimeout(timer);
+    };
+  }, [all]);
   return now;
 }

@@ -4,6 +4,7 @@ import type { ReactNode } from 'react';
 import { AwayError, call, ProblemError, type Reply } from '../contract';
 import type { Args } from '../contract/client';
 import type { RouteName } from '../contract/paths';
+import { timed } from './clock';
 
 export const queries = new QueryClient({
   defaultOptions: {
@@ -23,7 +24,7 @@ export function Island({ children }: { children: ReactNode }) {
 
 /** A GET route as a query. */
 export function useRoute<N extends RouteName>(name: N, args: Args<N>, enabled = true) {
-  return useQuery(queryOptions<Reply<N>>({ queryKey: [name, args], queryFn: () => call(name, args), enabled }));
+  return useQuery(queryOptions<Reply<N>>({ queryKey: [name, args], queryFn: () => timed(() => call(name, args)), enabled }));
 }
 
 /** Everything that depends on what a write has changed is fetched again. */

@@ -1,4 +1,4 @@
-import { afterEach, describe, expect, it, vi } from 'vitest';
+import { describe, expect, it, vi } from 'vitest';
 import { didUndoably, undoLast } from './acts';
 import { dayText, dueText, isoDay, isoDayText, workText } from './days';
 import { newId } from './newId';
@@ -66,29 +66,5 @@ describe('the last undoable act', () => {
     await expect(undoLast()).rejects.toThrow('changed meanwhile');
     await expect(undoLast()).rejects.toThrow('changed meanwhile');
     expect(failing.undo).toHaveBeenCalledTimes(2);
-  });
-});
-
-describe('the server’s clock as reckoned here', () => {
-  afterEach(() => vi.useRealTimers());
-  it('takes the least delayed reply, runs on by itself, and ignores the wall clock', async () => {
-    vi.useFakeTimers({ toFake: ['performance', 'Date'] });
-    const { heardServer, serverNow } = await import('./clock');
-    const server = () => 1_000_000_000 + performance.now();
-    heardServer(server() - 300);
-    expect(serverNow()).toBeCloseTo(server() - 300, -1);
-    heardServer(server() - 20);
-    heardServer(server() - 400);
-    expect(Math.abs(serverNow() - (server() - 20))).toBeLessThanOrEqual(1);
-    vi.advanceTimersByTime(90_000);
-    vi.setSystemTime(0);
-    expect(Math.abs(serverNow() - (server() - 20))).toBeLessThanOrEqual(1);
-  });
-  it('follows a server whose own clock was set back', async () => {
-    vi.useFakeTimers({ toFake: ['performance', 'Date'] });
-    const { heardServer, serverNow } = await import('./clock');
-    heardServer(2_000_000_000 + performance.now());
-    heardServer(2_000_000_000 - 3_600_000 + performance.now());
-    expect(Math.abs(serverNow() - (2_000_000_000 - 3_600_000 + performance.now()))).toBeLessThanOrEqual(1);
   });
 });

@@ -65,6 +65,12 @@ export function pressOf(draft: Pick<Draft, 'sheet'>): SheetStage {
   return stage;
 }
 
+/** Times to try on scrap, s: from the sheet's shortest in fifths of its window; null: no trial is asked for. */
+export function trialOf(draft: Pick<Draft, 'sheet' | 'trial'>): { fromS: number; toS: number; stepS: number } | null {
+  const { min, max } = pressOf(draft).timeS;
+  return draft.trial ? { fromS: min, toS: max, stepS: Math.max(1, Math.round((max - min) / 5)) } : null;
+}
+
 export const sheetStage = (draft: Pick<Draft, 'sheet'>, kind: SheetStage['kind']): SheetStage | null =>
   draft.sheet.stages.find((one) => one.kind === kind) ?? null;
 

@@ -48,7 +48,7 @@ export {
   type Window,
 } from './schema';
 export { SCHOOLS, type School } from './schools';
-export { fingerWords, handWords, placeWords } from './steps';
+export { fingerWords, handWords, mirrorWords, placeWords, pressureWords } from './steps';
 export { waysOut } from './waysOut';
 export { type Suited, type Wish, whichTransfer } from './whichTransfer';
 export { marginsAt, smallestMargin } from './window';

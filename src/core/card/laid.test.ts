@@ -78,6 +78,14 @@ describe('how a piece is laid for its print', () => {
     expect(far?.fit).toMatchObject({ feasible: false, art: 'larger than the platen' });
   });
 
+  it('art moved over what the card lays under it is judged on that, not on the bare base', () => {
+    const piece = input({ blank: ZIPPED, print: { position: 'left chest', widthMm: 80, heightMm: 80 } });
+    const laid = laidOf(piece);
+    expect([laid.plain.feasible, laid.pillow?.feasible]).toEqual([false, true]);
+    expect(nudged(piece, laid, { xMm: 1, yMm: 1 })?.fit.feasible).toBe(false);
+    expect(nudged(piece, laid, { xMm: 1, yMm: 1 }, 'pillow')?.fit.feasible).toBe(true);
+  });
+
   it('stands on the card with its clearance; a piece that cannot be placed says why and is laid nowhere', () => {
     const card = resolve(inputOf({ says: 'a tee', on: 'cotton-tee', with: 'cut-film', item: { size: 'M' } }));
     expect(card.laid).toMatchObject({ loading: 'threaded', lay: { turn: 0 } });

@@ -20,6 +20,7 @@ import {
 import { isHandHeld, type PlatenMap, type Press } from '../press';
 import type { House } from './house';
 import type { Print } from './order';
+import type { Card } from './schema';
 
 /** Higher things than this do not sink into a pillow, mm. */
 export const PILLOW_SINKS_MM = 6;
@@ -174,12 +175,16 @@ export function nudged(
   input: LaidInput,
   { loading, ...laid }: Laid,
   moved: { xMm: number; yMm: number },
+  /** What the card lays under the print. */
+  base?: Card['set']['base'],
 ): { placement: Placement; fit: Fit } | null {
-  const { placement } = placed({ ...input, print: { ...input.print, moved } });
+  const choices = { ...input.print.choices, ...(base && { base }) };
+  const asked = { ...input, print: { ...input.print, moved, choices } };
+  const { placement } = placed(asked);
   if (!placement) return null;
   const before = input.print.moved ?? { xMm: 0, yMm: 0 };
   const lay = layAfter(layOf({ ...laid, loading }, input.print.lay), { xMm: moved.xMm - before.xMm, yMm: moved.yMm - before.yMm });
-  const ask = askOf(input, placement, platenOf(input), loading === 'threaded');
+  const ask = askOf(asked, placement, platenOf(asked), loading === 'threaded');
   return { placement, fit: fitAt({ ...ask, keepOff: [] }, lay) };
 }
 

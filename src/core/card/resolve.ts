@@ -4,7 +4,7 @@ import { bandMiddle, bandOf, pressureSetting } from '../press';
 import { phrase } from '../units';
 import { betterTime, bondFindings, bondsOf, type Heat, heatOf, heatReasons } from './bond';
 import { DECISIONS, type Decision } from './decisions';
-import { blankDraft, type Draft, pressOf, touchingArea } from './draft';
+import { blankDraft, type Draft, pressOf, touchingArea, trialOf } from './draft';
 import { layersOf, type ResolveInput } from './input';
 import { clearanceOf } from './laid';
 import { lampOf, marginFindings } from './lamp';
@@ -107,6 +107,7 @@ function judgeDraft(input: ResolveInput, draft: Draft, reasons: Reason[], trade:
   const byHand = print.choices.setC !== undefined;
   const tempC = byHand ? settable(press, print.choices.setC ?? 0) : window.bestSetC;
   const { band } = draft;
+  const trial = trialOf(draft);
   const set: Card['set'] = {
     tempC,
     lowerC: split?.lowerC ?? null,
@@ -125,6 +126,7 @@ function judgeDraft(input: ResolveInput, draft: Draft, reasons: Reason[], trade:
     pad: draft.pad,
     platen: draft.platen.name,
     spots: draft.spots,
+    ...(trial && { trial }),
   };
   const { values, findings } = furtherClosings(input, draft, tempC);
   const margins = marginsAt(window, tempC);

@@ -199,6 +199,8 @@ export const CardSchema = z.object({
     platen: z.string().nullable(),
     /** Overlapping spots of a hand press or iron; 1 elsewhere. */
     spots: z.number(),
+    /** Times to try on scrap before the first good piece, s; absent: none. */
+    trial: z.object({ fromS: z.number(), toS: z.number(), stepS: z.number() }).optional(),
   }),
   window: WindowSchema,
   delivered: BandSchema,

@@ -18,6 +18,7 @@ const StoredRun = z.object({
   pressId: z.string(),
   cardHash: z.string(),
   pieces: z.number().int(),
+  perClosing: z.number().int().min(1).default(1),
   operator: z.string(),
   startedAt: z.number().int(),
   endedAt: z.number().int().nullable(),

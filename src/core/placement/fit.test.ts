@@ -1,8 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { Feature } from './features';
-import { bestFit, type FitAsk, fitAt, type Lay } from './fit';
+import { bestFit, fitAt } from './fit';
 import { band, boundsOf, disc, type Point, point, type Ring, rect } from './geometry';
+import type { FitAsk, Lay } from './lays';
 
 const feature = (kind: string, pieces: Ring[], heightMm = 3, layer: Feature['layer'] = 'this'): Feature => ({
   kind,
@@ -241,5 +242,31 @@ describe('over 2,000 random blanks, art and platens', () => {
     expect(seen.infeasible).toBeGreaterThanOrEqual(600);
     expect(seen.near).toBeGreaterThanOrEqual(600);
     expect(seen.missed / seen.infeasible).toBeLessThanOrEqual(0.005);
+  });
+
+  it('one lay judged alone has the clearance it has among all, and stands or falls as on the raster', () => {
+    const seen = { stands: 0, falls: 0 };
+    const lays = fc.record({ xMm: side(-12, 12), yMm: side(-60, 60), turn: fc.constantFrom(0 as const, 90 as const, 270 as const) });
+    fc.assert(
+      fc.property(asks, lays, (one, lay) => {
+        const best = bestFit(one);
+        if (best.feasible) {
+          const alone = fitAt(one, best.lay);
+          expect(alone.feasible && alone.clearanceMm).toBeCloseTo(best.clearanceMm, 1);
+        }
+        const alone = fitAt(one, lay);
+        // the dots of the raster are 3 mm apart: nearer to an edge than that it says nothing
+        if (alone.feasible && alone.clearanceMm < 3) return;
+        if (alone.feasible) {
+          seen.stands++;
+          expect(works(one, rasterOf(one), lay, 0.03)).toBe(true);
+        } else {
+          seen.falls++;
+          expect(works(one, rasterOf(one), lay, -3.1)).toBe(false);
+        }
+      }),
+      { numRuns: 1500 },
+    );
+    expect(Math.min(seen.stands, seen.falls)).toBeGreaterThan(100);
   });
 });

@@ -3,10 +3,11 @@
 export { closingPlan, fillClosing } from './closing';
 export { type Feature, unplaced } from './features';
 export type { PlaceFinding } from './findings';
-export { bestFit, type Fit, type FitAsk, fitAt, type InTheWay, type Lay, type Sides } from './fit';
+export { bestFit, type Fit, fitAt } from './fit';
 export { type Box, boundsOf, type Point, point, type Ring, TURNS, type Turn } from './geometry';
 export { type Guide, guideOf, PAGE_MARGIN_MM, printed, TILE_OVERLAP_MM, type Tile, tilesOf } from './guide';
 export { guideSvg } from './guideSvg';
+export type { FitAsk, InTheWay, Lay, Sides } from './lays';
 export { measureLines } from './measureLines';
 export { nearestShift } from './nearest';
 export { outlineOf, PANEL_OF, sleevesBeside, threadedBetween } from './outline';

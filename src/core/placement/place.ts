@@ -207,6 +207,27 @@ function layMeasures(box: Box, rule: PositionRule, anchor: Anchor, anchorAt: Poi
   return list;
 }
 
+type Piece = Pick<Placement, 'measures' | 'panel' | 'outline' | 'features'>;
+
+/** Pieces drawn before: art is moved over the same one many times. */
+const drawn = new WeakMap<PlaceAsk['blank'], Map<string, Piece>>();
+
+/** The piece in this size, as it lies for a position, without any art. */
+function pieceOf(blank: PlaceAsk['blank'], size: string, position: Position): Piece {
+  const before = drawn.get(blank) ?? new Map<string, Piece>();
+  drawn.set(blank, before);
+  const key = `${position} ${size}`;
+  const known = before.get(key);
+  if (known) return known;
+  const measures = blankMeasures(blank, size);
+  const panel = PANEL_OF[position];
+  const outline = outlineOf(measures, panel);
+  if (!outline) throw new NoSuchPanel(blank.kind, position);
+  const piece = { measures, panel, outline, features: featuresOf(blank, measures, position) };
+  before.set(key, piece);
+  return piece;
+}
+
 /**
  * Works out where art goes.
  *
@@ -218,13 +239,9 @@ function layMeasures(box: Box, rule: PositionRule, anchor: Anchor, anchorAt: Poi
  */
 export function place(ask: PlaceAsk): Placement {
   const { blank, size, position, art, moved } = ask;
-  const measures = blankMeasures(blank, size);
-  const panel = PANEL_OF[position];
-  const outline = outlineOf(measures, panel);
-  if (!outline) throw new NoSuchPanel(blank.kind, position);
+  const { measures, panel, outline, features } = pieceOf(blank, size, position);
   const rule = ruleOf(position, ask.places);
   const offset = offsetOf(ask, rule, measures);
-  const features = featuresOf(blank, measures, position);
   const anchorAt = anchorPoint(offset.anchor, measures);
   const ruled = ruledBox(ask, rule, measures, offset);
   const box = moved ? { ...ruled, leftMm: ruled.leftMm + moved.xMm, topMm: ruled.topMm + moved.yMm } : ruled;

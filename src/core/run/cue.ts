@@ -1,56 +1,163 @@
-/** The one cue of the moment: what to do, and which event the big button stands for. */
-import type { RunEventKind } from './events';
-import type { RunPlan, RunState } from './machine';
+/** The one cue of the moment: what to do, why, which event the big button stands for, and what comes after. */
+import { type Act, type ActKind, actsOf } from './acts';
+import { chosen, firstDue, type Why } from './choose';
+import type { RunFact, Style } from './events';
+import { type Lot, nextLot, type RunState, secondsOf, step } from './machine';
+import { changesHeat, type RunPlan } from './plan';
 
 export interface Cue {
   /** Two or three words, readable from two metres. */
   verb: string;
+  /** Pieces it is about; none once the run is over. */
+  pieces: number[];
+  /** Stage of the plan it belongs to; −1 once the run is over. */
+  stage: number;
   /** What Space, the foot switch or a tap means now; null while a clock runs. */
-  act: Extract<RunEventKind, 'next' | 'closed' | 'opened' | 'peeled' | 'kept'> | null;
+  act: ActKind | null;
   /** The same act, done before its clock is out. */
-  early: 'opened' | 'next' | null;
+  early: ActKind | null;
+  why: Why | null;
+  /** A peel that must come at once. */
+  hot: boolean;
   /** Seconds left on the clock, not below 0; null without one. */
   leftS: number | null;
-  /** Share of the clock that is left, 1 to 0. */
-  share: number;
+  /** When that clock is out, ms since the epoch; null without one. */
+  dueAt: number | null;
+  /** The whole length of that clock, s. */
+  lastsS: number;
   canLayBack: boolean;
   canSpoil: boolean;
 }
 
-const READY: Record<string, [string, NonNullable<Cue['act']>]> = {
-  marry: ['Close to marry', 'closed'],
-  trim: ['Trim', 'next'],
-  load: ['Load', 'next'],
-  'pre-press': ['Close to pre-press', 'closed'],
-  place: ['Place', 'next'],
-  tack: ['Close to tack', 'closed'],
-  'turn over': ['Turn it over', 'next'],
-  press: ['Close', 'closed'],
-  rub: ['Rub it down', 'next'],
-  peel: ['Peel', 'peeled'],
-  finish: ['Close to finish', 'closed'],
-  inspect: ['Look it over', 'kept'],
+const VERBS: Record<string, string> = {
+  marry: 'Close to marry',
+  trim: 'Trim',
+  load: 'Load',
+  'pre-press': 'Close to pre-press',
+  place: 'Place',
+  tack: 'Close to tack',
+  'turn over': 'Turn it over',
+  press: 'Close',
+  rub: 'Rub it down',
+  peel: 'Peel',
+  finish: 'Close to finish',
+  inspect: 'Look it over',
+  cool: 'Cool enough',
+  wait: 'Cool enough',
 };
+
+const QUIET = { early: null, why: null, hot: false, leftS: null, dueAt: null, lastsS: 0, canLayBack: false, canSpoil: false } as const;
+
+/** How the pieces are gone through unless the operator says: all through one stage first where the heat must change between them. */
+export const styleOf = (plan: RunPlan, run: Pick<RunState, 'style'>): Style =>
+  run.style ?? (changesHeat(plan.stages) ? 'step by step' : 'piece by piece');
+
+const verbOf = (plan: RunPlan, { kind, stage, peel }: Act): string =>
+  kind === 'opened' ? 'Open now' : peel === 'hot' ? 'Peel now' : (VERBS[plan.stages[stage]?.kind ?? ''] ?? 'Next');
+
+/** What may be done to a lot besides its cue. */
+function handling(plan: RunPlan, lot: Lot): Pick<Cue, 'canLayBack' | 'canSpoil'> {
+  const stage = plan.stages[lot.stage];
+  const peels = stage?.kind === 'peel' || (stage?.by === 'clock' && plan.stages[lot.stage + 1]?.kind === 'peel');
+  return { canLayBack: peels || stage?.kind === 'inspect', canSpoil: lot.phase !== 'closed' };
+}
 
 /**
  * The cue for a state at an instant.
  *
  * A clock that runs asks for nothing but patience: `act` is null until it is out, and only `early` can end it sooner.
  *
- * @param now ms since the epoch, the server's reckoning
+ * @param at ms since the epoch, the server's reckoning
+ * @param picked a lot the operator turned to instead, by its first piece
  */
-export function cueOf(plan: RunPlan, run: RunState, now: number): Cue {
-  const quiet = { early: null, leftS: null, share: 0, canLayBack: false, canSpoil: false };
-  const stage = plan.stages[run.stage];
-  if (run.phase === 'done' || !stage) return { ...quiet, verb: run.stopped ? 'Stopped' : 'All pressed', act: null };
-  const handling = { canLayBack: stage.kind === 'peel' || stage.kind === 'inspect', canSpoil: run.phase !== 'closed' };
-  if (run.dueAt === null) {
-    const [verb, act] = READY[stage.kind] ?? ['Next', 'next'];
-    return { ...quiet, ...handling, verb, act };
+export function cueOf(plan: RunPlan, run: RunState, at: number, picked: number | null = null): Cue {
+  // a clock that was set back does not take back what has happened
+  const now = Math.max(at, run.lastAt);
+  if (run.done) return { ...QUIET, verb: run.stopped ? 'Stopped' : 'All pressed', pieces: [], stage: -1, act: null };
+  const choice = chosen(plan, run, now, styleOf(plan, run));
+  const urgent = choice && ['hot peel', 'hot rub', 'time is up'].includes(choice.why);
+  const other = picked === null || urgent ? undefined : actsOf(plan, run).find(({ lot }) => lot.first === picked);
+  if (other && other.from > now) return clockCue(plan, run, other.lot, now);
+  const act = other ?? choice?.act;
+  if (act)
+    return {
+      ...QUIET,
+      ...handling(plan, act.lot),
+      verb: verbOf(plan, act),
+      pieces: act.lot.pieces,
+      stage: act.stage,
+      act: act.kind,
+      why: other ? null : (choice?.why ?? null),
+      hot: act.peel === 'hot',
+      leftS: act.kind === 'opened' ? 0 : null,
+    };
+  const shut = run.active.find((lot) => lot.phase === 'closed') ?? run.active.find((lot) => lot.dueAt === firstDue(run));
+  if (run.pausedAt !== null && shut?.phase !== 'closed') {
+    const lot = shut ?? run.active[0] ?? nextLot(plan, run);
+    return { ...QUIET, verb: 'Paused', pieces: lot?.pieces ?? [], stage: lot?.stage ?? -1, act: null, why: 'paused' };
   }
-  const leftMs = Math.max(0, run.dueAt - now);
-  const clock = { leftS: leftMs / 1000, share: Math.min(1, leftMs / (stage.timeS * 1000)) };
-  const done = run.phase === 'closed' ? ('opened' as const) : ('next' as const);
-  if (leftMs > 0) return { ...quiet, ...handling, ...clock, verb: run.phase === 'closed' ? 'Pressing' : 'Cooling', act: null, early: done };
-  return { ...quiet, ...handling, ...clock, verb: run.phase === 'closed' ? 'Open now' : 'Cool enough', act: done };
+  return clockCue(plan, run, shut, now);
 }
+
+function clockCue(plan: RunPlan, run: RunState, lot: Lot | undefined, now: number): Cue {
+  const stage = lot && plan.stages[lot.stage];
+  if (!lot || !stage) return { ...QUIET, verb: 'Paused', pieces: [], stage: -1, act: null };
+  const peels = plan.stages[lot.stage + 1]?.kind === 'peel';
+  return {
+    ...QUIET,
+    ...handling(plan, lot),
+    verb: lot.phase === 'closed' ? 'Pressing' : 'Cooling',
+    pieces: lot.pieces,
+    stage: lot.stage,
+    act: null,
+    early: lot.phase === 'closed' ? 'opened' : peels ? 'peeled' : 'next',
+    leftS: Math.max(0, (lot.dueAt ?? now) - now) / 1000,
+    dueAt: lot.dueAt ?? now,
+    lastsS: secondsOf(stage, run),
+  };
+}
+
+/** The fact an act stands for, for the piece it is about. */
+export const factOf = ({ pieces }: Pick<Cue, 'pieces'>, kind: ActKind): RunFact => ({
+  kind,
+  ...(pieces[0] !== undefined && { piece: pieces[0] }),
+});
+
+/** What lies or runs where: every lot that cools or waits off the press, by its clock. */
+export function cooling(plan: RunPlan, run: RunState): { lot: Lot; dueAt: number | null; says: string }[] {
+  return run.active
+    .filter((lot) => !lot.onPress && lot.phase !== 'closed')
+    .map((lot) => ({ lot, dueAt: lot.dueAt, says: VERBS[plan.stages[lot.dueAt === null ? lot.stage : lot.stage + 1]?.kind ?? ''] ?? '' }))
+    .sort((a, b) => (a.dueAt ?? 0) - (b.dueAt ?? 0));
+}
+
+/**
+ * The cues that will follow this one, if all goes by the plan: hands take their usual times, clocks run out.
+ *
+ * @param many how many
+ */
+export function following(plan: RunPlan, run: RunState, now: number, many: number): Cue[] {
+  const list: Cue[] = [];
+  let [state, at] = [run, now];
+  for (let i = 0; i < 60 && list.length <= many; i++) {
+    const cue = cueOf(plan, state, at);
+    if (cue.act) {
+      list.push(cue);
+      const stage = plan.stages[cue.stage];
+      at += (stage?.by === 'hands' ? stage.timeS : 1) * 1000;
+      const applied = step(plan, state, { ...factOf(cue, cue.act), id: FORESEEN, at } as Parameters<typeof step>[2]);
+      if (applied.state === 'refused') break;
+      state = applied.run;
+    } else {
+      // a clock that runs now is itself the cue that stands; the first act after it is what follows
+      if (i === 0) list.push(cue);
+      const due = firstDue(state);
+      if (due === null || due <= at) break;
+      at = due;
+    }
+  }
+  return list.slice(1, many + 1);
+}
+
+/** Id of an event that has not happened. */
+const FORESEEN = '00000000-0000-4000-8000-000000000000';

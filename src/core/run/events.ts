@@ -15,17 +15,41 @@ export const SPOIL_REASONS = [
 ] as const;
 export type SpoilReason = (typeof SPOIL_REASONS)[number];
 
+/** How the pieces are gone through: each to its end as far as the clocks allow, or all of them through one stage first. */
+export const STYLES = ['piece by piece', 'step by step'] as const;
+export type Style = (typeof STYLES)[number];
+
+/** How a scrap of raised film came out. */
+export const TRIAL_LOOKS = ['too flat', 'right', 'past its best'] as const;
+export type TrialLooks = (typeof TRIAL_LOOKS)[number];
+
 const base = { id: z.uuid(), at: z.number().int().positive() };
+/** Which piece; absent: the one in hand, where pieces are pressed one after the other. */
+const piece = z.number().int().min(1).max(1000).optional();
 
 export const RunEventSchema = z.discriminatedUnion('kind', [
   /** A stage of the hands or a wait is over. */
-  z.object({ ...base, kind: z.literal('next') }),
-  z.object({ ...base, kind: z.literal('closed') }),
-  z.object({ ...base, kind: z.literal('opened') }),
-  z.object({ ...base, kind: z.literal('peeled') }),
-  z.object({ ...base, kind: z.literal('laid back') }),
-  z.object({ ...base, kind: z.literal('kept') }),
-  z.object({ ...base, kind: z.literal('spoiled'), reason: z.enum(SPOIL_REASONS), note: Words }),
+  z.object({ ...base, kind: z.literal('next'), piece }),
+  z.object({ ...base, kind: z.literal('closed'), piece }),
+  z.object({ ...base, kind: z.literal('opened'), piece }),
+  z.object({ ...base, kind: z.literal('peeled'), piece }),
+  z.object({ ...base, kind: z.literal('laid back'), piece }),
+  z.object({ ...base, kind: z.literal('kept'), piece }),
+  z.object({ ...base, kind: z.literal('spoiled'), piece, reason: z.enum(SPOIL_REASONS), note: Words }),
+  /** Something worth keeping about a piece. */
+  z.object({ ...base, kind: z.literal('noted'), piece, note: Words.min(1) }),
+  /** One point of the set-up was looked at; a temperature read, °C, or transfers counted, where it asks for one. */
+  z.object({ ...base, kind: z.literal('checked'), check: z.string().max(40), found: z.number().optional() }),
+  /** The press was shut on a scrap for so long. */
+  z.object({ ...base, kind: z.literal('trying'), timeS: z.number().positive().max(600) }),
+  /** A scrap was pressed for so long, and how it looks. */
+  z.object({ ...base, kind: z.literal('tried'), timeS: z.number().positive().max(600), looks: z.enum(TRIAL_LOOKS) }),
+  /** From here on the full press is set otherwise than carded: seconds or °C. */
+  z.object({ ...base, kind: z.literal('set'), timeS: z.number().positive().max(600) }),
+  z.object({ ...base, kind: z.literal('set temperature'), tempC: z.number().min(40).max(260) }),
+  z.object({ ...base, kind: z.literal('goes'), style: z.enum(STYLES) }),
+  z.object({ ...base, kind: z.literal('paused') }),
+  z.object({ ...base, kind: z.literal('resumed') }),
   /** Takes back the last event that still stands. */
   z.object({ ...base, kind: z.literal('undone'), of: z.uuid() }),
   /** Ends the run before its last piece. */
@@ -44,6 +68,8 @@ export const RunSchema = z.object({
   printKey: z.string(),
   cardHash: z.string().regex(/^[0-9a-f]{64}$/),
   pieces: z.number().int().min(1).max(1000),
+  /** Pieces pressed together in one closing. */
+  perClosing: z.number().int().min(1).max(60),
   startedAt: z.number().int(),
 });
 export type Run = z.infer<typeof RunSchema>;

@@ -1,5 +1,9 @@
 /** The run: pressing the pieces of a line, one event at a time. */
-export { type Cue, cueOf } from './cue';
+export type { ActKind } from './acts';
+export { type AfterRun, afterRun, type NextTime } from './after';
+export type { Why } from './choose';
+export { type Cue, cooling, cueOf, factOf, following, styleOf } from './cue';
+export { doubtOf } from './doubt';
 export {
   type Run,
   type RunEvent,
@@ -9,16 +13,22 @@ export {
   RunSchema,
   SPOIL_REASONS,
   type SpoilReason,
+  type Style,
+  TRIAL_LOOKS,
+  type TrialLooks,
 } from './events';
+export { type Check, firstHeat, gateOf, type LeadIn, leadIn, REST, settled, sparesOf } from './gate';
 export {
   type Applied,
   apply,
   type Counts,
   countsOf,
   type DoneClosing,
+  type Lot,
+  lotOf,
   type PieceResult,
-  type RunPlan,
   type RunState,
   replay,
   standing,
 } from './machine';
+export { type PlannedStage, planOf, type RunPlan } from './plan';

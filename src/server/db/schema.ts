@@ -48,6 +48,7 @@ export const runs = sqliteTable(
       .notNull()
       .references(() => cards.hash),
     pieces: integer('pieces').notNull(),
+    perClosing: integer('per_closing').notNull().default(1),
     operator: text('operator').notNull(),
     startedAt: integer('started_at').notNull(),
     /** When its last piece had its verdict, or it was stopped. */

@@ -62,7 +62,8 @@ const GUN = { emissivitySet: 0.95, emissivity: 0.9, roomC: 21 } as const;
 function pressesAtWork(): Map<string, { setC: number; closed: boolean; timeS: number }> {
   try {
     const rail = readRail(shop().db, Date.now());
-    const timeS = (id: string) => rail.runs.find((run) => run.phase === 'closed' && run.pressId === id)?.timeS ?? 0;
+    const timeS = (id: string) =>
+      rail.runs.filter((run) => run.pressId === id).flatMap((run) => run.clocks.filter(({ phase }) => phase === 'closed'))[0]?.timeS ?? 0;
     return new Map(
       rail.presses.flatMap((press) =>
         press.setC === null ? [] : [[press.id, { setC: press.setC, closed: press.state === 'closed', timeS: timeS(press.id) }] as const],

@@ -7,7 +7,7 @@ import { HouseSchema, OrderSchema, type Stage } from '../../core/card';
 import { pressingOf } from '../../core/log';
 import { AidSchema, BlankSchema, FabricSchema, ProductSchema } from '../../core/materials';
 import { PressSchema } from '../../core/press';
-import { apply, type RunEvent, type RunFact, type RunPlan, type RunState, replay, SPOIL_REASONS } from '../../core/run';
+import { apply, type Lot, lotOf, planOf, type RunEvent, type RunFact, replay, SPOIL_REASONS } from '../../core/run';
 import { aids, blanks, fabrics, house, presses, products } from '../db/schema';
 import { readHouse } from './house';
 import { findOrder, putOrder, removeOrder } from './orders';
@@ -74,7 +74,7 @@ type DemoPiece = z.output<typeof DemoRun>['pieces'][number];
 function playRun(db: Db, demo: z.output<typeof DemoRun>, today: Date): void {
   let at = new Date(today.getFullYear(), today.getMonth(), today.getDate() - demo.daysAgo, demo.hour).getTime();
   const { run, card } = startRun(db, demo.id, demo, at);
-  const plan: RunPlan = { pieces: run.pieces, stages: card.stages };
+  const plan = planOf(run, card);
   const events: RunEvent[] = [];
   let state = replay(plan, run.startedAt, []);
   const happen = (fact: RunFact, seconds: number) => {
@@ -88,13 +88,14 @@ function playRun(db: Db, demo: z.output<typeof DemoRun>, today: Date): void {
   for (const piece of demo.pieces) {
     const before = state.results.length;
     while (state.results.length === before) {
-      const stage = card.stages[state.stage];
-      if (!stage) throw new Error(`${demo.id}: no stage ${state.stage}`);
-      const byHand = stage.by === 'hands' || state.phase === 'ready';
-      happen(nextFact(card.stages.slice(state.stage + 1), stage, state, piece), byHand ? 4 + (events.length % 5) : stage.timeS + 0.4);
+      const lot = lotOf(plan, state, undefined);
+      const stage = lot && card.stages[lot.stage];
+      if (!stage) throw new Error(`${demo.id}: no stage left`);
+      const byHand = stage.by === 'hands' || lot.phase === 'ready';
+      happen(nextFact(card.stages.slice(lot.stage + 1), stage, lot, piece), byHand ? 4 + (events.length % 5) : stage.timeS + 0.4);
     }
   }
-  if (state.phase !== 'done') happen({ kind: 'stopped' }, 30);
+  if (!state.done) happen({ kind: 'stopped' }, 30);
   addPlayedEvents(db, demo.id, events, at);
   const { room } = readHouse(db).doc;
   const context = {
@@ -107,10 +108,10 @@ function playRun(db: Db, demo: z.output<typeof DemoRun>, today: Date): void {
 }
 
 /** What the hands did next, on the way to the verdict the demo gives this piece. */
-function nextFact(later: readonly Stage[], { kind, by }: Stage, state: RunState, piece: DemoPiece): RunFact {
-  if (by === 'press') return { kind: state.phase === 'closed' ? 'opened' : 'closed' };
+function nextFact(later: readonly Stage[], { kind, by }: Stage, lot: Lot, piece: DemoPiece): RunFact {
+  if (by === 'press') return { kind: lot.phase === 'closed' ? 'opened' : 'closed' };
   // a transfer that lifts is laid back at its last peel
-  const lifts = state.laidBack < piece.laidBack && !later.some((stage) => stage.kind === 'peel');
+  const lifts = lot.laidBack < piece.laidBack && !later.some((stage) => stage.kind === 'peel');
   if (kind === 'peel') return { kind: lifts ? 'laid back' : 'peeled' };
   if (kind !== 'inspect') return { kind: 'next' };
   if (lifts) return { kind: 'laid back' };

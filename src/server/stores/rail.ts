@@ -1,6 +1,6 @@
 /** The rail: what every press does now, and every run that is open. */
 import type { Rail } from '../../contract/schemas';
-import { cueOf } from '../../core/run';
+import { cooling, cueOf, planOf } from '../../core/run';
 import { findOrder } from './orders';
 import { listOpenRuns, openRun, stateOf } from './runs';
 import { listPresses } from './shelf';
@@ -10,16 +10,30 @@ export function readRail(db: Db, now: number): Rail {
   const open = listOpenRuns(db).map((row) => {
     const opened = openRun(db, row.id);
     const state = stateOf(opened);
-    const stages = opened.card.stages;
-    const cue = cueOf({ pieces: opened.run.pieces, stages }, state, now);
-    return { row, card: opened.card, state, cue, timeS: stages[state.stage]?.timeS ?? 0, order: findOrder(db, row.orderId).doc };
+    const plan = planOf(opened.run, opened.card);
+    const shut = state.active.find((lot) => lot.phase === 'closed');
+    const scrap = state.scrap && { pieces: [], phase: 'closed' as const, ...state.scrap };
+    const ofLots = [...(shut ? [{ lot: shut, dueAt: shut.dueAt }] : []), ...cooling(plan, state)].flatMap(({ lot, dueAt }) =>
+      dueAt === null
+        ? []
+        : [
+            {
+              pieces: lot.pieces,
+              phase: lot.phase === 'closed' ? ('closed' as const) : ('cooling' as const),
+              dueAt,
+              timeS: (dueAt - lot.since) / 1000,
+            },
+          ],
+    );
+    const clocks = scrap ? [scrap] : ofLots;
+    return { row, card: opened.card, shut: shut ?? scrap, clocks, cue: cueOf(plan, state, now), order: findOrder(db, row.orderId).doc };
   });
   return {
     now,
     presses: listPresses(db).map(({ doc: press }) => {
       const here = open.filter(({ row }) => row.pressId === press.id);
       const last = here.at(-1);
-      const closed = here.some(({ state }) => state.phase === 'closed');
+      const closed = here.some(({ shut }) => Boolean(shut));
       return {
         id: press.id,
         name: press.name,
@@ -28,18 +42,16 @@ export function readRail(db: Db, now: number): Rail {
         state: closed ? ('closed' as const) : last ? ('in use' as const) : ('free' as const),
       };
     }),
-    runs: open.map(({ row, card, state, cue, timeS, order }) => ({
+    runs: open.map(({ row, card, clocks, cue, order }) => ({
       runId: row.id,
       orderId: row.orderId,
       lineId: row.lineId,
       pressId: row.pressId,
       label: `${order.name}, ${card.of.size}`,
-      phase: state.phase,
       verb: cue.verb,
-      piece: state.piece,
+      now: cue.pieces,
       pieces: row.pieces,
-      dueAt: state.dueAt,
-      timeS,
+      clocks,
     })),
   };
 }

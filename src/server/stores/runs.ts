@@ -2,7 +2,7 @@
 import { asc, eq, isNull } from 'drizzle-orm';
 import { type Card, type Line, resolve } from '../../core/card';
 import { pressingOf, printLeft } from '../../core/log';
-import { apply, type Run, type RunEvent, type RunPlan, type RunState, replay } from '../../core/run';
+import { apply, planOf, type Run, type RunEvent, type RunState, replay } from '../../core/run';
 import { runEvents, runs } from '../db/schema';
 import { notFound, Refusal } from '../http/problem';
 import { inputOf, readFacts } from './cards';
@@ -23,17 +23,15 @@ export interface OpenedRun {
   events: RunEvent[];
 }
 
-const planOf = (run: Run, card: Card): RunPlan => ({ pieces: run.pieces, stages: card.stages });
-
 /** @throws {Refusal} 404 */
 export function openRun(db: Db, id: string): OpenedRun {
   const row = db.select().from(runs).where(eq(runs.id, id)).get();
   if (!row) throw notFound('run', id);
-  const { orderId, lineId, printKey, cardHash, pieces, startedAt } = row;
+  const { orderId, lineId, printKey, cardHash, pieces, perClosing, startedAt } = row;
   const events = db.select({ doc: runEvents.doc }).from(runEvents).where(eq(runEvents.runId, id)).orderBy(asc(runEvents.seq)).all();
   return {
     row,
-    run: { id, orderId, lineId, printKey, cardHash, pieces, startedAt },
+    run: { id, orderId, lineId, printKey, cardHash, pieces, perClosing, startedAt },
     card: frozenCard(db, cardHash),
     events: events.map((event) => event.doc),
   };
@@ -84,6 +82,7 @@ export function startRun(
           pressId: print.pressId,
           cardHash: freezeCard(db, card),
           pieces,
+          perClosing: Math.min(card.of.perClosing, pieces),
           operator,
           startedAt: now,
         })
@@ -146,7 +145,7 @@ export function takeEvent(db: Db, runId: string, event: RunEvent, now: number): 
         .values({ id: event.id, runId, seq: opened.events.length + 1, doc: event })
         .run();
       record(db, opened, before, applied.run, event);
-      const endedAt = applied.run.phase === 'done' ? event.at : null;
+      const endedAt = applied.run.done ? event.at : null;
       if (endedAt !== opened.row.endedAt) db.update(runs).set({ endedAt }).where(eq(runs.id, runId)).run();
       return { ...opened, row: { ...opened.row, endedAt }, events: [...opened.events, event] };
     },

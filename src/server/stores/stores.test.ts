@@ -180,7 +180,13 @@ describe('the rail', () => {
     takeEvent(copy.db, 'run-x', { id: id(2), at: now, kind: 'closed' }, now);
     expect(swing()).toMatchObject({ state: 'closed' });
     expect(readRail(copy.db, now).runs).toMatchObject([
-      { label: 'Dome crew tees, M', verb: 'Pressing', dueAt: now + 5000, piece: 1, pieces: 10 },
+      {
+        label: 'Dome crew tees, M',
+        verb: 'Pressing',
+        now: [1],
+        pieces: 10,
+        clocks: [{ pieces: [1], phase: 'closed', dueAt: now + 5000, timeS: 5 }],
+      },
     ]);
     takeEvent(copy.db, 'run-x', { id: id(3), at: now + 5000, kind: 'opened' }, now + 5000);
     takeEvent(copy.db, 'run-x', { id: id(4), at: now + 6000, kind: 'stopped' }, now + 6000);

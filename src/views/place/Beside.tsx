@@ -6,29 +6,60 @@ import { formatTape, type HouseUnits } from '../../core/units';
 import { LetterR } from '../../ui/LetterR';
 import { Says } from '../../ui/Says';
 
-export function Measures({ placement, units, house }: { placement: NonNullable<Laid['placement']>; units: HouseUnits; house: House }) {
+interface MeasuresProps {
+  placement: NonNullable<Laid['placement']>;
+  units: HouseUnits;
+  house: House;
+}
+
+export function Measures({ placement, units, house }: MeasuresProps) {
   return (
-    <dl className="pt-1">
-      {placement.lay.map(({ from, to, way, mm }) => (
-        <div key={from} className="rule-bottom grid grid-cols-[7.5rem_1fr] items-baseline gap-2 py-1">
-          <dt className={`text-2xl font-bold ${from === 'centre line' && mm < 0.5 ? '' : 'figure'}`} data-measure={from}>
-            {from === 'centre line' && mm < 0.5 ? 'centred' : formatTape(mm, units)}
-            {mm >= 5 && from !== 'middle of the face' && (
-              <span className="label block font-sans font-normal">{fingerWords(mm, house)}</span>
-            )}
-          </dt>
-          <dd className="m-0 leading-tight">
-            {from === 'centre line'
-              ? mm < 0.5
+    <dl className="pt-1 will-change-transform contain-content">
+      {placement.lay.map(({ from, to, way, mm }) => {
+        const centred = from === 'centre line' && mm < 0.5;
+        return (
+          <Measure
+            key={from}
+            from={from}
+            figure={centred ? 'centred' : formatTape(mm, units)}
+            fingers={mm >= 5 && from !== 'middle of the face' ? fingerWords(mm, house) : null}
+            words={
+              centred
                 ? 'on the centre line'
-                : `${way} of the centre line, to its middle`
-              : `${way} from the ${from}, to its ${to}`}
-          </dd>
-        </div>
-      ))}
+                : from === 'centre line'
+                  ? `${way} of the centre line, to its middle`
+                  : `${way} from the ${from}, to its ${to}`
+            }
+          />
+        );
+      })}
     </dl>
   );
 }
+
+/** One measure; drawn again only when what a tape shows changes. */
+const Measure = memo(function Measure({
+  from,
+  figure,
+  fingers,
+  words,
+}: {
+  from: string;
+  figure: string;
+  fingers: string | null;
+  words: string;
+}) {
+  return (
+    <div className="rule-bottom grid grid-cols-[7.5rem_1fr] gap-2 py-1">
+      {/* boxes of a fixed size, so that a figure that changes moves nothing about it */}
+      <dt data-measure={from}>
+        <span className={`block h-8 text-2xl font-bold contain-strict ${figure === 'centred' ? '' : 'figure'}`}>{figure}</span>
+        {fingers && <span className="label block h-5 font-normal contain-strict">{fingers}</span>}
+      </dt>
+      <dd className="m-0 pt-1.5 leading-tight">{words}</dd>
+    </div>
+  );
+});
 
 interface HandLinesProps {
   laid: Laid;

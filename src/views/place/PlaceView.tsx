@@ -1,12 +1,13 @@
 /** Station Place of an order: where the art goes on this blank in this size, how the piece is laid, and what to lay it by. */
-import { useMemo, useRef, useState } from 'react';
+import { type ReactNode, useMemo, useRef, useState } from 'react';
 import { API } from '../../contract';
 import { type Card, type Laid, type LaidInput, laidOf, layOf, nudged, type Print, platenOf } from '../../core/card';
 import { isHard } from '../../core/materials';
-import { type Fit, TAPE_STEP_MM } from '../../core/placement';
+import { type Fit, type Placement, TAPE_STEP_MM } from '../../core/placement';
 import type { HouseUnits } from '../../core/units';
 import { Lamp } from '../../ui/Lamp';
 import { errorWords, Island, Pending, useRoute } from '../../ui/query';
+import { useCalm } from '../../ui/useCalm';
 import { LineList } from '../orders/LineList';
 import { OrderHead } from '../orders/OrderHead';
 import { PrintTabs } from '../orders/PrintTabs';
@@ -131,26 +132,16 @@ interface SheetProps {
 
 /** Arrow keys come in bursts: they are kept when the hand rests this long, ms. */
 const REST_MS = 600;
+/** Figures under a moving hand change no oftener than this: sooner nobody reads them, ms. */
+const TOLD_MS = 350;
 const NONE = { xMm: 0, yMm: 0 };
 
-function Sheet({ input, units, mirror, lamp, base, guideHref, query, onSave }: SheetProps) {
+function Sheet({ input, units, mirror, base, guideHref, query, onSave, ...rest }: SheetProps) {
   const report = useRoute('pressReport', { params: { id: input.press.id } });
-  const { print, blank, item } = input;
+  const { print, blank } = input;
   const whole: LaidInput = useMemo(() => ({ ...input, maps: report.data?.maps ?? [] }), [input, report.data]);
   const laid = useMemo(() => laidOf(whole), [whole]);
-  const [held, setHeld] = useState<{ xMm: number; yMm: number } | null>(null);
-  const platen = useMemo(() => platenOf(whole), [whole]);
-  const lay = useMemo(() => layOf(laid, print.lay), [laid, print.lay]);
-  // its lamps ask for a fit each: not again for every frame of a drag
-  const acts = useMemo(
-    () => <LayActs input={whole} laid={laid} units={units} onSave={(changed, what) => void onSave(changed, what)} />,
-    [whole, laid, units, onSave],
-  );
-  const moved = print.moved ?? NONE;
-  const live = held && nudged(whole, laid, held);
-  const placement = live?.placement ?? laid.placement;
-  const fit = live?.fit ?? fitInUse(laid, base);
-  if (!placement)
+  if (!laid.placement)
     return (
       <p role="alert" className="my-4 max-w-[70ch] border-l-4 border-brick pl-3">
         {laid.fault?.says}{' '}
@@ -159,28 +150,69 @@ function Sheet({ input, units, mirror, lamp, base, guideHref, query, onSave }: S
         </a>
       </p>
     );
+  return (
+    <Live {...rest} input={whole} laid={laid} resting={laid.placement} units={units} base={base} onSave={onSave}>
+      <HandLines laid={laid} house={input.house} fabric={input.fabric} blank={blank} />
+      {print.moved && (
+        <button
+          type="button"
+          className="act act-quiet -ml-2 underline"
+          onClick={() => void onSave(withoutMoved(print), 'art put back by its rule')}
+        >
+          Put it back by the rule
+        </button>
+      )}
+      <LayActs input={whole} laid={laid} units={units} onSave={(changed, what) => void onSave(changed, what)} />
+      <Guides mirror={mirror} href={guideHref} query={query} />
+    </Live>
+  );
+}
+
+interface LiveProps extends Pick<SheetProps, 'units' | 'lamp' | 'base' | 'onSave'> {
+  input: LaidInput;
+  laid: Laid;
+  /** Where the art stands while no hand moves it. */
+  resting: Placement;
+  /** What does not change while the art is moved. */
+  children: ReactNode;
+}
+
+/** The sheet, its measures and lamp, following the hand; kept when it rests. */
+function Live({ input, laid, resting, units, lamp, base, onSave, children }: LiveProps) {
+  const { print, item, house } = input;
+  const [held, setHeld] = useState<{ xMm: number; yMm: number } | null>(null);
+  const platen = useMemo(() => platenOf(input), [input]);
+  const lay = useMemo(() => layOf(laid, print.lay), [laid, print.lay]);
+  const live = useMemo(() => held && nudged(input, laid, held, base), [held, input, laid, base]);
+  const placement = live?.placement ?? resting;
+  const told = useCalm(placement, TOLD_MS);
+  const fit = live?.fit ?? fitInUse(laid, base);
   const shift = ({ xMm, yMm }: { xMm: number; yMm: number }) =>
-    setHeld((now) => ({ xMm: (now ?? moved).xMm + xMm, yMm: (now ?? moved).yMm + yMm }));
-  const resting = useRef<ReturnType<typeof setTimeout>>(undefined);
+    setHeld((now) => {
+      const from = now ?? print.moved ?? NONE;
+      return { xMm: from.xMm + xMm, yMm: from.yMm + yMm };
+    });
+  const rest = useRef<ReturnType<typeof setTimeout>>(undefined);
   const keep = async (held: { xMm: number; yMm: number }) => {
-    const { moved: _, lay: __, ...rest } = print;
-    const rounded = { xMm: Math.round(held.xMm * 10) / 10, yMm: Math.round(held.yMm * 10) / 10 };
-    await onSave(rounded.xMm === 0 && rounded.yMm === 0 ? rest : { ...rest, moved: rounded }, 'art moved');
+    const { lay: _, ...free } = withoutMoved(print);
+    const moved = { xMm: Math.round(held.xMm * 10) / 10, yMm: Math.round(held.yMm * 10) / 10 };
+    await onSave(moved.xMm === 0 && moved.yMm === 0 ? free : { ...free, moved }, 'art moved');
     setHeld(null);
   };
   const done = (restMs: number) => {
-    clearTimeout(resting.current);
-    if (held) resting.current = setTimeout(() => void keep(held), restMs);
+    clearTimeout(rest.current);
+    if (held) rest.current = setTimeout(() => void keep(held), restMs);
   };
-  const holds = placement.findings.some((one) => one.level === 'hold');
+  const works = fit.feasible && !placement.findings.some((one) => one.level === 'hold');
   return (
-    <section aria-label="Placement sheet" className="grid grid-cols-[1fr_19rem] gap-6">
+    <section aria-label="Placement sheet" className="grid grid-cols-[1fr_19rem] gap-6" data-held={held !== null}>
       <PlacementSheet
-        still={laid.placement ?? placement}
+        still={resting}
         placement={placement}
+        told={held ? told : resting}
         lay={lay}
         platen={platen}
-        works={fit.feasible && !holds}
+        works={works}
         house={units}
         artName={print.artName}
         stepMm={TAPE_STEP_MM[units.length] / 5}
@@ -191,22 +223,10 @@ function Sheet({ input, units, mirror, lamp, base, guideHref, query, onSave }: S
       <div className="min-w-0">
         <h2 className="flex items-center justify-between gap-3 text-lg">
           {print.position}, {item.size}
-          {lamp && !held ? <Lamp state={lamp} /> : <Lamp state={fit.feasible && !holds ? 'clear' : 'hold'} />}
+          {lamp && !held ? <Lamp state={lamp} /> : <Lamp state={works ? 'clear' : 'hold'} />}
         </h2>
-        <Measures placement={placement} units={units} house={input.house} />
-        <HandLines laid={laid} house={input.house} fabric={input.fabric} blank={blank} />
-        {print.moved && (
-          <button
-            type="button"
-            disabled={held !== null}
-            className="act act-quiet -ml-2 underline"
-            onClick={() => void onSave(withoutMoved(print), 'art put back by its rule')}
-          >
-            Put it back by the rule
-          </button>
-        )}
-        {acts}
-        <Guides mirror={mirror} href={guideHref} query={query} />
+        <Measures placement={held ? told : resting} units={units} house={house} />
+        {children}
       </div>
     </section>
   );

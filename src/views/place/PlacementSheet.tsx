@@ -16,12 +16,14 @@ import {
 } from '../../core/placement';
 import { formatTape, type HouseUnits } from '../../core/units';
 import { useWidth } from '../../ui/useWidth';
-import { ArtHandle, TapeDrawing } from './SheetParts';
+import { ArtHandle, type OnScreen, TapeDrawing } from './SheetParts';
 
 interface PlacementSheetProps {
   /** As it rests, and as it is while the art is being moved. */
   still: Placement;
   placement: Placement;
+  /** The placement whose figures are told; behind the hand by no more than an eye needs. */
+  told: Placement;
   /** How the piece lies, at rest. */
   lay: Lay;
   platen: Sides;
@@ -51,6 +53,7 @@ export function PlacementSheet(props: PlacementSheetProps) {
 function Drawing({
   still,
   placement,
+  told,
   lay,
   platen,
   works,
@@ -63,34 +66,30 @@ function Drawing({
   width,
 }: PlacementSheetProps & { width: number }) {
   const frame = useMemo(() => frameOf(still, lay, platen, width, most), [still, lay, platen, width, most]);
-  const { view, px, height } = frame;
   return (
-    <section className="relative touch-none select-none" aria-label={sheetWords(placement, house, artName)}>
+    <section className="relative touch-none select-none" aria-label={sheetWords(told, house, artName)}>
       <Ground still={still} frame={frame} width={width} works={works} />
-      <svg width={width} height={height} viewBox={view} className="absolute inset-0 block will-change-transform" role="presentation">
+      <div className="absolute inset-0 contain-strict">
         <ArtHandle
           box={placement.box}
           round={placement.measures.shape === 'round'}
-          px={px}
+          sheet={frame}
           artName={artName}
           stepMm={stepMm}
           onShift={onShift}
           onDone={onDone}
-          words={measureWords(placement, house)}
+          words={measureWords(told, house)}
         />
         {tapesOf(placement).map((tape) => (
-          <TapeDrawing key={tape.measure.from} tape={tape} px={px} house={house} />
+          <TapeDrawing key={tape.measure.from} tape={tape} told={told} sheet={frame} house={house} />
         ))}
-      </svg>
+      </div>
     </section>
   );
 }
 
-interface Frame {
+interface Frame extends OnScreen {
   view: string;
-  /** One pixel, mm. */
-  px: number;
-  height: number;
   sleeves: Ring[];
   /** The platen as it lies on the panel. */
   ring: Ring;
@@ -104,8 +103,9 @@ function frameOf({ outline, box, measures, panel }: Placement, lay: Lay, platen:
   const seen = viewOf(outline, [...sleeves.flat(), ...ring]);
   const scale = Math.min((width - 2 * PAD) / seen.widthMm, (most - 2 * PAD) / seen.heightMm);
   const height = seen.heightMm * scale + 2 * PAD;
-  const view = `${seen.leftMm - PAD / scale} ${seen.topMm - PAD / scale} ${width / scale} ${height / scale}`;
-  return { view, px: 1 / scale, height, sleeves, ring };
+  const [leftMm, topMm] = [seen.leftMm - PAD / scale, seen.topMm - PAD / scale];
+  const view = `${leftMm} ${topMm} ${width / scale} ${height / scale}`;
+  return { view, leftMm, topMm, px: 1 / scale, width, height, sleeves, ring };
 }
 
 /** The piece and the platen, which stay while the art is moved: drawn once, on a layer of their own. */

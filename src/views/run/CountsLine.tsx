@@ -1,23 +1,26 @@
-/** Which piece is in hand, and how many are good, again, spoiled, left. */
+/** How many are good, again, spoiled, left, and whether transfers are left over. */
 import type { Counts } from '../../core/run';
 
-export function CountsLine({ counts, piece, pieces, done }: { counts: Counts; piece: number; pieces: number; done: boolean }) {
+export function CountsLine({ counts, spares }: { counts: Counts; spares: number | null }) {
   const count = (n: number, word: string) => (
     <span>
       <span className="figure font-semibold text-white">{n}</span> {word}
     </span>
   );
   return (
-    <span className="flex gap-5 text-lg" role="status">
-      {!done && (
-        <span>
-          piece <span className="figure font-semibold text-white">{piece}</span> of <span className="figure">{pieces}</span>
-        </span>
-      )}
+    <span className="flex flex-wrap gap-x-5 text-lg" role="status">
       {count(counts.good, 'good')}
       {count(counts.again, 'again')}
       {count(counts.spoiled, 'spoiled')}
       {count(counts.left, 'left')}
+      {spares !== null &&
+        (spares >= 0 ? (
+          count(spares, spares === 1 ? 'spare' : 'spares')
+        ) : (
+          <span className="bg-amber px-2 font-semibold text-ink">
+            {-spares} {spares === -1 ? 'transfer' : 'transfers'} short
+          </span>
+        ))}
     </span>
   );
 }

@@ -1,9 +1,26 @@
-/** Time as a bar that drains; full and still when no clock runs. */
-export function DrainingBar({ share, running }: { share: number; running: boolean }) {
+/** Time as a bar that drains by itself between two words of the clock; its place stays empty when no clock runs. */
+import { useEffect, useRef } from 'react';
+import { serverNow } from '../../ui/clock';
+
+/** @param lastsS the whole length of the clock, s @param dueAt when it is out, ms since the epoch */
+export function DrainingBar({ lastsS, dueAt }: { lastsS: number; dueAt: number | null }) {
+  return <span className="mt-4 block h-7 contain-strict">{dueAt !== null && <Drain lastsS={lastsS} dueAt={dueAt} />}</span>;
+}
+
+function Drain({ lastsS, dueAt }: { lastsS: number; dueAt: number }) {
+  const bar = useRef<HTMLSpanElement>(null);
+  const drain = useRef<Animation>(undefined);
+  useEffect(() => {
+    const frames = [{ transform: 'scaleX(1)' }, { transform: 'scaleX(0)' }];
+    drain.current = bar.current?.animate(frames, { duration: lastsS * 1000, fill: 'both' });
+    return () => drain.current?.cancel();
+  }, [lastsS]);
+  useEffect(() => {
+    if (drain.current) drain.current.currentTime = Math.max(0, lastsS * 1000 - (dueAt - serverNow()));
+  });
   return (
-    <svg width="100%" height="28" className="mt-4 block" aria-hidden="true">
-      <rect x="1" y="1" width="99.8%" height="26" fill="none" stroke={running ? 'white' : 'var(--color-night-line)'} strokeWidth="2" />
-      <rect x="1" y="1" width={`${(running ? share : 0) * 99.8}%`} height="26" fill="var(--color-amber)" />
-    </svg>
+    <span className="block h-full border-2 border-white" aria-hidden="true">
+      <span ref={bar} data-bar className="block h-full origin-left bg-amber will-change-transform" />
+    </span>
   );
 }

@@ -1,163 +1,197 @@
-/** The run on the screen: the cue, its clock, the set values, what comes next, and the keys. */
-import { useLayoutEffect, useRef, useState } from 'react';
+/** The run on the screen: set-up, trial, the cue with its clock and what comes next, the cooling lane, the keys, and the sheet after it. */
+import { useEffect, useRef, useState } from 'react';
 import type { RunReply } from '../../contract';
-import { cueOf, standing } from '../../core/run';
-import { useServerNow } from '../../ui/clock';
-import { Says } from '../../ui/Says';
+import { cooling, cueOf, factOf, following, gateOf, leadIn, type RunFact, sparesOf, standing, styleOf } from '../../core/run';
+import { useSecondsTo } from '../../ui/clock';
+import { useRoute } from '../../ui/query';
 import { Stack } from '../../ui/Stack';
 import { StageLine } from '../../ui/StageLine';
+import { AfterSheet } from './AfterSheet';
+import { Aside, type AsideKind } from './Aside';
 import { CountsLine } from './CountsLine';
-import { DrainingBar } from './DrainingBar';
+import { CueFace } from './CueFace';
+import { Gate } from './Gate';
+import { Lane } from './Lane';
 import { RunKeys } from './RunKeys';
 import { RunSetValues } from './RunSetValues';
 import { SpoilChoice } from './SpoilChoice';
-import { useRun } from './useRun';
+import { Trial } from './Trial';
+import { toggleFullScreen, useAwake, useLacks } from './useAwake';
+import { useCueSounds, useSounds } from './useCueSounds';
+import { type LiveRun, useRun } from './useRun';
+import { useRunKeys } from './useRunKeys';
+import { cueWords } from './words';
 
 /** A second press of Space within this time after the last is a slip of the hand, ms. */
 const SLIP_MS = 600;
 
 export function RunScreen({ reply }: { reply: RunReply }) {
   const run = useRun(reply);
-  const { state, plan, happen } = run;
-  const now = useServerNow(100, state.dueAt !== null);
-  const cue = cueOf(plan, state, now);
-  const [spoiling, setSpoiling] = useState(false);
+  const { state, plan } = run;
+  const { card } = reply;
+  useAwake(!state.done);
+  // who came by a link on the rail is at the press now: Space and the foot switch are the run's
+  useEffect(() => {
+    const came = document.activeElement;
+    if (came instanceof HTMLElement && came.closest('aside, nav')) came.blur();
+  }, []);
+  const lacks = useLacks();
+  const readoutC = useRoute('devices', {}).data?.devices.find((one) => one.pressId === card.of.pressId)?.press?.readoutC ?? null;
+  const checks = gateOf(card, plan.pieces);
+  const first = leadIn(card, checks, state);
+  const spares = sparesOf(state.checks, plan.pieces, run.counts.spoiled);
+  return (
+    <div data-keys="own" className="flex min-h-[calc(100vh-7rem)] flex-col px-6 pt-3 pb-16 max-[700px]:px-4">
+      <div className="flex flex-wrap items-baseline justify-between gap-x-6 text-night-soft">
+        <span>
+          {reply.orderName} · {card.of.blankName} {card.of.size} · {card.of.artName}, {card.of.position}
+        </span>
+        <CountsLine counts={run.counts} spares={spares} />
+      </div>
+      {state.done ? (
+        <AfterSheet reply={reply} run={run} />
+      ) : first?.state === 'set-up' ? (
+        <Gate
+          card={card}
+          checks={checks}
+          looked={state.checks}
+          current={first.check}
+          readoutC={readoutC}
+          lacks={lacks}
+          onFact={run.happen}
+        />
+      ) : first ? (
+        <Trial card={card} next={first.next} tries={state.tries} scrap={state.scrap} onFact={run.happen} />
+      ) : (
+        <Pressing reply={reply} run={run} />
+      )}
+      {first && <UndoOnly run={run} />}
+    </div>
+  );
+}
+
+function UndoOnly({ run }: { run: LiveRun }) {
+  const last = standing(run.events).at(-1);
+  const undo = () => last && run.happen({ kind: 'undone', of: last.id });
+  useRunKeys({ u: undo });
+  return (
+    <div className="flex items-center gap-3">
+      <button type="button" disabled={!last} className={`act border-night-line text-white ${last ? '' : 'opacity-40'}`} onClick={undo}>
+        Undo last step <span className="key">U</span>
+      </button>
+      <button type="button" className="act border-transparent text-night-soft" onClick={() => run.happen({ kind: 'stopped' })}>
+        Stop the run here
+      </button>
+      {run.refusal && <span className="text-xl text-amber">{run.refusal}</span>}
+    </div>
+  );
+}
+
+function Pressing({ reply, run }: { reply: RunReply; run: LiveRun }) {
+  const { state, plan } = run;
+  const { card } = reply;
+  const now = Math.max(state.lastAt, useSecondsTo(state.active.flatMap(({ dueAt }) => dueAt ?? [])));
+  const [picked, setPicked] = useState<number | null>(null);
+  const cue = cueOf(plan, state, now, picked);
+  const [aside, setAside] = useState<AsideKind | null>(null);
+  // pieces that are being spoiled: those of the cue when it began, whatever is cued meanwhile
+  const [spoiling, setSpoiling] = useState<readonly number[] | null>(null);
   const [early, setEarly] = useState(false);
+  const [sounds, nextSounds] = useSounds();
+  useCueSounds(state, cue, run.refusal, sounds);
   const lastAct = useRef(0);
   const last = standing(run.events).at(-1);
-  const stage = reply.card.stages[state.stage];
-  const next = reply.card.stages[state.stage + 1];
-
+  const happen = (fact: RunFact) => {
+    setPicked(null);
+    setEarly(false);
+    run.happen(fact);
+  };
+  const about = cue.pieces[0] === undefined ? {} : { piece: cue.pieces[0] };
   const act = () => {
     if (performance.now() - lastAct.current < SLIP_MS) return;
-    if (cue.act === null) {
-      setEarly(cue.early !== null);
-      return;
-    }
+    if (cue.act === null) return setEarly(cue.early !== null);
     lastAct.current = performance.now();
-    setEarly(false);
-    happen({ kind: cue.act });
+    happen(factOf(cue, cue.act));
   };
   const on = {
     act,
     early: () => {
       if (!cue.early) return;
       lastAct.current = performance.now();
-      setEarly(false);
-      happen({ kind: cue.early });
+      happen(factOf(cue, cue.early));
     },
-    layBack: () => cue.canLayBack && happen({ kind: 'laid back' }),
-    spoil: () => cue.canSpoil && setSpoiling(true),
+    layBack: () => cue.canLayBack && happen({ kind: 'laid back', ...about }),
+    spoil: () => cue.canSpoil && setSpoiling(cue.pieces),
     undo: () => last && happen({ kind: 'undone', of: last.id }),
     stop: () => happen({ kind: 'stopped' }),
+    note: () => setAside('note'),
+    time: () => setAside('time'),
+    heat: () => setAside('temperature'),
+    pause: () => happen({ kind: state.pausedAt === null ? 'paused' : 'resumed' }),
+    goes: () => happen({ kind: 'goes', style: styleOf(plan, state) === 'piece by piece' ? 'step by step' : 'piece by piece' }),
+    sounds: nextSounds,
+    full: toggleFullScreen,
   };
-  useKeys(on, spoiling);
-  const done = state.phase === 'done';
-  const person = reply.card.of.roster[state.piece - 1];
-  return (
-    <div data-keys="own" className="flex min-h-[calc(100vh-7rem)] flex-col px-6 pt-3 pb-16">
-      <p className="sr-only" aria-live="assertive">
-        {cue.verb}
-      </p>
-      <div className="flex items-baseline justify-between text-night-soft">
-        <span>
-          {reply.orderName} · {reply.card.of.blankName} {reply.card.of.size} · {reply.card.of.artName}, {reply.card.of.position}
-        </span>
-        {person && !done && (
-          <span className="text-4xl leading-none font-bold text-white" data-person>
-            {person.number && <span className="figure">{person.number}</span>} {person.name}
-          </span>
-        )}
-        <CountsLine counts={run.counts} piece={state.piece} pieces={plan.pieces} done={done} />
-      </div>
-      {spoiling ? (
-        <SpoilChoice
-          onChoose={(reason, note) => {
-            setSpoiling(false);
-            happen({ kind: 'spoiled', reason, note });
-          }}
-          onCancel={() => setSpoiling(false)}
-        />
-      ) : (
-        <>
-          <button
-            type="button"
-            data-cue
-            onClick={act}
-            disabled={done}
-            className="block flex-1 border-0 bg-transparent py-2 text-left text-white"
-          >
-            <span className="flex flex-wrap items-end justify-between gap-x-8">
-              <span className="block leading-none font-bold" style={{ fontSize: 'clamp(64px, 9.5vw, 124px)' }}>
-                {cue.verb}
-              </span>
-              {cue.leftS !== null && (
-                <span className="flex items-baseline gap-3 leading-none font-semibold" style={{ fontSize: 'clamp(64px, 9.5vw, 124px)' }}>
-                  <span className="figure">{Math.ceil(cue.leftS)}</span>
-                  <span className="text-4xl font-normal">s</span>
-                </span>
-              )}
-            </span>
-            <DrainingBar share={cue.share} running={cue.leftS !== null} />
-            <span className="block pt-2 text-2xl text-night-soft">
-              {done ? `${run.counts.good} good, ${run.counts.spoiled} spoiled.` : stage ? <Says words={stage.says} /> : null}
-              {!done && next ? (
-                <>
-                  {' '}
-                  · then: <Says words={next.says} />
-                </>
-              ) : null}
-            </span>
-            <span className="block min-h-8 pt-1 text-xl text-amber">
-              {run.refusal ??
-                (early && cue.leftS
-                  ? `${Math.ceil(cue.leftS)} s are left. Press O to end it early.`
-                  : run.waiting > 3
-                    ? `${run.waiting} steps wait for the server. Keep this page open.`
-                    : '')}
-            </span>
-          </button>
-          <div className="grid grid-cols-[1fr_20rem] gap-8">
-            <div>
-              <RunSetValues card={reply.card} />
-              <div className="pt-3">
-                <StageLine stages={reply.card.stages} current={done ? -1 : state.stage} dark />
-              </div>
-            </div>
-            <Stack layers={stage?.stack ?? []} faceC={reply.card.delivered.midC} dark />
-          </div>
-          <RunKeys cue={cue} done={done} canUndo={Boolean(last)} orderId={reply.run.orderId} on={on} />
-        </>
-      )}
-    </div>
+  useRunKeys(
+    {
+      ' ': on.act,
+      Enter: on.act,
+      o: on.early,
+      l: on.layBack,
+      x: on.spoil,
+      u: on.undo,
+      n: on.note,
+      t: on.time,
+      h: on.heat,
+      p: on.pause,
+      g: on.goes,
+      m: on.sounds,
+      f: on.full,
+    },
+    aside !== null || spoiling !== null,
   );
-}
-
-type Acts = Record<'act' | 'early' | 'layBack' | 'spoil' | 'undo' | 'stop', () => unknown>;
-
-/** Space and Enter advance; single letters do the rest. A held key is one press. */
-function useKeys(on: Acts, quiet: boolean): void {
-  // before paint, so that no key is ever judged by the cue before the one that is seen
-  useLayoutEffect(() => {
-    if (quiet) return undefined;
-    const keys: Record<string, () => unknown> = { ' ': on.act, Enter: on.act, o: on.early, l: on.layBack, x: on.spoil, u: on.undo };
-    const onKey = (event: KeyboardEvent) => {
-      const key = event.key.length === 1 ? event.key.toLowerCase() : event.key;
-      const target = event.target as HTMLElement;
-      const other = target.closest('a, button:not([data-cue]), aside');
-      if (
-        event.ctrlKey ||
-        event.metaKey ||
-        event.altKey ||
-        target.matches('input, textarea') ||
-        !keys[key] ||
-        (other && (key === ' ' || key === 'Enter'))
-      )
-        return;
-      event.preventDefault();
-      if (!event.repeat) keys[key]();
-    };
-    document.addEventListener('keydown', onKey);
-    return () => document.removeEventListener('keydown', onKey);
-  });
+  const word =
+    run.refusal ??
+    (early && cue.leftS
+      ? `${Math.ceil(cue.leftS)} s are left. Press O to end it early.`
+      : run.loose
+        ? 'This browser could not keep the last step: keep this page open until the server has it.'
+        : run.waiting > 3
+          ? `${run.waiting} steps wait for the server; they are kept here and sent once it answers.`
+          : '');
+  if (spoiling)
+    return (
+      <SpoilChoice
+        pieces={spoiling}
+        due={cue.verb === 'Open now' ? cueWords(cue) : null}
+        onChoose={(piece, reason, note) => {
+          setSpoiling(null);
+          happen({ kind: 'spoiled', piece, reason, note });
+        }}
+        onCancel={() => setSpoiling(null)}
+      />
+    );
+  return (
+    <>
+      <p className="sr-only" aria-live="assertive">
+        {cueWords(cue)}
+      </p>
+      <CueFace cue={cue} next={following(plan, state, now, 2)} card={card} word={word} onAct={on.act} />
+      <div className="grid grid-cols-[1fr_20rem] gap-x-8 gap-y-3 max-[900px]:grid-cols-1">
+        <RunSetValues card={card} setS={state.setS} setC={state.setC} />
+        <div className="row-span-2 max-[1199px]:row-span-1 max-[900px]:hidden">
+          <Stack layers={card.stages[cue.stage]?.stack ?? []} faceC={card.delivered.midC} dark />
+        </div>
+        <div className="max-[1199px]:col-span-2 max-[900px]:hidden">
+          <StageLine stages={card.stages} current={cue.stage} dark />
+        </div>
+      </div>
+      <Lane lots={cooling(plan, state)} now={now} picked={picked} onPick={setPicked} />
+      {aside ? (
+        <Aside kind={aside} card={card} piece={cue.pieces[0]} onFact={happen} onClose={() => setAside(null)} />
+      ) : (
+        <RunKeys cue={cue} canUndo={Boolean(last)} paused={state.pausedAt !== null} style={styleOf(plan, state)} sounds={sounds} on={on} />
+      )}
+    </>
+  );
 }

@@ -3,10 +3,12 @@ import type { Card } from '../../core/card';
 import { formatDuration, formatFigure, UNITS } from '../../core/units';
 import { useUnits } from '../../ui/house';
 
-export function RunSetValues({ card }: { card: Card }) {
+/** @param setS, setC what was set otherwise than carded in this run */
+export function RunSetValues({ card, setS, setC }: { card: Card; setS: number | null; setC: number | null }) {
   const house = useUnits();
   const { unit } = card.window.settable;
-  const { pressure, timeS, tempC, peel, cover } = card.set;
+  const { pressure, peel, cover } = card.set;
+  const [timeS, tempC] = [setS ?? card.set.timeS, setC ?? card.set.tempC];
   const { setting } = pressure;
   const gauge =
     setting.gauge === 'dial'
@@ -28,6 +30,7 @@ export function RunSetValues({ card }: { card: Card }) {
         {pressure.band}, {gauge}
         <br />
         {peel} peel, {cover ? 'cover over it' : 'no cover'}
+        {(setS !== null || setC !== null) && <span className="text-amber">, not as carded</span>}
       </span>
     </div>
   );

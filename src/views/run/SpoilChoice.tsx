@@ -2,7 +2,17 @@
 import { useEffect, useRef, useState } from 'react';
 import { SPOIL_REASONS, type SpoilReason } from '../../core/run';
 
-export function SpoilChoice({ onChoose, onCancel }: { onChoose: (reason: SpoilReason, note: string) => void; onCancel: () => void }) {
+interface SpoilChoiceProps {
+  /** Pieces of the closing; of several, one is chosen. */
+  pieces: readonly number[];
+  /** A press whose time is up meanwhile, in words. */
+  due: string | null;
+  onChoose: (piece: number, reason: SpoilReason, note: string) => void;
+  onCancel: () => void;
+}
+
+export function SpoilChoice({ pieces, due, onChoose, onCancel }: SpoilChoiceProps) {
+  const [piece, setPiece] = useState(pieces[0] ?? 1);
   const [note, setNote] = useState('');
   const heading = useRef<HTMLHeadingElement>(null);
   // on the heading, so that a Space by habit chooses nothing
@@ -13,7 +23,7 @@ export function SpoilChoice({ onChoose, onCancel }: { onChoose: (reason: SpoilRe
       const reason = SPOIL_REASONS[Number(event.key) - 1];
       if (reason && !(event.target instanceof HTMLInputElement)) {
         event.preventDefault();
-        onChoose(reason, note);
+        onChoose(piece, reason, note);
       }
     };
     document.addEventListener('keydown', onKey);
@@ -22,15 +32,36 @@ export function SpoilChoice({ onChoose, onCancel }: { onChoose: (reason: SpoilRe
   return (
     <section className="flex-1 py-4" aria-label="Why is it spoiled?">
       <h1 ref={heading} tabIndex={-1} className="pb-4 text-5xl outline-none">
-        Spoiled, because …
+        Piece {piece} is spoiled, because …
       </h1>
+      {due && (
+        <p role="alert" className="mb-4 bg-amber px-4 py-2 text-3xl font-bold text-ink">
+          {due}: go back with Esc, or choose at once.
+        </p>
+      )}
+      {pieces.length > 1 && (
+        <fieldset className="flex flex-wrap items-center gap-2 border-0 p-0 pb-4">
+          <legend className="pb-1 text-night-soft">Which of the closing</legend>
+          {pieces.map((one) => (
+            <button
+              key={one}
+              type="button"
+              aria-pressed={one === piece}
+              className={`act border-night-line text-white ${one === piece ? 'border-amber' : ''}`}
+              onClick={() => setPiece(one)}
+            >
+              piece {one}
+            </button>
+          ))}
+        </fieldset>
+      )}
       <ol className="grid max-w-5xl grid-cols-2 gap-3">
         {SPOIL_REASONS.map((reason, i) => (
           <li key={reason}>
             <button
               type="button"
               className="act min-h-16 w-full justify-start border-night-line text-xl text-white"
-              onClick={() => onChoose(reason, note)}
+              onClick={() => onChoose(piece, reason, note)}
             >
               <span className="key">{i + 1}</span> {reason}
             </button>

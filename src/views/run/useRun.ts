@@ -1,11 +1,11 @@
 /** A run in this page: its events, those still on their way to the server, and the state they add up to. */
-import { useEffect, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import type { RunReply } from '../../contract';
-import { apply, type Counts, countsOf, type RunEvent, type RunFact, type RunPlan, type RunState, replay } from '../../core/run';
-import { heardServer, serverNow } from '../../ui/clock';
+import { apply, type Counts, countsOf, planOf, type RunEvent, type RunFact, type RunPlan, type RunState, replay } from '../../core/run';
+import { serverNow } from '../../ui/clock';
 import { newId } from '../../ui/newId';
+import { heardEvents, post, useBox, whenSettled } from '../../ui/outbox';
 import { refresh } from '../../ui/query';
-import { heardEvents, post, useBox } from './outbox';
 
 export interface LiveRun {
   plan: RunPlan;
@@ -14,10 +14,14 @@ export interface LiveRun {
   events: RunEvent[];
   /** Events not yet confirmed by the server. */
   waiting: number;
+  /** Some of them are in this page alone. */
+  loose: boolean;
   /** Why the last event was refused, in words. */
   refusal: string | null;
   happen: (fact: RunFact) => void;
 }
+
+whenSettled(() => void refresh('run', 'order', 'bench', 'pressings', 'rail'));
 
 /** Applies events here at once; the outbox sees to the server. Another device's events come in with every fresh reply. */
 export function useRun(reply: RunReply): LiveRun {
@@ -25,16 +29,14 @@ export function useRun(reply: RunReply): LiveRun {
   const box = useBox(runId);
   const [refusal, setRefusal] = useState<string | null>(null);
   useEffect(() => {
-    heardServer(reply.now);
     heardEvents(runId, reply.events);
   }, [reply, runId]);
-  const plan: RunPlan = { pieces: reply.run.pieces, stages: reply.card.stages };
-  const confirmed = box.confirmed.length >= reply.events.length ? box.confirmed : reply.events;
-  const events = [...confirmed, ...box.waiting.filter((event) => !confirmed.some((known) => known.id === event.id))];
-  const refused = (words: string) => {
-    setRefusal(words);
-    void refresh('run');
-  };
+  const plan = useMemo(() => planOf(reply.run, reply.card), [reply]);
+  const events = useMemo(() => {
+    const confirmed = box.confirmed.length >= reply.events.length ? box.confirmed : reply.events;
+    return [...confirmed, ...box.waiting.filter((event) => !confirmed.some((known) => known.id === event.id))];
+  }, [box, reply]);
+  const state = useMemo(() => replay(plan, reply.run.startedAt, events), [plan, reply.run.startedAt, events]);
   const happen = (fact: RunFact) => {
     const event = { ...fact, id: newId(), at: serverNow() } as RunEvent;
     const applied = apply(plan, reply.run.startedAt, events, event);
@@ -43,8 +45,16 @@ export function useRun(reply: RunReply): LiveRun {
       return;
     }
     setRefusal(null);
-    post(runId, event, refused, () => void refresh('order', 'bench', 'pressings'));
+    post(runId, event);
   };
-  const state = replay(plan, reply.run.startedAt, events);
-  return { plan, state, counts: countsOf(plan, state), events, waiting: box.waiting.length, refusal, happen };
+  return {
+    plan,
+    state,
+    counts: countsOf(plan, state),
+    events,
+    waiting: box.waiting.length,
+    loose: box.loose,
+    refusal: refusal ?? box.refusal,
+    happen,
+  };
 }

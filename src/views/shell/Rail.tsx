@@ -1,11 +1,14 @@
 /** The rail along the bottom of every page: presses, running clocks, the last undoable act. One island for the whole visit. */
-import { useEffect, useState } from 'react';
+import { type ReactNode, useEffect, useState } from 'react';
 import { API, type Rail as RailReply, type Reply } from '../../contract';
 import { formatDuration, formatQuantity } from '../../core/units';
 import { undoLast, useLastAct } from '../../ui/acts';
 import { serverAnswers, setAway, useAway } from '../../ui/away';
-import { heardServer, useServerNow } from '../../ui/clock';
+import { onClockJump, secondsLeft, useSecondsTo } from '../../ui/clock';
+import { beginOutbox } from '../../ui/outbox';
+import { piecesOrScrap } from '../../ui/pieces';
 import { errorWords, Island, queries, refresh, useRoute } from '../../ui/query';
+import { runHref, Takeover } from './Takeover';
 
 export function Rail() {
   return (
@@ -45,12 +48,12 @@ function useChangeStream(): void {
 
 function RailBar() {
   useChangeStream();
+  useEffect(beginOutbox, []);
   const { data } = useRoute('rail', {});
   const devices = useRoute('devices', {}).data?.devices ?? [];
   const away = useAway();
-  useEffect(() => {
-    if (data) heardServer(data.now);
-  }, [data]);
+  // a device that slept asks the server what the time is before anything else
+  useEffect(() => onClockJump(() => void refresh('rail')), []);
   return (
     <aside
       className="rail fixed inset-x-0 bottom-0 z-10 flex h-14 items-stretch gap-0 border-t-2 border-ink bg-sheet text-[0.95rem] text-ink"
@@ -62,19 +65,20 @@ function RailBar() {
         </p>
       ) : (
         <>
-          <ul className="flex min-w-0 items-stretch overflow-hidden">
+          <ul className="flex min-w-0 items-stretch overflow-hidden max-[700px]:hidden">
             {(data?.presses ?? []).map((press) => (
               <PressToken key={press.id} press={press} device={devices.find((one) => one.pressId === press.id)} />
             ))}
           </ul>
           <ul className="flex min-w-0 flex-1 items-stretch overflow-hidden" aria-label="Running clocks">
             {(data?.runs ?? []).map((run) => (
-              <RunToken key={run.runId} run={run} />
+              <RunTokens key={run.runId} run={run} />
             ))}
           </ul>
         </>
       )}
       <UndoToken />
+      <Takeover runs={data?.runs ?? []} />
     </aside>
   );
 }
@@ -113,29 +117,47 @@ function PressToken({ press, device }: PressTokenProps) {
   );
 }
 
-function RunToken({ run }: { run: RailReply['runs'][number] }) {
-  const now = useServerNow(250, run.dueAt !== null);
-  const leftS = run.dueAt === null ? null : Math.max(0, (run.dueAt - now) / 1000);
+type RunNow = RailReply['runs'][number];
+
+/** One token a clock that runs; a run without one says what is to be done. */
+function RunTokens({ run }: { run: RunNow }) {
+  if (run.clocks.length === 0)
+    return (
+      <Token run={run} pieces={run.now} due={false}>
+        {run.verb}
+      </Token>
+    );
+  return (
+    <>
+      {run.clocks.map((clock) => (
+        <ClockToken key={`${clock.phase} ${clock.pieces[0]}`} run={run} clock={clock} />
+      ))}
+    </>
+  );
+}
+
+function ClockToken({ run, clock: { dueAt, phase, pieces } }: { run: RunNow; clock: RunNow['clocks'][number] }) {
+  const leftS = secondsLeft(dueAt, useSecondsTo([dueAt]));
   const due = leftS === 0;
+  return (
+    <Token run={run} pieces={pieces} due={due}>
+      {due ? (phase === 'closed' ? 'open now' : 'cool enough') : `${phase === 'closed' ? 'pressing' : 'cooling'} `}
+      {!due && <span className="figure">{formatDuration(leftS)}</span>}
+    </Token>
+  );
+}
+
+function Token({ run, pieces, due, children }: { run: RunNow; pieces: readonly number[]; due: boolean; children: ReactNode }) {
   return (
     <li className="border-r border-line">
       <a
-        href={`/orders/${run.orderId}/run?line=${run.lineId}&run=${run.runId}`}
+        href={runHref(run)}
         className={`flex h-full flex-col justify-center px-4 leading-tight no-underline whitespace-nowrap ${due ? 'bg-amber text-ink' : 'text-ink'}`}
       >
         <span>
-          {run.label} <span className="text-soft">piece</span> <span className="figure">{run.piece}</span>
+          {run.label} <span className="text-soft">{piecesOrScrap(pieces)}</span>
         </span>
-        <span className="font-semibold">
-          {leftS === null
-            ? run.verb
-            : due
-              ? run.phase === 'closed'
-                ? 'open now'
-                : 'cool enough'
-              : `${run.phase === 'closed' ? 'pressing' : 'cooling'} `}
-          {leftS !== null && !due && <span className="figure">{formatDuration(Math.ceil(leftS))}</span>}
-        </span>
+        <span className="font-semibold">{children}</span>
       </a>
     </li>
   );

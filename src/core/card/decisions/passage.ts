@@ -2,7 +2,7 @@
 import { isHard, nominalOf, stageOf } from '../../materials';
 import { pressOffset } from '../../press';
 import { mm, phrase, seconds, tempDiff } from '../../units';
-import { pressOf, sheetStage, thicknessOf } from '../draft';
+import { pressOf, sheetStage, thicknessOf, trialOf } from '../draft';
 import { type Decision, given, HOUSE, SHEET, settings } from './decision';
 
 /** A lower layer's tack where its own sheet names none, s. */
@@ -155,12 +155,14 @@ export const PASSAGE_DECISIONS: readonly Decision[] = [
     id: 'trial-on-scrap',
     field: 'time',
     decide: ({ product }, draft) => {
-      const { min, max } = pressOf(draft).timeS;
-      return given(product.trialFirst, () => ({
-        set: { trial: true },
-        source: SHEET,
-        says: phrase`It rises by its own mind: try from ${seconds(min)} in steps of ${seconds(Math.max(1, Math.round((max - min) / 5)))}, each on a fresh scrap, and keep the best.`,
-      }));
+      const trial = trialOf({ ...draft, trial: product.trialFirst });
+      return (
+        trial && {
+          set: { trial: true },
+          source: SHEET,
+          says: phrase`It rises by its own mind: try from ${seconds(trial.fromS)} in steps of ${seconds(trial.stepS)}, each on a fresh scrap, and keep the best.`,
+        }
+      );
     },
   },
   {

@@ -1,7 +1,7 @@
 /** The transfer made ready: warm base, trial, marry, trim, mask. */
 import { nominalOf } from '../../materials';
 import { phrase, seconds, setTemp } from '../../units';
-import { pressOf } from '../draft';
+import { trialOf } from '../draft';
 import { BURNS, marries, needs, PINCH, type StepRule } from './step';
 
 export const SHEET_STEPS: readonly StepRule[] = [
@@ -14,10 +14,10 @@ export const SHEET_STEPS: readonly StepRule[] = [
   {
     id: 'try-on-scrap',
     says: ({ draft }) => {
-      const { min, max } = pressOf(draft).timeS;
-      return needs(
-        draft.trial,
-        phrase`Try first: weeded scrap of the same film on a strip of the same cloth, ${seconds(min)}, then ${seconds(Math.max(1, Math.round((max - min) / 5)))} more each time up to ${seconds(max)}. A fresh scrap each time, for a second press flattens it. Keep the best.`,
+      const trial = trialOf(draft);
+      return (
+        trial &&
+        phrase`Try first: weeded scrap of the same film on a strip of the same cloth, ${seconds(trial.fromS)}, then ${seconds(trial.stepS)} more each time up to ${seconds(trial.toS)}. A fresh scrap each time, for a second press flattens it. Keep the best.`
       );
     },
   },

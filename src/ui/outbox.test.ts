@@ -1,12 +1,13 @@
-/** The outbox against a server that is slow, away, or says no. The server is a stand-in for `fetch`. */
+/** The outbox against a server that is slow, away, or says no, and a browser that keeps what waits. The server is a stand-in for `fetch`. */
+import 'fake-indexeddb/auto';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import type { RunEvent } from '../../core/run';
-import { heardEvents, peek, post } from './outbox';
+import type { RunEvent } from '../core/run';
+import { keepEvent, keptEvents } from './kept';
+import { heardEvents, peek, post, takeUp, whenSettled } from './outbox';
 
 let serial = 0;
 const event = (): RunEvent => ({ id: `20000000-0000-4000-8000-${String(++serial).padStart(12, '0')}`, at: 1000 + serial, kind: 'next' });
 const reply = (status: number, body: unknown) => new Response(JSON.stringify(body), { status });
-const NO_WORDS = () => undefined;
 
 /** A server that keeps what it is sent; `meets` may answer before it does. */
 function server(meets: (sent: RunEvent, tries: number) => Response | 'away' | null = () => null) {
@@ -24,9 +25,15 @@ function server(meets: (sent: RunEvent, tries: number) => Response | 'away' | nu
   return stored;
 }
 
-const settled = async () => vi.advanceTimersByTimeAsync(10_000);
+/** Ten seconds, in which the browser's store, which goes by turns of its own, comes to rest each time. */
+const settled = async () => {
+  for (let i = 0; i < 50; i++) {
+    for (let turn = 0; turn < 8; turn++) await new Promise((done) => setImmediate(done));
+    await vi.advanceTimersByTimeAsync(200);
+  }
+};
 
-beforeEach(() => void vi.useFakeTimers());
+beforeEach(() => void vi.useFakeTimers({ toFake: ['setTimeout', 'clearTimeout', 'Date'] }));
 afterEach(() => {
   vi.useRealTimers();
   vi.unstubAllGlobals();
@@ -37,11 +44,12 @@ describe('the outbox', () => {
     const stored = server();
     const events = [event(), event(), event()];
     const saved = vi.fn();
-    for (const one of events) post('run-a', one, NO_WORDS, saved);
+    whenSettled(saved);
+    for (const one of events) post('run-a', one);
     expect(peek('run-a')).toMatchObject({ confirmed: [], waiting: events });
     await settled();
     expect(stored).toEqual(events);
-    expect(peek('run-a')).toEqual({ confirmed: events, waiting: [] });
+    expect(peek('run-a')).toMatchObject({ confirmed: events, waiting: [] });
     expect(saved).toHaveBeenCalledTimes(1);
   });
 
@@ -52,8 +60,8 @@ describe('the outbox', () => {
       return tries <= 3 ? 'away' : null;
     });
     const [first, second] = [event(), event()];
-    post('run-b', first, NO_WORDS, NO_WORDS);
-    post('run-b', second, NO_WORDS, NO_WORDS);
+    post('run-b', first);
+    post('run-b', second);
     await settled();
     expect(ids).toEqual([first.id, first.id, first.id, first.id, second.id]);
     expect(stored).toEqual([first, second]);
@@ -62,18 +70,17 @@ describe('the outbox', () => {
   it('tries again when the database is held for a moment', async () => {
     const stored = server((_, tries) => (tries === 1 ? reply(503, { title: 'Not saved', status: 503, detail: 'held' }) : null));
     const one = event();
-    post('run-c', one, NO_WORDS, NO_WORDS);
+    post('run-c', one);
     await settled();
     expect(stored).toEqual([one]);
   });
 
   it('a refusal is told in the server’s words, and what was built on it is let go', async () => {
     const stored = server((_, tries) => (tries === 1 ? reply(409, { title: 'Not now', status: 409, detail: 'This run is over.' }) : null));
-    const words: string[] = [];
-    post('run-d', event(), (said) => words.push(said), NO_WORDS);
-    post('run-d', event(), (said) => words.push(said), NO_WORDS);
+    post('run-d', event());
+    post('run-d', event());
     await settled();
-    expect(words).toEqual(['This run is over.']);
+    expect(peek('run-d').refusal).toBe('This run is over. The 1 after it were built on it and were not taken either.');
     expect(stored).toEqual([]);
     expect(peek('run-d').waiting).toEqual([]);
   });
@@ -81,8 +88,8 @@ describe('the outbox', () => {
   it('an older list that arrives late takes nothing back', async () => {
     server();
     const [first, second] = [event(), event()];
-    post('run-e', first, NO_WORDS, NO_WORDS);
-    post('run-e', second, NO_WORDS, NO_WORDS);
+    post('run-e', first);
+    post('run-e', second);
     await settled();
     heardEvents('run-e', [first]);
     expect(peek('run-e').confirmed).toEqual([first, second]);
@@ -91,10 +98,32 @@ describe('the outbox', () => {
   it('an event of another device comes in beside what waits here', async () => {
     server(() => 'away');
     const [theirs, ours] = [event(), event()];
-    post('run-f', ours, NO_WORDS, NO_WORDS);
+    post('run-f', ours);
     heardEvents('run-f', [theirs]);
-    expect(peek('run-f')).toEqual({ confirmed: [theirs], waiting: [ours] });
+    expect(peek('run-f')).toMatchObject({ confirmed: [theirs], waiting: [ours] });
     heardEvents('run-f', [theirs, ours]);
-    expect(peek('run-f')).toEqual({ confirmed: [theirs, ours], waiting: [] });
+    expect(peek('run-f')).toMatchObject({ confirmed: [theirs, ours], waiting: [] });
+  });
+
+  it('what waits is kept in the browser until the server has it; a new page takes it up and sends it in order', async () => {
+    let away = true;
+    const stored = server(() => (away ? 'away' : null));
+    const [one, two] = [event(), event()];
+    post('run-g', one);
+    post('run-g', two);
+    await settled();
+    expect((await keptEvents()).map(({ event: { id } }) => id)).toEqual([one.id, two.id]);
+    away = false;
+    await settled();
+    expect(stored).toEqual([one, two]);
+    await settled();
+    expect(await keptEvents()).toEqual([]);
+    // left behind by a page that is gone
+    const [three, four] = [event(), event()];
+    await keepEvent('run-h', three);
+    await keepEvent('run-h', four);
+    await takeUp();
+    await settled();
+    expect(stored).toEqual([one, two, three, four]);
   });
 });

@@ -1,0 +1,1 @@
+ALTER TABLE `runs` ADD `per_closing` integer DEFAULT 1 NOT NULL;

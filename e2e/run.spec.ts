@@ -1,0 +1,255 @@
+/** At the press: a run led by Space through a restart and a reload, a trial on scrap, sounds on time, a due press that takes over, a device without a server. */
+import type { Page } from '@playwright/test';
+import { cue, start, work } from './hands';
+import { expect, test } from './shop';
+
+const counts = (page: Page) => page.getByRole('status').filter({ hasText: 'left' });
+
+test('six two-sheet toner tees step by step, by Space: one laid back, one spoiled, through a server that restarts and a reload', async ({
+  page,
+  shop,
+}) => {
+  test.setTimeout(600_000);
+  await page.goto('/orders/order-nebula/card');
+  await start(page);
+  await expect(page.getByRole('button', { name: /Goes step by step/ })).toBeVisible();
+  const once = new Set<string>();
+  const first = (what: string, when: boolean) => when && !once.has(what) && Boolean(once.add(what));
+  const married: string[] = [];
+  await work(page, async ({ verb, piece }) => {
+    if (verb === 'Close to marry') married.push(piece);
+    if (first('restart', verb === 'Trim' && piece === 'piece 2')) {
+      await shop.kill();
+      await page.waitForTimeout(650);
+      await page.keyboard.press('Space');
+      await expect(page.getByText('The app’s server does not answer.')).toBeVisible();
+      await shop.start();
+      await expect(page.getByText('The app’s server does not answer.')).toHaveCount(0);
+      return 'Shift';
+    }
+    if (first('reload', verb === 'Place' && piece === 'piece 3')) {
+      const before = await counts(page).textContent();
+      await page.reload();
+      await cue(page, /^Place/);
+      expect(await counts(page).textContent()).toBe(before);
+      return 'Shift';
+    }
+    if (first('laid back', (verb === 'Peel' || verb === 'Cooling') && piece === 'piece 2' && once.has('reload'))) return 'l';
+    if (first('spoiled', verb === 'Look it over' && piece === 'piece 5')) {
+      await page.keyboard.press('x');
+      await expect(page.getByRole('heading', { name: /Piece 5 is spoiled, because/ })).toBeVisible();
+      return '2';
+    }
+    return null;
+  });
+  await expect(page.getByRole('heading', { name: /All pressed: 5 good, 1 spoiled/ })).toBeVisible();
+  expect([...new Set(married)]).toEqual(['piece 1', 'piece 2', 'piece 3', 'piece 4', 'piece 5', 'piece 6']);
+  expect([...once].sort()).toEqual(['laid back', 'reload', 'restart', 'spoiled']);
+  await expect(page.getByText('would not peel clean: piece 5')).toBeVisible();
+  await expect(page.getByText('laid back and pressed again: piece 2')).toBeVisible();
+  const log = await (await page.request.get('/api/v1/pressings?orderId=order-nebula&limit=50')).json();
+  const mine = log.pressings.filter((one: { startedAt: number }) => one.startedAt > Date.now() - 900_000);
+  expect(mine.map(({ piece, outcome }: { piece: number; outcome: string }) => [piece, outcome]).sort()).toEqual([
+    [1, 'good'],
+    [2, 'good'],
+    [3, 'good'],
+    [4, 'good'],
+    [5, 'spoiled'],
+    [6, 'good'],
+  ]);
+});
+
+test('a raised film is tried on scrap, the best time is kept for the run, and after it kept on the card', async ({ page }) => {
+  test.setTimeout(180_000);
+  await page.goto('/orders/order-workshop/card');
+  await start(page);
+  const look = async (key: string) => {
+    await cue(page, /^Try a scrap/);
+    await page.keyboard.press('Space');
+    await cue(page, /^Open now/);
+    await page.keyboard.press('Space');
+    await cue(page, /^How does it look/);
+    await page.keyboard.press(key);
+  };
+  await look('1');
+  await look('2');
+  await look('3');
+  const keep = page.getByRole('heading', { name: /^Keep \d+ s for this run\?/ });
+  await expect(keep).toBeVisible();
+  const best = (await keep.textContent())?.match(/\d+/)?.[0] ?? '';
+  await page.keyboard.press('Space');
+  await cue(page, /^Load/);
+  await expect(page.getByText('not as carded')).toBeVisible();
+  await work(page, async () => ((await counts(page).textContent())?.includes('1 good') ? 'stop' : null));
+  const { runs } = await (await page.request.get('/api/v1/rail')).json();
+  const log = await (await page.request.get('/api/v1/pressings?orderId=order-workshop&limit=5')).json();
+  expect(log.pressings[0]).toMatchObject({ runId: runs[0].runId, timeS: Number(best) });
+  await page.getByRole('button', { name: 'Stop the run here' }).click();
+  await page.getByRole('button', { name: 'Keep it on the card' }).click();
+  await expect(page.getByText('Kept on the card.')).toBeVisible();
+  await page.goto('/orders/order-workshop/card');
+  await expect(page.getByRole('button', { name: new RegExp(`^Time: ${best} s`) })).toBeVisible();
+});
+
+/** Notes when every note of a sound is to begin, by the page's own clock. */
+const HEAR = () => {
+  const heard: { hertz: number; at: number }[] = [];
+  Object.assign(window, { heard });
+  const { start } = OscillatorNode.prototype;
+  OscillatorNode.prototype.start = function started(when = 0) {
+    heard.push({ hertz: this.frequency.value, at: performance.now() + (when - this.context.currentTime) * 1000 });
+    return start.call(this, when);
+  };
+};
+
+test('the sound for opening is set on the audio clock for the instant the time is up; a reload shows the same time left', async ({
+  page,
+}) => {
+  await page.addInitScript(HEAR);
+  await page.goto('/orders/order-guide-tees/card');
+  await start(page);
+  await cue(page, /^Load/);
+  await page.waitForTimeout(650);
+  await page.keyboard.press('Space');
+  await cue(page, /^Close to pre-press/);
+  await page.waitForTimeout(650);
+  await page.keyboard.press('Space');
+  await cue(page, /^Pressing/);
+  const clockOf = async () => (await (await page.request.get('/api/v1/rail')).json()).runs[0].clocks[0] as { dueAt: number; timeS: number };
+  await expect.poll(async () => (await (await page.request.get('/api/v1/rail')).json()).runs[0].clocks.length).toBe(1);
+  const { dueAt: due, timeS } = await clockOf();
+  const lasts = timeS * 1000;
+  // the server and this browser are one machine, with one clock
+  const first = await page.evaluate(() => {
+    const { heard } = window as unknown as { heard: { hertz: number; at: number }[] };
+    const open = heard.findLast(({ hertz }) => hertz === 660);
+    return open ? open.at + performance.timeOrigin : 0;
+  });
+  expect(Math.abs(first - due)).toBeLessThan(50);
+
+  await page.reload();
+  await page.locator('[data-bar]').waitFor();
+  const off = () =>
+    page.evaluate(
+      ([due, lasts]) => {
+        const bar = document.querySelector('[data-bar]');
+        const share = bar ? new DOMMatrix(getComputedStyle(bar).transform).a : 0;
+        const { turned = 0 } = window as { turned?: number };
+        return Math.abs(share * lasts - Math.max(0, due - (Date.now() - turned)));
+      },
+      [due, lasts] as const,
+    );
+  expect(await off()).toBeLessThan(100);
+  // the wall clock is set back an hour: nothing moves
+  await page.evaluate(TURN, -3_600_000);
+  await page.waitForTimeout(600);
+  expect(await off()).toBeLessThan(100);
+});
+
+/** The wall clock of the page runs on from here as if it had been turned by so much, ms. */
+const TURN = (ms: number) => {
+  const { now } = Date;
+  Date.now = () => now() + ms;
+  Object.assign(window, { turned: ms });
+};
+
+test('a laptop that slept ten minutes away from the server wakes with the press due, and the server’s word puts it right', async ({
+  page,
+}) => {
+  await page.goto('/orders/order-guide-tees/card');
+  await start(page);
+  for (const words of [/^Load/, /^Close to pre-press/, /^Pressing/, /^Open now/, /^Place/]) {
+    await cue(page, words);
+    if (words.source.startsWith('^Press')) continue;
+    await page.waitForTimeout(650);
+    await page.keyboard.press('Space');
+  }
+  await cue(page, /^Close/);
+  await page.waitForTimeout(650);
+  await page.keyboard.press('Space');
+  await cue(page, /^Pressing/);
+  // no answer is on its way any more
+  await expect.poll(async () => (await (await page.request.get('/api/v1/rail')).json()).runs[0].clocks.length).toBe(1);
+  await page.waitForTimeout(500);
+  await page.context().setOffline(true);
+  await page.evaluate(TURN, 600_000);
+  await cue(page, /^Open now/);
+  // here it was only the wall clock that was wrong: once the server is heard, the seconds that are left stand again
+  await page.context().setOffline(false);
+  await cue(page, /^Pressing/);
+});
+
+test('a press whose time is up takes over another page; a key leads to it, and it opens there', async ({ page }) => {
+  await page.goto('/orders/order-guide-tees/card');
+  await start(page);
+  for (const words of [/^Load/, /^Close to pre-press/]) {
+    await cue(page, words);
+    await page.waitForTimeout(650);
+    await page.keyboard.press('Space');
+  }
+  await cue(page, /^Pressing/);
+  await page.getByRole('link', { name: '7 House' }).click();
+  await page.getByRole('heading', { name: 'House' }).first().waitFor();
+  const due = page.getByRole('alertdialog', { name: /Open the press now/ });
+  await expect(due).toBeVisible({ timeout: 15_000 });
+  await page.keyboard.press('Escape');
+  await expect(due).toHaveCount(0);
+  await page.getByRole('link', { name: /piece 1 open now/ }).click();
+  await cue(page, /^Open now/);
+  await page.waitForTimeout(650);
+  await page.keyboard.press('Space');
+  await cue(page, /^Place/);
+});
+
+test('with the server away the run goes on, outlives a closed tab, and comes back complete', async ({ page, shop, context }) => {
+  await page.goto('/orders/order-guide-tees/card');
+  await start(page);
+  await cue(page, /^Load/);
+  const { runs } = await (await page.request.get('/api/v1/rail')).json();
+  await shop.kill();
+  for (const words of [/^Load/, /^Close to pre-press/]) {
+    await cue(page, words);
+    await page.waitForTimeout(650);
+    await page.keyboard.press('Space');
+  }
+  await page.keyboard.press('n');
+  await page.getByLabel(/A note about piece 1/).fill('a thread on the hem');
+  await page.keyboard.press('Enter');
+  await page.keyboard.press('o');
+  await cue(page, /^Place/);
+  await page.waitForTimeout(300);
+  await page.close();
+  await shop.start();
+  const again = await context.newPage();
+  await again.goto(shop.address);
+  const events = async () => (await (await again.request.get(`${shop.address}/api/v1/runs/${runs[0].runId}`)).json()).events;
+  await expect
+    .poll(async () => (await events()).map(({ kind }: { kind: string }) => kind).join(', '))
+    .toBe('checked, next, closed, noted, opened');
+});
+
+test('keys mashed and Space held press one step; a piece is never spoiled by one slip; odd settings are asked about', async ({ page }) => {
+  await page.goto('/orders/order-guide-tees/card');
+  await start(page);
+  await cue(page, /^Load/);
+  await page.waitForTimeout(650);
+  for (let i = 0; i < 8; i++) await page.keyboard.press('Space');
+  await cue(page, /^Close to pre-press/);
+  await page.keyboard.press('x');
+  await page.keyboard.press('Space');
+  await page.keyboard.press('Escape');
+  await cue(page, /^Close to pre-press/);
+  await expect(counts(page)).toHaveText(/0 spoiled/);
+  await page.keyboard.press('t');
+  await page.getByLabel(/Seconds of the full press/).fill('ninety');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('alert')).toContainText('Time: “ninety”');
+  await page.getByLabel(/Seconds of the full press/).fill('90');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('alert')).toContainText('1:30 is far from the carded 9 s');
+  await page.getByLabel(/Seconds of the full press/).fill('10');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('not as carded')).toBeVisible();
+  await page.keyboard.press('u');
+  await expect(page.getByText('not as carded')).toHaveCount(0);
+});

@@ -1,0 +1,89 @@
+/** After the run: what happened against the plan, and what to change next time, with the evidence. */
+import type { Card } from '../card';
+import type { SpoilReason } from './events';
+import type { PieceResult, RunState } from './machine';
+
+/** Mean and planned seconds of the closings of one stage. */
+export interface StageTimes {
+  stage: string;
+  plannedS: number;
+  meanS: number;
+  n: number;
+  /** Closings opened later than planned by `LATE_S` or more, and sooner by as much. */
+  late: number;
+  early: number;
+}
+
+export interface AfterRun {
+  minutes: number;
+  /** Of one piece, as the card reckons it and as it was. */
+  plannedPerPiece: number;
+  tookPerPiece: number | null;
+  times: StageTimes[];
+  spoiled: { reason: SpoilReason; pieces: number[] }[];
+  laidBack: number[];
+  changes: NextTime[];
+}
+
+/** A change for next time and what speaks for it. */
+export interface NextTime {
+  change: { timeS: number } | { setC: number };
+  /** Pieces that came out good so, and spoiled. */
+  good: number;
+  spoiled: number;
+}
+
+/** Opened so much off its time counts as late or early, s. */
+const LATE_S = 2;
+
+function timesOf(results: readonly PieceResult[]): StageTimes[] {
+  const closings = results.flatMap((one) => one.closings);
+  return [...new Set(closings.map(({ stage }) => stage))].map((stage) => {
+    const own = closings.filter((one) => one.stage === stage);
+    const off = own.map(({ closedAt, openedAt, plannedS }) => (openedAt - closedAt) / 1000 - plannedS);
+    const plannedS = own.reduce((sum, one) => sum + one.plannedS, 0) / own.length;
+    return {
+      stage,
+      plannedS,
+      meanS: plannedS + off.reduce((sum, one) => sum + one, 0) / own.length,
+      n: own.length,
+      late: off.filter((one) => one >= LATE_S).length,
+      early: off.filter((one) => one <= -LATE_S).length,
+    };
+  });
+}
+
+/** Settings other than carded that more pieces came out good than spoiled with. */
+function changesOf(card: Pick<Card, 'set'>, results: readonly PieceResult[]): NextTime[] {
+  const tally = (value: number, of: (one: PieceResult) => number | null) => {
+    const own = results.filter((one) => of(one) === value);
+    const good = own.filter((one) => one.outcome === 'good').length;
+    return { good, spoiled: own.length - good };
+  };
+  const others = (of: (one: PieceResult) => number | null, carded: number) =>
+    [...new Set(results.map(of))].filter((value): value is number => value !== null && value !== carded);
+  return [
+    ...others((one) => one.setS, card.set.timeS).map((timeS) => ({ change: { timeS }, ...tally(timeS, (one) => one.setS) })),
+    ...others((one) => one.setC, card.set.tempC).map((setC) => ({ change: { setC }, ...tally(setC, (one) => one.setC) })),
+  ].filter(({ good, spoiled }) => good > spoiled);
+}
+
+/**
+ * What a run came to.
+ *
+ * @param startedAt ms since the epoch
+ */
+export function afterRun(card: Pick<Card, 'set' | 'minutesPerPiece'>, run: RunState, startedAt: number): AfterRun {
+  const { results } = run;
+  const minutes = (run.lastAt - startedAt) / 60_000;
+  const reasons = [...new Set(results.flatMap(({ reason }) => reason ?? []))];
+  return {
+    minutes,
+    plannedPerPiece: card.minutesPerPiece,
+    tookPerPiece: results.length > 0 ? minutes / results.length : null,
+    times: timesOf(results),
+    spoiled: reasons.map((reason) => ({ reason, pieces: results.filter((one) => one.reason === reason).map(({ piece }) => piece) })),
+    laidBack: results.filter((one) => one.laidBack > 0).map(({ piece }) => piece),
+    changes: changesOf(card, results),
+  };
+}

@@ -1,0 +1,184 @@
+/** What surrounds the pressing: set-up, trial, spares, and what a run came to. */
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { inputOf } from '../../../test/trade/check';
+import { type Card, resolve } from '../card';
+import { phraseText } from '../units';
+import type { RunEvent } from './events';
+import { afterRun, doubtOf, firstHeat, gateOf, leadIn, REST, settled, sparesOf } from './index';
+import { apply, type PieceResult, type RunState, replay, startRun, step } from './machine';
+import { planOf } from './plan';
+import { uuid, WARM } from './test/plans';
+import { trialNext } from './trial';
+
+const HOUSE = { temperature: 'C', length: 'mm', contactPressure: 'kPa', linePressure: 'bar' } as const;
+const card = (change: Partial<Parameters<typeof inputOf>[0]> = {}): Card =>
+  resolve(inputOf({ says: 'a tee', on: 'cotton-tee', with: 'cut-film', item: { size: 'M' }, ...change }));
+const keys = (one: Card) => gateOf(one, 5).map(({ key }) => key);
+const says = (one: Card, key: string) => {
+  const check = gateOf(one, 5).find((each) => each.key === key);
+  return check ? `${phraseText(check.says, HOUSE)} ${phraseText(check.look, HOUSE)}` : null;
+};
+
+describe('the set-up before the first closing', () => {
+  it('is made from the card: its heat, its cover, its mirror, a peel tab only where something is peeled', () => {
+    const cut = card();
+    expect(says(cut, 'heat')).toContain(`${Math.round(cut.set.tempC)}`);
+    expect(says(cut, 'mirror')).toContain('must read backwards');
+    expect(says(card({ with: 'screen-printed' }), 'mirror')).not.toContain('backwards');
+    expect(keys(cut)).toContain('tab');
+    const faceUp = card({ with: 'print-and-cut-film' });
+    expect(keys(faceUp)).not.toContain('tab');
+    expect(says(faceUp, 'cover')).toContain('Cover at hand');
+    expect(says(card({ with: 'screen-printed' }), 'parcel')).toContain('as ordered');
+    expect(says(card({ with: 'two-sheet-toner', on: 'cotton-tee' }), 'warm')).toContain('heat from below');
+  });
+
+  it('the first heat is that of the first closing; a readout within 3 K of it is settled', () => {
+    const married = card({ with: 'two-sheet-toner' });
+    const marry = married.stages.find((stage) => stage.kind === 'marry')?.setC ?? 0;
+    expect(firstHeat(married)).toBe(marry);
+    expect([settled(married, marry + 2.9), settled(married, marry - 3.1)]).toEqual([true, false]);
+  });
+
+  it('safety stands where the press is closed on nothing, and defers to the maker', () => {
+    const warm = gateOf(card(), 5).find(({ key }) => key === 'warm');
+    expect(warm?.safety).toMatch(/Hands out.*maker/);
+  });
+
+  it('goes on point by point until each was looked at', () => {
+    const raised = card({ with: 'raised-film' });
+    const checks = gateOf(raised, 5);
+    let run = startRun(0);
+    for (let next = leadIn(raised, checks, run); next?.state === 'set-up'; next = leadIn(raised, checks, run))
+      run = { ...run, checks: { ...run.checks, [next.check.key]: null } };
+    expect(Object.keys(run.checks)).toEqual(checks.map(({ key }) => key));
+    // then the trial, and nothing once a piece was begun
+    expect(leadIn(raised, checks, run)).toMatchObject({ state: 'trial', next: { state: 'try' } });
+    expect(leadIn(raised, checks, { ...run, begun: 1 })).toBeNull();
+    expect(leadIn(card(), gateOf(card(), 5), { ...startRun(0), checks: { [REST]: null } })).toBeNull();
+  });
+
+  it('on a pillow nothing is said to hang off that sinks', () => {
+    const sunk = card({ choices: { base: 'pillow' } });
+    expect(says(sunk, 'blank')).toContain('sinks');
+    expect(says(card(), 'blank')).toContain('hang off');
+  });
+
+  it('a setting far from the card is doubted, one near it is not', () => {
+    const one = card();
+    const doubts = (timeS: number) => doubtOf({ kind: 'set', timeS }, one) !== null;
+    expect([1 / 2.1, 0.6, 1.9, 2.1].map((times) => doubts(times * one.set.timeS))).toEqual([true, false, false, true]);
+    const heat = (byK: number) => doubtOf({ kind: 'set temperature', tempC: one.set.tempC + byK }, one) !== null;
+    expect([heat(-13), heat(-11), heat(11), heat(13)]).toEqual([true, false, false, true]);
+  });
+
+  it('spares are told once transfers were counted, and what is short', () => {
+    expect(sparesOf({}, 5, 2)).toBeNull();
+    expect(sparesOf({ parcel: null }, 5, 2)).toBeNull();
+    fc.assert(
+      fc.property(fc.nat(50), fc.integer({ min: 1, max: 50 }), fc.nat(50), (counted, pieces, spoiled) => {
+        expect(sparesOf({ parcel: counted }, pieces, spoiled)).toBe(counted - pieces - spoiled);
+      }),
+    );
+  });
+});
+
+describe('a trial on scrap', () => {
+  const raised = card({ with: 'raised-film' });
+  const after = (tries: RunState['tries'], setS: number | null = null) => trialNext(raised, { tries, setS });
+
+  it('begins with the shortest time and goes on in steps to the longest; films that do not rise need none', () => {
+    expect(trialNext(card(), { tries: [], setS: null })).toEqual({ state: 'over' });
+    const { trial } = raised.set;
+    if (!trial) throw new Error('a raised film is tried first');
+    expect(after([])).toEqual({ state: 'try', timeS: trial.fromS });
+    const tries: RunState['tries'] = [];
+    for (let next = after(tries); next.state === 'try'; next = after(tries)) tries.push({ timeS: next.timeS, looks: 'too flat' });
+    expect(tries.at(-1)?.timeS).toBeLessThanOrEqual(trial.toS);
+    expect((tries[1]?.timeS ?? 0) - (tries[0]?.timeS ?? 0)).toBe(trial.stepS);
+    expect(after(tries)).toEqual({ state: 'choose', bestS: tries.at(-1)?.timeS });
+  });
+
+  it('keeps the clock of a scrap as an instant until it was looked at; a scrap comes before the first piece', () => {
+    const plan = planOf({ pieces: 2, perClosing: 1 }, raised);
+    const trying: RunEvent = { id: uuid(), at: 5000, kind: 'trying', timeS: 6 };
+    expect(replay(plan, 1000, [trying]).scrap).toEqual({ timeS: 6, dueAt: 11_000 });
+    const looked: RunEvent = { id: uuid(), at: 12_000, kind: 'tried', timeS: 6, looks: 'right' };
+    expect(replay(plan, 1000, [trying, looked])).toMatchObject({ scrap: null, tries: [{ timeS: 6, looks: 'right' }] });
+    expect(replay(plan, 1000, [trying, { id: uuid(), at: 12_000, kind: 'undone', of: trying.id }]).scrap).toBeNull();
+    const begun: RunEvent = { id: uuid(), at: 13_000, kind: 'next', piece: 1 };
+    expect(apply(plan, 1000, [looked, begun], { ...trying, at: 14_000 })).toMatchObject({ state: 'refused' });
+  });
+
+  it('ends at the first scrap past its best, and offers the longest that looked right', () => {
+    expect(
+      after([
+        { timeS: 6, looks: 'too flat' },
+        { timeS: 7, looks: 'right' },
+        { timeS: 8, looks: 'right' },
+        { timeS: 9, looks: 'past its best' },
+      ]),
+    ).toEqual({ state: 'choose', bestS: 8 });
+    expect(after([{ timeS: 6, looks: 'past its best' }])).toEqual({ state: 'choose', bestS: null });
+    expect(after([{ timeS: 6, looks: 'right' }], 6)).toEqual({ state: 'over' });
+  });
+});
+
+describe('after the run', () => {
+  const result = (change: Partial<PieceResult>): PieceResult => ({
+    piece: 1,
+    outcome: 'good',
+    reason: null,
+    note: '',
+    laidBack: 0,
+    startedAt: 0,
+    endedAt: 60_000,
+    closings: [{ stage: 'press', plannedS: 10, closedAt: 0, openedAt: 10_000 }],
+    setC: null,
+    setS: null,
+    eventId: uuid(),
+    ...change,
+  });
+  const sheet = (results: PieceResult[]) => afterRun(card(), { ...startRun(0), results, lastAt: 300_000 }, 0);
+
+  it('times stand against the plan, with what was late or early by 2 s', () => {
+    const opened = (s: number) => result({ closings: [{ stage: 'press', plannedS: 10, closedAt: 0, openedAt: s * 1000 }] });
+    const { times, minutes, tookPerPiece } = sheet([opened(10), opened(12), opened(15), opened(7)]);
+    expect([minutes, tookPerPiece]).toEqual([5, 1.25]);
+    expect(times).toEqual([{ stage: 'press', plannedS: 10, meanS: 11, n: 4, late: 2, early: 1 }]);
+    expect(sheet([])).toMatchObject({ tookPerPiece: null, times: [] });
+  });
+
+  it('a setting that was not as carded is offered where more came out good than spoiled with it', () => {
+    const spoiled = { outcome: 'spoiled', reason: 'scorched' } as const;
+    const one = sheet([
+      result({ setS: 17 }),
+      result({ piece: 2, setS: 17 }),
+      result({ piece: 3, setS: 14, ...spoiled }),
+      result({ piece: 4, setC: 141 }),
+    ]);
+    expect(one.changes).toEqual([
+      { change: { timeS: 17 }, good: 2, spoiled: 0 },
+      { change: { setC: 141 }, good: 1, spoiled: 0 },
+    ]);
+    expect(one.spoiled).toEqual([{ reason: 'scorched', pieces: [3] }]);
+    expect(sheet([result({ setS: card().set.timeS })]).changes).toEqual([]);
+  });
+
+  it('counts from a run as it was played', () => {
+    let run = startRun(0);
+    const facts = ['next', 'closed', 'opened', 'next', 'closed', 'opened', 'peeled', 'kept'] as const;
+    facts.forEach((kind, i) => {
+      const applied = step(WARM, run, { kind, id: uuid(), at: 10_000 * (i + 1) });
+      if (applied.state === 'ok') run = applied.run;
+    });
+    expect(afterRun(card(), run, 0)).toMatchObject({
+      times: [
+        { stage: 'pre-press', meanS: 10 },
+        { stage: 'press', meanS: 10 },
+      ],
+      laidBack: [],
+    });
+  });
+});

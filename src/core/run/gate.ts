@@ -1,0 +1,127 @@
+/** What is looked at before the first closing, made from the card: each point with what to look for. */
+import { type Card, mirrorWords, pressureWords } from '../card';
+import { COVER_SHEETS } from '../heat';
+import { type Phrase, phrase, seconds, setTemp } from '../units';
+import type { RunState } from './machine';
+import { type TrialNext, trialNext } from './trial';
+
+export interface Check {
+  key: string;
+  /** What to do, in a few words. */
+  says: Phrase;
+  /** What to look for. */
+  look: Phrase;
+  safety: string | null;
+  /** A figure that is kept with it: the temperature read at the platen, °C, or the transfers there are. */
+  asks: 'temperature' | 'count' | null;
+}
+
+/** A readout this near to the set value counts as settled, K. */
+const SETTLED_K = 3;
+
+/** What becomes of raised things beside the print. */
+const RAISED: Record<Card['set']['base'], string> = {
+  'usual pad': 'Collar, seams, straps and zips hang off the pressed area.',
+  pillow: 'What stands up lies over the pillow, so that it sinks; the rest hangs off.',
+  'firm pad': 'The print lies on the pad; what stands up lies beside it.',
+};
+
+const PINCH = 'Hands out before it closes; platen and base burn. Follow the maker’s instructions.';
+
+/** Whether a readout has come to what the card asks, both °C. */
+export const settled = (card: Pick<Card, 'set' | 'stages'>, readC: number): boolean => Math.abs(readC - firstHeat(card)) <= SETTLED_K;
+
+/** What the press is set to for the first closing, °C. */
+export const firstHeat = ({ set, stages }: Pick<Card, 'set' | 'stages'>): number =>
+  stages.find((stage) => stage.by === 'press')?.setC ?? set.tempC;
+
+type Rule = (card: Card, pieces: number) => Omit<Check, 'key'> | null;
+const RULES: Record<string, Rule> = {
+  parcel: ({ set, of }, pieces) => ({
+    says: phrase`Count the ${of.layers.length > 1 ? 'sets of transfers' : 'transfers'}`,
+    look: phrase`${set.mirror === 'by the supplier' ? 'Art, size and colour as ordered; ' : ''}${String(pieces)} are needed, any more are spares.`,
+    safety: null,
+    asks: 'count',
+  }),
+  heat: (card) => ({
+    says: phrase`Let it settle at ${setTemp(firstHeat(card), card.window.settable.unit)}`,
+    look: phrase`Read it at the press, and read it again a minute later.`,
+    safety: null,
+    asks: 'temperature',
+  }),
+  pressure: ({ of, set }) => ({
+    says: phrase`Set the pressure: ${pressureWords(of.pressName, set.pressure)}`,
+    look: phrase`Read it with the piece in the press: a garment raises it.`,
+    safety: null,
+    asks: null,
+  }),
+  base: ({ set }) => ({
+    says: phrase`Base: ${set.base}${set.pad === 'none' ? '' : `, ${set.pad}`}${set.platen === null ? '' : `; platen: ${set.platen}`}`,
+    look: phrase`Clean and flat, no glue and no lint on pad or platen.`,
+    safety: null,
+    asks: null,
+  }),
+  warm: ({ stages }) => {
+    const marries = stages.some((stage) => stage.kind === 'marry');
+    return {
+      says: phrase`Close it empty for ${marries ? 'some minutes' : seconds(30)}`,
+      look: phrase`${marries ? 'A hot marry-peel needs heat from below.' : 'A cold base robs the first piece of its heat.'}`,
+      safety: PINCH,
+      asks: null,
+    };
+  },
+  cover: ({ set }) => ({
+    says: set.cover ? phrase`Cover at hand: ${COVER_SHEETS[set.cover].name}` : phrase`No cover sheet`,
+    look: set.cover ? phrase`Whole and clean, larger than the art.` : phrase`Take it off the press, so that it is not laid on by habit.`,
+    safety: null,
+    asks: null,
+  }),
+  mirror: ({ set }) => ({ says: phrase`Look at the lettering`, look: mirrorWords(set.mirror), safety: null, asks: null }),
+  tab: ({ set }) =>
+    set.peel === 'none'
+      ? null
+      : {
+          says: phrase`A peel tab on each sheet`,
+          look: phrase`A corner to take hold of, away from small parts.`,
+          safety: null,
+          asks: null,
+        },
+  blank: ({ of, set, laid }) => ({
+    says: phrase`Blanks: right side, no lint`,
+    look: phrase`${laid ? RAISED[set.base] : 'The face that takes the print up, clean and dry.'} ${of.colour} ${of.size}, as ordered.`,
+    safety: null,
+    asks: null,
+  }),
+};
+
+/**
+ * The points to look at before the first closing of a run.
+ *
+ * @param pieces how many are to be pressed
+ */
+export function gateOf(card: Card, pieces: number): Check[] {
+  return Object.entries(RULES).flatMap(([key, rule]) => {
+    const check = rule(card, pieces);
+    return check ? [{ key, ...check }] : [];
+  });
+}
+
+/** Key of the check by which what is left of the set-up is passed over. */
+export const REST = 'rest';
+
+/** What comes before the first piece: the next point nobody has looked at, then a trial; null: pressing can begin, or has. */
+export function leadIn(card: Card, checks: readonly Check[], run: RunState): LeadIn | null {
+  if (run.begun > 0 || run.done) return null;
+  const check = REST in run.checks ? undefined : checks.find(({ key }) => !(key in run.checks));
+  if (check) return { state: 'set-up', check };
+  const next = trialNext(card, run);
+  return next.state === 'over' ? null : { state: 'trial', next };
+}
+
+export type LeadIn = { state: 'set-up'; check: Check } | { state: 'trial'; next: Exclude<TrialNext, { state: 'over' }> };
+
+/** Transfers left over once every piece still to come has one; null where nobody counted. Below 0: so many are short. */
+export function sparesOf(looked: Record<string, number | null>, pieces: number, spoiled: number): number | null {
+  const counted = looked.parcel ?? null;
+  return counted === null ? null : counted - pieces - spoiled;
+}

@@ -1,0 +1,54 @@
+/** Events that are on their way to the server, kept in the browser until it has them: a reload, a crash or a power cut loses none. */
+import { type DBSchema, type IDBPDatabase, openDB } from 'idb';
+import type { RunEvent } from '../core/run';
+
+interface Kept extends DBSchema {
+  outbox: { key: number; value: { runId: string; event: RunEvent }; indexes: { event: string } };
+}
+
+let opened: Promise<IDBPDatabase<Kept> | null> | null = null;
+
+/** Null: this browser keeps nothing, as in some private windows. */
+const store = (): Promise<IDBPDatabase<Kept> | null> => {
+  opened ??= openDB<Kept>('tidy-beacon', 1, {
+    upgrade: (db) => db.createObjectStore('outbox', { autoIncrement: true }).createIndex('event', 'event.id', { unique: true }),
+  }).catch(() => null);
+  return opened;
+};
+
+/** Whether this browser keeps what is on its way. */
+export const keeps = async (): Promise<boolean> => (await store()) !== null;
+
+/** Keeps an event; false where the browser is full or keeps nothing, and the event is then only in this page. */
+export async function keepEvent(runId: string, event: RunEvent): Promise<boolean> {
+  try {
+    const db = await store();
+    if (!db) return false;
+    await db.add('outbox', { runId, event });
+    return true;
+  } catch {
+    return false;
+  }
+}
+
+/** Lets go of events the server has, or will never take. */
+export async function letGo(ids: readonly string[]): Promise<void> {
+  const db = await store();
+  if (!db) return;
+  try {
+    const change = db.transaction('outbox', 'readwrite');
+    for (const id of ids) {
+      const key = await change.store.index('event').getKey(id);
+      if (key !== undefined) await change.store.delete(key);
+    }
+    await change.done;
+  } catch {
+    // an event kept too long is sent once more, and the server knows it by its id
+  }
+}
+
+/** Everything that was still on its way, in the order it happened. */
+export async function keptEvents(): Promise<{ runId: string; event: RunEvent }[]> {
+  const db = await store();
+  return db ? db.getAll('outbox').catch(() => []) : [];
+}

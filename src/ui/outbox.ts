@@ -1,0 +1,131 @@
+/**
+ * The events of every run this document knows: those the server has, and those on their way to it, which are kept in the
+ * browser first and then sent one by one in order, each again until the server has it. Belongs to the document, not to a page,
+ * so that leaving the run for another page of the app loses nothing; a new document takes up what an earlier one left.
+ */
+import { useSyncExternalStore } from 'react';
+import { call, ProblemError } from '../contract';
+import type { RunEvent } from '../core/run';
+import { setAway } from './away';
+import { timed } from './clock';
+import { keepEvent, keptEvents, letGo } from './kept';
+
+const RETRY_MS = 1_000;
+
+export interface Box {
+  /** What the server has. Events are only ever added, so of two replies that crossed on the way the longer is the newer. */
+  confirmed: readonly RunEvent[];
+  waiting: readonly RunEvent[];
+  /** Why the server did not take an event, in its words; null again with the next event. */
+  refusal: string | null;
+  /** Some of what waits is in this page alone: the browser would not keep it. */
+  loose: boolean;
+}
+
+const EMPTY: Box = { confirmed: [], waiting: [], refusal: null, loose: false };
+const boxes = new Map<string, Box>();
+const listeners = new Set<() => void>();
+const pumping = new Set<string>();
+/** Events that are being put away, by id: none is sent before it is. */
+const keeping = new Map<string, Promise<void>>();
+let settled: () => void = () => undefined;
+
+const boxOf = (runId: string): Box => boxes.get(runId) ?? EMPTY;
+
+/** What is known of a run's events now, outside a view. */
+export const peek = boxOf;
+
+/** Called whenever nothing waits any more, and when something was refused. */
+export function whenSettled(then: () => void): void {
+  settled = then;
+}
+
+function set(runId: string, change: Partial<Box>): void {
+  boxes.set(runId, { ...boxOf(runId), ...change });
+  for (const listener of listeners) listener();
+}
+
+/** Takes the server's list of a run's events, unless a newer one is known; what it has no longer waits. */
+export function heardEvents(runId: string, events: readonly RunEvent[]): void {
+  const box = boxOf(runId);
+  if (events.length <= box.confirmed.length) return;
+  const has = (event: RunEvent) => events.some((known) => known.id === event.id);
+  const arrived = box.waiting.filter(has);
+  set(runId, { confirmed: events, waiting: box.waiting.filter((event) => !has(event)) });
+  if (arrived.length > 0) void letGo(arrived.map(({ id }) => id));
+}
+
+/** Sends the oldest event of a run, or waits a moment when there is no answer. */
+async function sendNext(runId: string, event: RunEvent): Promise<void> {
+  await keeping.get(event.id);
+  keeping.delete(event.id);
+  try {
+    const reply = await timed(() => call('putRunEvent', { params: { id: runId, eventId: event.id }, body: event }));
+    setAway(false);
+    heardEvents(runId, reply.events);
+  } catch (error) {
+    if (error instanceof ProblemError && error.problem.status < 500) {
+      // what follows a refused event was built on it: the server's list is taken instead
+      const { waiting } = boxOf(runId);
+      void letGo(waiting.map(({ id }) => id));
+      const more = waiting.length > 1 ? ` The ${waiting.length - 1} after it were built on it and were not taken either.` : '';
+      set(runId, { waiting: [], refusal: `${error.message}${more}` });
+      settled();
+      return;
+    }
+    setAway(!(error instanceof ProblemError));
+    await new Promise((done) => setTimeout(done, RETRY_MS));
+  }
+}
+
+async function pump(runId: string): Promise<void> {
+  if (pumping.has(runId)) return;
+  pumping.add(runId);
+  for (let next = boxOf(runId).waiting[0]; next; next = boxOf(runId).waiting[0]) await sendNext(runId, next);
+  pumping.delete(runId);
+  set(runId, { loose: false });
+  settled();
+}
+
+/** Puts an event in the outbox and sees it on its way. It is shown at once, and sent once it is kept. */
+export function post(runId: string, event: RunEvent): void {
+  set(runId, { waiting: [...boxOf(runId).waiting, event], refusal: null });
+  keeping.set(
+    event.id,
+    keepEvent(runId, event).then((kept) => {
+      if (!kept) set(runId, { loose: true });
+    }),
+  );
+  void pump(runId);
+}
+
+/** Takes up what an earlier document of this browser left behind. */
+export async function takeUp(): Promise<void> {
+  for (const { runId, event } of await keptEvents()) {
+    const { waiting, confirmed } = boxOf(runId);
+    if ([...waiting, ...confirmed].some((known) => known.id === event.id)) continue;
+    set(runId, { waiting: [...waiting, event] });
+    void pump(runId);
+  }
+}
+
+export function useBox(runId: string): Box {
+  return useSyncExternalStore(
+    (listener) => {
+      listeners.add(listener);
+      return () => listeners.delete(listener);
+    },
+    () => boxOf(runId),
+    () => EMPTY,
+  );
+}
+
+/** Begins with what an earlier document left; asks before the page is closed where that would lose what this browser could not keep. */
+export function beginOutbox(): () => void {
+  void takeUp();
+  const ask = (event: BeforeUnloadEvent) => {
+    if ([...boxes.values()].some((box) => box.loose && box.waiting.length > 0)) event.preventDefault();
+  };
+  window.addEventListener('beforeunload', ask);
+  return () => window.removeEventListener('beforeunload', ask);
+}

@@ -1,0 +1,71 @@
+/** The cue: what to do now and for which piece, its clock, why, and what comes after. The whole of it is the button. */
+import type { Card } from '../../core/card';
+import type { Cue } from '../../core/run';
+import { piecesWords } from '../../ui/pieces';
+import { Says } from '../../ui/Says';
+import { DrainingBar } from './DrainingBar';
+import { WHY } from './words';
+
+interface CueFaceProps {
+  cue: Cue;
+  next: readonly Cue[];
+  card: Card;
+  /** What is to be said instead of why: a refusal, seconds left, steps that wait. */
+  word: string;
+  onAct: () => void;
+}
+
+export function CueFace({ cue, next, card, word, onAct }: CueFaceProps) {
+  const stage = card.stages[cue.stage];
+  const person = cue.pieces.length === 1 ? card.of.roster[(cue.pieces[0] ?? 0) - 1] : undefined;
+  const many = cue.pieces.length > 0;
+  const why = word || (cue.why ? WHY[cue.why] : '');
+  return (
+    <button
+      type="button"
+      data-cue={cue.hot ? 'hot' : cue.act ? 'due' : 'running'}
+      onClick={onAct}
+      className={`block flex-1 border-0 py-2 text-left text-white ${cue.hot ? '-mx-6 bg-[#5c1b10] px-6' : 'bg-transparent'}`}
+    >
+      <span className="flex flex-wrap items-end justify-between gap-x-8">
+        <span className="block leading-none font-bold" style={{ fontSize: 'clamp(60px, 9.2vw, 118px)' }}>
+          {cue.verb}
+        </span>
+        {cue.leftS !== null ? (
+          <span className="flex items-baseline gap-3 leading-none font-semibold" style={{ fontSize: 'clamp(60px, 9.2vw, 118px)' }}>
+            <span className="figure">{clock(cue.leftS)}</span>
+            {cue.leftS < 60 && <span className="text-4xl font-normal">s</span>}
+          </span>
+        ) : null}
+      </span>
+      <DrainingBar lastsS={cue.lastsS} dueAt={cue.dueAt} />
+      <span className="flex flex-wrap items-baseline gap-x-4 pt-2 text-2xl">
+        {many && (
+          <span className="inline-block text-4xl leading-none font-bold" data-piece>
+            {person ? (
+              <>
+                {person.number && <span className="figure">{person.number}</span>} {person.name}{' '}
+                <span className="text-2xl font-normal text-night-soft">{piecesWords(cue.pieces)}</span>
+              </>
+            ) : (
+              <span className="inline-block first-letter:uppercase">{piecesWords(cue.pieces)}</span>
+            )}
+          </span>
+        )}
+        <span className="text-night-soft">{stage ? <Says words={stage.says} /> : null}</span>
+      </span>
+      <span className="flex min-h-9 flex-wrap items-baseline gap-x-4 pt-1 text-xl">
+        {why && <span className="text-amber">{why}</span>}
+        <span className="text-night-soft" data-next>
+          {next.length > 0 ? `Then: ${next.map((one) => `${one.verb.toLowerCase()}, ${piecesWords(one.pieces)}`).join('; ')}` : ''}
+        </span>
+      </span>
+    </button>
+  );
+}
+
+/** Whole seconds under a minute, minutes and seconds over it. */
+function clock(leftS: number): string {
+  const s = Math.ceil(leftS);
+  return s < 60 ? String(s) : `${Math.floor(s / 60)}:${String(s % 60).padStart(2, '0')}`;
+}

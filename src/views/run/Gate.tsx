@@ -1,0 +1,136 @@
+/** The set-up gate: before the first closing, one point after the other, each with what to look for. */
+import { useEffect, useRef, useState } from 'react';
+import type { Card } from '../../core/card';
+import { type Check, firstHeat, REST, type RunFact, settled } from '../../core/run';
+import { formatQuantity, parseQuantity } from '../../core/units';
+import { Says } from '../../ui/Says';
+import { useRunKeys } from './useRunKeys';
+
+interface GateProps {
+  card: Card;
+  checks: Check[];
+  looked: Record<string, number | null>;
+  current: Check;
+  /** What a device tells of the platen, °C; null: none does. */
+  readoutC: number | null;
+  lacks: string[];
+  onFact: (fact: RunFact) => void;
+}
+
+export function Gate({ card, checks, looked, current, readoutC, lacks, onFact }: GateProps) {
+  return (
+    <section className="grid flex-1 grid-cols-[19rem_1fr] gap-10 py-5 max-[900px]:grid-cols-1" aria-label="Before the first closing">
+      <ol className="m-0 list-none p-0 text-lg max-[900px]:hidden">
+        {checks.map(({ key, says }) => (
+          <li
+            key={key}
+            aria-current={key === current.key ? 'step' : undefined}
+            className={`flex gap-3 border-l-4 py-1.5 pl-3 ${key === current.key ? 'border-amber text-white' : 'border-night-line text-night-soft'}`}
+          >
+            <span aria-hidden="true" className="w-5">
+              {key in looked ? '✓' : ''}
+            </span>
+            <span>
+              <Says words={says} />
+              {key in looked && <span className="sr-only">, looked at</span>}
+            </span>
+          </li>
+        ))}
+      </ol>
+      <Point key={current.key} card={card} check={current} readoutC={readoutC} onFact={onFact} lacks={lacks} />
+    </section>
+  );
+}
+
+function Point({ card, check, readoutC, lacks, onFact }: Pick<GateProps, 'card' | 'readoutC' | 'lacks' | 'onFact'> & { check: Check }) {
+  const { unit } = card.window.settable;
+  const [typed, setTyped] = useState('');
+  const [word, setWord] = useState<string | null>(null);
+  const field = useRef<HTMLInputElement>(null);
+  const { asks } = check;
+  useEffect(() => field.current?.focus(), []);
+  const done = (found?: number) => onFact({ kind: 'checked', check: check.key, ...(found !== undefined && { found }) });
+  const look = () => {
+    const text = typed.trim();
+    if (asks === null || text === '') {
+      if (asks === 'temperature' && readoutC !== null) return judge(readoutC);
+      return done();
+    }
+    if (asks === 'count') {
+      const count = Number(text);
+      return Number.isInteger(count) && count >= 0 && count <= 5000
+        ? done(count)
+        : setWord('Transfers: a whole number, or leave it empty to count none.');
+    }
+    const read = parseQuantity('temperature', text, { unit });
+    return read.state === 'ok' ? judge(read.value) : setWord(read.message);
+  };
+  const judge = (readC: number) =>
+    settled(card, readC)
+      ? done(readC)
+      : setWord(
+          `It reads ${formatQuantity(readC, unit)} and is to be at ${formatQuantity(firstHeat(card), unit)}. Wait, read again, and press once more.`,
+        );
+  useRunKeys({ ' ': look, Enter: look });
+  return (
+    <div className="flex max-w-4xl flex-col">
+      <h1 className="text-6xl leading-tight max-[900px]:text-4xl">
+        <Says words={check.says} />
+      </h1>
+      <p className="pt-4 text-2xl text-night-soft">
+        <Says words={check.look} />
+      </p>
+      {check.safety && <p className="mt-4 border-l-4 border-amber pl-4 text-xl text-amber">{check.safety}</p>}
+      {asks && (
+        <label className="mt-5 block max-w-md text-xl">
+          <span className="text-night-soft">
+            {asks === 'temperature'
+              ? `It reads${readoutC === null ? '' : ` (the readout says ${formatQuantity(readoutC, unit)})`}`
+              : 'There are'}
+          </span>
+          <input
+            ref={field}
+            className="entry figure mt-1 border-night-soft bg-night text-2xl text-white"
+            inputMode="decimal"
+            autoComplete="off"
+            value={typed}
+            placeholder={asks === 'temperature' ? formatQuantity(firstHeat(card), unit) : ''}
+            aria-invalid={word ? true : undefined}
+            onChange={(event) => {
+              setTyped(event.target.value);
+              setWord(null);
+            }}
+            onKeyDown={(event) => event.key === 'Enter' && look()}
+          />
+        </label>
+      )}
+      {word && (
+        <p role="alert" className="pt-3 text-xl text-amber">
+          {word}
+        </p>
+      )}
+      <div className="flex flex-wrap items-center gap-4 pt-6">
+        <button type="button" data-cue="gate" className="act min-h-16 border-amber bg-amber px-8 text-2xl text-ink" onClick={look}>
+          {asks === 'temperature' ? 'It is there' : 'Looked at'} <span className="key">{asks ? 'Enter' : 'Space'}</span>
+        </button>
+        {word && asks === 'temperature' && (
+          <button type="button" className="act border-night-line text-white" onClick={() => done()}>
+            Go on all the same
+          </button>
+        )}
+        <button
+          type="button"
+          className="act ml-auto border-transparent text-night-soft"
+          onClick={() => onFact({ kind: 'checked', check: REST })}
+        >
+          Press without the rest
+        </button>
+      </div>
+      {lacks.map((lack) => (
+        <p key={lack} role="note" className="mt-5 border-l-4 border-night-line pl-4 text-night-soft">
+          {lack}
+        </p>
+      ))}
+    </div>
+  );
+}

@@ -1,0 +1,43 @@
+/** The cooling lane: every piece off the press with its clock from the opening on; a tap turns to it. */
+import type { Lot } from '../../core/run';
+import { formatDuration } from '../../core/units';
+import { secondsLeft } from '../../ui/clock';
+import { piecesWords } from '../../ui/pieces';
+
+interface LaneProps {
+  lots: { lot: Lot; dueAt: number | null; says: string }[];
+  now: number;
+  picked: number | null;
+  onPick: (first: number | null) => void;
+}
+
+export function Lane({ lots, now, picked, onPick }: LaneProps) {
+  if (lots.length === 0) return null;
+  return (
+    <ul className="flex flex-wrap gap-2 pt-3" aria-label="Off the press">
+      {lots.map(({ lot, dueAt, says }) => {
+        const leftS = dueAt === null ? 0 : secondsLeft(dueAt, now);
+        const on = picked === lot.first;
+        return (
+          <li key={lot.first}>
+            <button
+              type="button"
+              aria-pressed={on}
+              onClick={() => onPick(on ? null : lot.first)}
+              className={`act min-h-12 gap-3 border-night-line text-lg text-white ${on ? 'border-amber' : ''}`}
+            >
+              {piecesWords(lot.pieces)}
+              {leftS > 0 ? (
+                <span className="text-night-soft">
+                  cools <span className="figure text-white">{formatDuration(leftS)}</span>
+                </span>
+              ) : (
+                <span className="text-amber">{says.toLowerCase()}</span>
+              )}
+            </button>
+          </li>
+        );
+      })}
+    </ul>
+  );
+}
