@@ -14,7 +14,6 @@ try {
   await page.addInitScript('globalThis.__name = (named) => named');
   await startRun(shop, 'run-space');
   await page.goto(`${shop.address}/orders/order-crew-tees/run?line=line-crew-m&run=run-space`);
-  await page.getByRole('button', { name: 'Press without the rest' }).click();
   await page.locator('button[data-cue=due]').waitFor();
   const wire = await page.context().newCDPSession(page);
   await wire.send('Emulation.setCPUThrottlingRate', { rate: SLOWED });

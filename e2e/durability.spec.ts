@@ -1,6 +1,7 @@
 /** A pressing that was acknowledged outlives the server's sudden end. */
 import { randomUUID } from 'node:crypto';
-import { POINTS, pressThrough, startRun } from './faults';
+import { faultRound, twoPages } from './browserFaults';
+import { POINTS, pressThrough, startRun, wantPieces } from './faults';
 import { expect, test } from './shop';
 
 const TO_INSPECT = ['next', 'closed', 'opened', 'next', 'closed', 'opened', 'next', 'peeled'] as const;
@@ -37,3 +38,32 @@ for (const point of POINTS)
     await startRun(shop, `run-${point}`);
     expect(await pressThrough(shop, `run-${point}`, point, 3)).toEqual([]);
   });
+
+test('a browser at the press while the server dies, the network is cut and the page is loaded anew: every step stands once', async ({
+  shop,
+  context,
+}) => {
+  test.setTimeout(180_000);
+  await startRun(shop, 'run-browser');
+  let made = 1;
+  for (const [round, point] of POINTS.entries()) {
+    const one = await faultRound(context, shop, 'run-browser', { point, round, made });
+    expect(one.wrong).toEqual([]);
+    made = one.made;
+  }
+});
+
+test('two browsers press one run, now and then at once: the same end on both, and nothing pressed twice', async ({ shop, browser }) => {
+  test.setTimeout(180_000);
+  const contexts = [await browser.newContext(), await browser.newContext()] as const;
+  const pages = [await contexts[0].newPage(), await contexts[1].newPage()] as const;
+  // the turns of a pair of hands that often meet
+  const turns = [0.1, 0.9, 0.5, 0.8, 0.3, 0.95, 0.6, 0.2, 0.75];
+  let turn = 0;
+  for (const n of [1, 2]) {
+    await wantPieces(shop, n * 2);
+    await startRun(shop, `run-two-${n}`);
+    expect(await twoPages(pages, shop, `run-two-${n}`, () => turns[turn++ % turns.length] ?? 0.5)).toEqual([]);
+  }
+  for (const context of contexts) await context.close();
+});

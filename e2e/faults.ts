@@ -1,12 +1,12 @@
 /** A run whose server is ended at a chosen point of storing an event, again and again; every event must be there once, in order. */
 import { randomUUID } from 'node:crypto';
-import { cueOf, factOf, planOf, type RunEvent, replay } from '../src/core/run';
+import { cueOf, factOf, planOf, REST, type RunEvent, replay } from '../src/core/run';
 import type { Shop } from './shop';
 
 export const POINTS = ['before', 'inside', 'after', 'during'] as const;
 export type Point = (typeof POINTS)[number];
 
-const FAULTS = `--import ${new URL('../test/faults.mjs', import.meta.url).href}`;
+export const FAULTS = `--import ${new URL('../test/faults.mjs', import.meta.url).href}`;
 
 /** Sends an event until it is acknowledged; false: the server is gone. */
 async function sent(shop: Shop, runId: string, event: RunEvent): Promise<boolean> {
@@ -25,7 +25,7 @@ async function sent(shop: Shop, runId: string, event: RunEvent): Promise<boolean
   }
 }
 
-const json = async (shop: Shop, path: string) => (await fetch(`${shop.address}/api/v1/${path}`)).json();
+export const json = async (shop: Shop, path: string) => (await fetch(`${shop.address}/api/v1/${path}`)).json();
 
 /**
  * Presses on by the cue while the server is ended `times` times at a point, each after some more events.
@@ -69,10 +69,22 @@ export async function pressThrough(shop: Shop, runId: string, point: Point, time
   return wrong;
 }
 
-/** Starts a run of the crew tees. */
+/** Starts a run of the crew tees, past its set-up. */
 export async function startRun(shop: Shop, runId: string): Promise<void> {
   const body = JSON.stringify({ orderId: 'order-crew-tees', lineId: 'line-crew-m', operator: 'QA' });
   const headers = { 'content-type': 'application/json', origin: shop.address };
   const reply = await fetch(`${shop.address}/api/v1/runs/${runId}`, { method: 'PUT', headers, body });
+  if (!reply.ok) throw new Error(await reply.text());
+  const past = { id: randomUUID(), at: Date.now(), kind: 'checked', check: REST } as const;
+  if (!(await sent(shop, runId, past))) throw new Error('the server is gone');
+}
+
+/** Changes how many crew tees are ordered. */
+export async function wantPieces(shop: Shop, count: number): Promise<void> {
+  const { order, version } = await json(shop, 'orders/order-crew-tees');
+  const lines = order.lines.map((line: { id: string }) => (line.id === 'line-crew-m' ? { ...line, count } : line));
+  const headers = { 'content-type': 'application/json', origin: shop.address, 'if-match': `"${version}"` };
+  const body = JSON.stringify({ ...order, lines });
+  const reply = await fetch(`${shop.address}/api/v1/orders/order-crew-tees`, { method: 'PUT', headers, body });
   if (!reply.ok) throw new Error(await reply.text());
 }

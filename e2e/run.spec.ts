@@ -3,6 +3,13 @@ import type { Page } from '@playwright/test';
 import { cue, start, work } from './hands';
 import { expect, test } from './shop';
 
+/** What the server has of the one run that is open. */
+async function stored(page: Page): Promise<string[]> {
+  const { runs } = await (await page.request.get('/api/v1/rail')).json();
+  const { events } = await (await page.request.get(`/api/v1/runs/${runs[0].runId}`)).json();
+  return events.map(({ kind }: { kind: string }) => kind);
+}
+
 const counts = (page: Page) => page.getByRole('status').filter({ hasText: 'left' });
 
 test('six two-sheet toner tees step by step, by Space: one laid back, one spoiled, through a server that restarts and a reload', async ({
@@ -252,4 +259,59 @@ test('keys mashed and Space held press one step; a piece is never spoiled by one
   await expect(page.getByText('not as carded')).toBeVisible();
   await page.keyboard.press('u');
   await expect(page.getByText('not as carded')).toHaveCount(0);
+});
+
+/** A large picture as a camera would write it, with where it was taken. */
+const SHOT = async (): Promise<number[]> => {
+  const canvas = document.createElement('canvas');
+  [canvas.width, canvas.height] = [3000, 2000];
+  canvas.getContext('2d')?.fillRect(200, 200, 900, 900);
+  const blob = await new Promise<Blob | null>((done) => canvas.toBlob(done, 'image/jpeg'));
+  const plain = [...new Uint8Array((await blob?.arrayBuffer()) ?? new ArrayBuffer(0))];
+  const where = [...'Exif..GPS 48.1 N 11.5 E'].map((letter) => letter.charCodeAt(0));
+  return [...plain.slice(0, 2), 0xff, 0xe1, 0, where.length + 2, ...where, ...plain.slice(2)];
+};
+
+test('a photo of a piece is on its record, small and without its place; what is no picture is said', async ({ page }) => {
+  await page.goto('/orders/order-guide-tees/card');
+  await start(page);
+  await cue(page, /^Load/);
+  const chosen = page.waitForEvent('filechooser');
+  await page.keyboard.press('c');
+  await (await chosen).setFiles({ name: 'shot.jpg', mimeType: 'image/jpeg', buffer: Buffer.from(await page.evaluate(SHOT)) });
+  await expect.poll(() => stored(page)).toContain('photographed');
+  await page.getByLabel('Photo of the piece').setInputFiles({ name: 'x.jpg', mimeType: 'image/jpeg', buffer: Buffer.from('no picture') });
+  await expect(page.getByText('This file is no picture')).toBeVisible();
+  await work(page, async () => ((await counts(page).textContent())?.includes('1 good') ? 'stop' : null));
+  const log = await (await page.request.get('/api/v1/pressings?orderId=order-guide-tees&limit=1')).json();
+  const { id, photos } = log.pressings[0];
+  expect(photos).toHaveLength(1);
+  const kept = await (await page.request.get(`/api/v1/photos/${photos[0]}`)).body();
+  expect(kept.includes('GPS')).toBe(false);
+  await page.goto(`/log/${id}`);
+  const picture = page.getByAltText('1 of piece 1');
+  await expect.poll(() => picture.evaluate((img: HTMLImageElement) => [img.naturalWidth, img.naturalHeight])).toEqual([1280, 853]);
+});
+
+test('keys are changed at the press, kept by the device, and put back', async ({ page }) => {
+  await page.goto('/orders/order-guide-tees/card');
+  await start(page);
+  await cue(page, /^Load/);
+  await page.keyboard.press('k');
+  await page.getByRole('button', { name: 'pause and go on' }).click();
+  await page.keyboard.press('b');
+  await page.keyboard.press('Escape');
+  await page.reload();
+  await cue(page, /^Load/);
+  await page.keyboard.press('p');
+  await expect(page.locator('button[data-cue]')).toContainText('Load');
+  await page.keyboard.press('b');
+  await cue(page, /^Paused/);
+  await page.keyboard.press('b');
+  await cue(page, /^Load/);
+  await page.getByRole('button', { name: 'Keys K' }).click();
+  await page.getByRole('button', { name: 'The usual letters' }).click();
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('p');
+  await cue(page, /^Paused/);
 });

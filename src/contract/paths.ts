@@ -26,6 +26,7 @@ export const PATHS = {
   run: ['GET', '/runs/{id}'],
   putRun: ['PUT', '/runs/{id}'],
   putRunEvent: ['PUT', '/runs/{id}/events/{eventId}'],
+  putPhoto: ['PUT', '/photos/{id}'],
   pressings: ['GET', '/pressings'],
   pressing: ['GET', '/pressings/{id}'],
   again: ['GET', '/pressings/{id}/again'],

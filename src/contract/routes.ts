@@ -164,6 +164,11 @@ export const ROUTES = {
     body: RunEventSchema,
     reply: RunReplySchema,
   }),
+  putPhoto: route('Keep a photo of a piece, as base64 of a small JPEG without metadata; the same id again is the same photo', {
+    params: z.object({ id: z.uuid() }),
+    body: z.object({ jpeg: z.base64().max(900_000) }),
+    reply: z.object({ id: z.uuid() }),
+  }),
   pressings: route('Pressings, newest first', { query: LogQuerySchema, reply: LogReplySchema }),
   pressing: route('One pressing with the card as it was', { params: z.object({ id: z.uuid() }), reply: PressingReplySchema }),
   again: route('A new order with the same card as a past pressing, and what has changed since', {

@@ -118,6 +118,8 @@ export const RunReplySchema = z.object({
   orderName: z.string(),
   card: CardSchema,
   events: z.array(RunEventSchema),
+  /** Slips of paper are to be pulled at its press before it is used. */
+  pullDue: z.boolean(),
   now: z.number(),
 });
 export type RunReply = z.infer<typeof RunReplySchema>;

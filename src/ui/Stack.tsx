@@ -1,4 +1,5 @@
 /** The stack: what lies between the platens at a stage, top to bottom, the warm face marked, what is new lit. */
+import { memo } from 'react';
 import type { Layer } from '../core/card';
 import { rampColour } from './ramp';
 
@@ -22,7 +23,7 @@ const PLAIN: readonly Layer['role'][] = ['fabric', 'pad', 'pad over', 'pillow', 
 const roleWords = (layer: Layer): string =>
   layer.name.includes(layer.role) || PLAIN.includes(layer.role) ? layer.name : `${layer.role}: ${layer.name}`;
 
-export function Stack({ layers, faceC, dark = false }: { layers: readonly Layer[]; faceC: number; dark?: boolean }) {
+export const Stack = memo(function Stack({ layers, faceC, dark = false }: { layers: readonly Layer[]; faceC: number; dark?: boolean }) {
   const ink = dark ? 'white' : 'var(--color-ink)';
   const total = layers.reduce((sum, layer) => sum + LOOK[layer.role].height + 2, 4);
   let y = 2;
@@ -67,4 +68,4 @@ export function Stack({ layers, faceC, dark = false }: { layers: readonly Layer[
       })}
     </svg>
   );
-}
+});

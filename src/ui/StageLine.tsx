@@ -1,4 +1,5 @@
 /** The stage line: the stages of a piece as lengths of time, hands' work and press's work on two tracks. */
+import { memo } from 'react';
 import type { Stage } from '../core/card';
 import { formatDuration } from '../core/units';
 import { useWidth } from './useWidth';
@@ -36,7 +37,7 @@ function rowsOf(stages: readonly Stage[], room: number): { from: number; stages:
   return Array.from({ length: rows }, (_, i) => ({ from: i * each, stages: stages.slice(i * each, (i + 1) * each) }));
 }
 
-export function StageLine({ stages, current = -1, dark = false }: StageLineProps) {
+export const StageLine = memo(function StageLine({ stages, current = -1, dark = false }: StageLineProps) {
   const [ref, width] = useWidth<HTMLDivElement>();
   const room = Math.max(0, width - LEFT);
   const soft = dark ? 'var(--color-night-soft)' : 'var(--color-soft)';
@@ -79,9 +80,9 @@ export function StageLine({ stages, current = -1, dark = false }: StageLineProps
       )}
     </div>
   );
-}
+});
 
-function StageMark({
+const StageMark = memo(function StageMark({
   stage,
   x,
   width,
@@ -131,4 +132,4 @@ function StageMark({
       {on && <rect x={x + 2} y="20" width={width - 4} height="46" fill="none" stroke="var(--color-amber)" strokeWidth="3" />}
     </g>
   );
-}
+});

@@ -1,5 +1,5 @@
 /** The server's clock as this browser reckons it: bounded by every reply, carried on by a monotonic clock, and through a sleep. */
-import { useEffect, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 
 /** The two clocks of a device, ms: the wall clock can be set, the monotonic one can stand still while the device sleeps. */
 interface Clocks {
@@ -87,15 +87,19 @@ export const secondsLeft = (due: number, now: number): number => Math.max(0, Mat
  * The server's now, again at the very instant at which the whole seconds left to one of these instants change.
  *
  * @param due ms since the epoch, the server's reckoning
+ * @param from it is not earlier than this
  */
-export function useSecondsTo(due: readonly number[]): number {
-  const [now, setNow] = useState(serverNow);
+export function useSecondsTo(due: readonly number[], from = 0): number {
+  const [heard, setNow] = useState(serverNow);
+  const now = Math.max(from, heard);
+  const drawn = useRef(now);
+  drawn.current = now;
   const all = due.join(' ');
   useEffect(() => {
     const instants = all === '' ? [] : all.split(' ').map(Number);
     const shown = (at: number) => instants.map((one) => secondsLeft(one, at)).join(' ');
     let timer: ReturnType<typeof setTimeout> | undefined;
-    let last = '';
+    let last = shown(drawn.current);
     const tick = () => {
       clearTimeout(timer);
       const at = serverNow();

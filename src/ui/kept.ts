@@ -1,17 +1,21 @@
-/** Events that are on their way to the server, kept in the browser until it has them: a reload, a crash or a power cut loses none. */
+/** Events and photos that are on their way to the server, kept in the browser until it has them: a reload, a crash or a power cut loses none. */
 import { type DBSchema, type IDBPDatabase, openDB } from 'idb';
 import type { RunEvent } from '../core/run';
 
 interface Kept extends DBSchema {
   outbox: { key: number; value: { runId: string; event: RunEvent }; indexes: { event: string } };
+  photos: { key: string; value: { id: string; jpeg: string } };
 }
 
 let opened: Promise<IDBPDatabase<Kept> | null> | null = null;
 
 /** Null: this browser keeps nothing, as in some private windows. */
 const store = (): Promise<IDBPDatabase<Kept> | null> => {
-  opened ??= openDB<Kept>('tidy-beacon', 1, {
-    upgrade: (db) => db.createObjectStore('outbox', { autoIncrement: true }).createIndex('event', 'event.id', { unique: true }),
+  opened ??= openDB<Kept>('tidy-beacon', 2, {
+    upgrade: (db, from) => {
+      if (from < 1) db.createObjectStore('outbox', { autoIncrement: true }).createIndex('event', 'event.id', { unique: true });
+      if (from < 2) db.createObjectStore('photos', { keyPath: 'id' });
+    },
   }).catch(() => null);
   return opened;
 };
@@ -51,4 +55,28 @@ export async function letGo(ids: readonly string[]): Promise<void> {
 export async function keptEvents(): Promise<{ runId: string; event: RunEvent }[]> {
   const db = await store();
   return db ? db.getAll('outbox').catch(() => []) : [];
+}
+
+/** A photo as it goes over the wire: base64 of a JPEG. */
+export interface KeptPhoto {
+  id: string;
+  jpeg: string;
+}
+
+/** Keeps a photo; false where it is then only in this page. */
+export async function keepPhoto(photo: KeptPhoto): Promise<boolean> {
+  try {
+    const db = await store();
+    if (!db) return false;
+    await db.put('photos', photo);
+    return true;
+  } catch {
+    return false;
+  }
+}
+
+export const keptPhotos = async (): Promise<KeptPhoto[]> => (await store())?.getAll('photos').catch(() => []) ?? [];
+
+export async function letGoPhoto(id: string): Promise<void> {
+  await (await store())?.delete('photos', id).catch(() => undefined);
 }

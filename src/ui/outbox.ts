@@ -9,8 +9,11 @@ import type { RunEvent } from '../core/run';
 import { setAway } from './away';
 import { timed } from './clock';
 import { keepEvent, keptEvents, letGo } from './kept';
+import { takeUpPhotos } from './photo';
 
 const RETRY_MS = 1_000;
+/** The step is painted by then, ms: sending it and taking the answer in do not hold the picture up. */
+const AFTER_PAINT_MS = 40;
 
 export interface Box {
   /** What the server has. Events are only ever added, so of two replies that crossed on the way the longer is the newer. */
@@ -79,7 +82,7 @@ async function sendNext(runId: string, event: RunEvent): Promise<void> {
 }
 
 async function pump(runId: string): Promise<void> {
-  if (pumping.has(runId)) return;
+  if (pumping.has(runId) || boxOf(runId).waiting.length === 0) return;
   pumping.add(runId);
   for (let next = boxOf(runId).waiting[0]; next; next = boxOf(runId).waiting[0]) await sendNext(runId, next);
   pumping.delete(runId);
@@ -96,7 +99,7 @@ export function post(runId: string, event: RunEvent): void {
       if (!kept) set(runId, { loose: true });
     }),
   );
-  void pump(runId);
+  setTimeout(() => void pump(runId), AFTER_PAINT_MS);
 }
 
 /** Takes up what an earlier document of this browser left behind. */
@@ -123,6 +126,7 @@ export function useBox(runId: string): Box {
 /** Begins with what an earlier document left; asks before the page is closed where that would lose what this browser could not keep. */
 export function beginOutbox(): () => void {
   void takeUp();
+  void takeUpPhotos();
   const ask = (event: BeforeUnloadEvent) => {
     if ([...boxes.values()].some((box) => box.loose && box.waiting.length > 0)) event.preventDefault();
   };

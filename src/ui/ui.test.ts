@@ -2,6 +2,7 @@ import { describe, expect, it, vi } from 'vitest';
 import { didUndoably, undoLast } from './acts';
 import { dayText, dueText, isoDay, isoDayText, workText } from './days';
 import { newId } from './newId';
+import { fitted } from './photo';
 import { axisTicks, onAxis, rampColour } from './ramp';
 
 describe('days as the shop says them', () => {
@@ -67,4 +68,13 @@ describe('the last undoable act', () => {
     await expect(undoLast()).rejects.toThrow('changed meanwhile');
     expect(failing.undo).toHaveBeenCalledTimes(2);
   });
+});
+
+describe('a photo made small', () => {
+  it.each([
+    [4000, 3000, 1280, 960],
+    [3000, 4000, 960, 1280],
+    [640, 480, 640, 480],
+    [5000, 1, 1280, 1],
+  ])('%d × %d is kept as %d × %d', (width, height, w, h) => expect(fitted(width, height)).toEqual({ width: w, height: h }));
 });

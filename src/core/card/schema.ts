@@ -122,7 +122,15 @@ export const StageSchema = z.object({
 });
 export type Stage = z.infer<typeof StageSchema>;
 
-export const StepSchema = z.object({ says: PhraseSchema, safety: PhraseSchema.optional() });
+/** Where in a piece's passage a step is told: at a stage, as married sheets are parted, or as the press is opened. */
+export const STEP_PLACES = [...STAGE_KINDS, 'part', 'open'] as const;
+
+export const StepSchema = z.object({
+  says: PhraseSchema,
+  safety: PhraseSchema.optional(),
+  /** Absent: it belongs to the card as a whole, or to its set-up. */
+  at: z.enum(STEP_PLACES).optional(),
+});
 export type Step = z.infer<typeof StepSchema>;
 
 const PressureSettingSchema = z.discriminatedUnion('gauge', [

@@ -33,11 +33,21 @@ export const PressingSchema = z.object({
   peel: z.string(),
   /** What was really done. */
   pressedS: z.number().nullable(),
-  closings: z.array(z.object({ stage: z.string(), plannedS: z.number(), closedAt: z.number(), openedAt: z.number() })),
+  closings: z.array(
+    z.object({
+      stage: z.string(),
+      plannedS: z.number(),
+      closedAt: z.number(),
+      openedAt: z.number(),
+      readC: z.number().nullable().optional(),
+    }),
+  ),
   outcome: z.enum(['good', 'spoiled']),
   reason: z.enum(SPOIL_REASONS).nullable(),
   laidBack: z.number().int(),
   note: z.string(),
+  /** Photos of it, by their ids; absent where none was taken. */
+  photos: z.array(z.uuid()).optional(),
   operator: z.string(),
   roomC: z.number(),
   humidityPercent: z.number(),
@@ -104,6 +114,7 @@ export function pressingOf(run: Run, card: Card, result: PieceResult, context: P
     reason: result.reason,
     laidBack: result.laidBack,
     note: result.note,
+    ...(result.photos.length > 0 && { photos: result.photos }),
     startedAt: result.startedAt,
     endedAt: result.endedAt,
   };

@@ -1,4 +1,5 @@
 /** The paper-pull test: four slips at the corners, each half in the press, say how hard it closes and whether the platens lie parallel. */
+import { isHandHeld, type Press } from './press';
 
 export const CORNERS = ['back left', 'back right', 'front left', 'front right'] as const;
 export type Corner = (typeof CORNERS)[number];
@@ -31,6 +32,23 @@ export interface PaperPull {
   loose: Corner[];
   /** Where the platens are further apart, when a whole side is. */
   side: 'back' | 'front' | 'left' | 'right' | null;
+}
+
+/** A paper pull holds this long, days: linkages wear and are turned. */
+const HOLDS_DAYS = 90;
+
+/**
+ * Whether the slips are to be pulled again. A press held by hand, and one for caps, has no corners to pull at.
+ *
+ * @param days since they were last; null: never
+ */
+export const paperPullDue = (press: Pick<Press, 'kind'>, days: number | null): boolean =>
+  !isHandHeld(press) && press.kind !== 'cap' && (days === null || days > HOLDS_DAYS);
+
+/** What a slip does in a press that closes as a band asks, kPa of its middle. */
+export function pullAt(kPa: number): Pull {
+  const moves = PULLS.filter((pull) => pull !== 'will not move' && PULL_KPA[pull].low <= kPa && kPa <= PULL_KPA[pull].high);
+  return moves.at(-1) ?? 'will not move';
 }
 
 const SIDES = ['back', 'front', 'left', 'right'] as const;

@@ -11,6 +11,8 @@ import {
   lineForContact,
   overlapMm2,
   type PULLS,
+  paperPullDue,
+  pullAt,
   ratioFrom,
   readingForContact,
   readPaperPull,
@@ -158,4 +160,19 @@ describe('the paper-pull test', () => {
     const corner = { ...all('will not move'), 'front left': 'moves by a steady pull' } as const;
     expect(readPaperPull(corner)).toMatchObject({ words: 'medium to firm', parallel: false, side: null, loose: ['front left'] });
   });
+});
+
+describe('when slips are to be pulled, and what they do', () => {
+  it('once never done and every 90 days, at presses that have corners', () => {
+    const due = (kind: 'clamshell' | 'cap' | 'iron', days: number | null) => paperPullDue({ kind }, days);
+    expect([due('clamshell', null), due('clamshell', 91), due('clamshell', 90)]).toEqual([true, true, false]);
+    expect([due('cap', null), due('iron', null)]).toEqual([false, false]);
+  });
+  it.each([
+    [4, 'slides free'],
+    [11, 'drags'],
+    [20, 'moves by a steady pull'],
+    [36, 'will not move'],
+    [90, 'will not move'],
+  ] as const)('at %d kPa a slip %s', (kPa, pull) => expect(pullAt(kPa)).toBe(pull));
 });

@@ -59,6 +59,16 @@ describe('the set-up before the first closing', () => {
     expect(leadIn(card(), gateOf(card(), 5), { ...startRun(0), checks: { [REST]: null } })).toBeNull();
   });
 
+  it('asks for paper slips where they are due, before the press is hot, with what a slip does at the band', () => {
+    const due = gateOf(card(), 5, true).map(({ key }) => key);
+    expect(due.indexOf('pull')).toBeLessThan(due.indexOf('heat'));
+    expect(due).toContain('pull');
+    expect(keys(card())).not.toContain('pull');
+    const pull = gateOf(card(), 5, true).find(({ key }) => key === 'pull');
+    expect(phraseText(pull?.look ?? [], HOUSE)).toMatch(/at medium pressure a slip moves by a steady pull/);
+    expect(pull?.safety).toMatch(/fingers never go between/);
+  });
+
   it('on a pillow nothing is said to hang off that sinks', () => {
     const sunk = card({ choices: { base: 'pillow' } });
     expect(says(sunk, 'blank')).toContain('sinks');
@@ -134,16 +144,17 @@ describe('after the run', () => {
     laidBack: 0,
     startedAt: 0,
     endedAt: 60_000,
-    closings: [{ stage: 'press', plannedS: 10, closedAt: 0, openedAt: 10_000 }],
+    closings: [{ stage: 'press', plannedS: 10, closedAt: 0, openedAt: 10_000, readC: null }],
     setC: null,
     setS: null,
+    photos: [],
     eventId: uuid(),
     ...change,
   });
   const sheet = (results: PieceResult[]) => afterRun(card(), { ...startRun(0), results, lastAt: 300_000 }, 0);
 
   it('times stand against the plan, with what was late or early by 2 s', () => {
-    const opened = (s: number) => result({ closings: [{ stage: 'press', plannedS: 10, closedAt: 0, openedAt: s * 1000 }] });
+    const opened = (s: number) => result({ closings: [{ stage: 'press', plannedS: 10, closedAt: 0, openedAt: s * 1000, readC: null }] });
     const { times, minutes, tookPerPiece } = sheet([opened(10), opened(12), opened(15), opened(7)]);
     expect([minutes, tookPerPiece]).toEqual([5, 1.25]);
     expect(times).toEqual([{ stage: 'press', plannedS: 10, meanS: 11, n: 4, late: 2, early: 1 }]);

@@ -118,8 +118,9 @@ function clockCue(plan: RunPlan, run: RunState, lot: Lot | undefined, now: numbe
 }
 
 /** The fact an act stands for, for the piece it is about. */
-export const factOf = ({ pieces }: Pick<Cue, 'pieces'>, kind: ActKind): RunFact => ({
+export const factOf = ({ pieces, stage }: Pick<Cue, 'pieces' | 'stage'>, kind: ActKind): RunFact => ({
   kind,
+  stage,
   ...(pieces[0] !== undefined && { piece: pieces[0] }),
 });
 

@@ -26,18 +26,23 @@ export type TrialLooks = (typeof TRIAL_LOOKS)[number];
 const base = { id: z.uuid(), at: z.number().int().positive() };
 /** Which piece; absent: the one in hand, where pieces are pressed one after the other. */
 const piece = z.number().int().min(1).max(1000).optional();
+/** The stage its piece was seen at; absent: whichever it is at. So a step that two devices take at once is taken once. */
+const stage = z.number().int().min(0).max(100).optional();
 
 export const RunEventSchema = z.discriminatedUnion('kind', [
   /** A stage of the hands or a wait is over. */
-  z.object({ ...base, kind: z.literal('next'), piece }),
-  z.object({ ...base, kind: z.literal('closed'), piece }),
-  z.object({ ...base, kind: z.literal('opened'), piece }),
-  z.object({ ...base, kind: z.literal('peeled'), piece }),
-  z.object({ ...base, kind: z.literal('laid back'), piece }),
-  z.object({ ...base, kind: z.literal('kept'), piece }),
-  z.object({ ...base, kind: z.literal('spoiled'), piece, reason: z.enum(SPOIL_REASONS), note: Words }),
+  z.object({ ...base, kind: z.literal('next'), piece, stage }),
+  /** With what a device read of the platen as it closed, °C, where one did. */
+  z.object({ ...base, kind: z.literal('closed'), piece, stage, readC: z.number().min(-50).max(400).optional() }),
+  z.object({ ...base, kind: z.literal('opened'), piece, stage }),
+  z.object({ ...base, kind: z.literal('peeled'), piece, stage }),
+  z.object({ ...base, kind: z.literal('laid back'), piece, stage }),
+  z.object({ ...base, kind: z.literal('kept'), piece, stage }),
+  z.object({ ...base, kind: z.literal('spoiled'), piece, stage, reason: z.enum(SPOIL_REASONS), note: Words }),
   /** Something worth keeping about a piece. */
   z.object({ ...base, kind: z.literal('noted'), piece, note: Words.min(1) }),
+  /** A photo of a piece was taken; the picture itself is kept by this id. */
+  z.object({ ...base, kind: z.literal('photographed'), piece, photo: z.uuid() }),
   /** One point of the set-up was looked at; a temperature read, °C, or transfers counted, where it asks for one. */
   z.object({ ...base, kind: z.literal('checked'), check: z.string().max(40), found: z.number().optional() }),
   /** The press was shut on a scrap for so long. */

@@ -1,6 +1,7 @@
 /** What is looked at before the first closing, made from the card: each point with what to look for. */
 import { type Card, mirrorWords, pressureWords } from '../card';
 import { COVER_SHEETS } from '../heat';
+import { pullAt } from '../press';
 import { type Phrase, phrase, seconds, setTemp } from '../units';
 import type { RunState } from './machine';
 import { type TrialNext, trialNext } from './trial';
@@ -35,7 +36,7 @@ export const settled = (card: Pick<Card, 'set' | 'stages'>, readC: number): bool
 export const firstHeat = ({ set, stages }: Pick<Card, 'set' | 'stages'>): number =>
   stages.find((stage) => stage.by === 'press')?.setC ?? set.tempC;
 
-type Rule = (card: Card, pieces: number) => Omit<Check, 'key'> | null;
+type Rule = (card: Card, pieces: number, pullDue: boolean) => Omit<Check, 'key'> | null;
 const RULES: Record<string, Rule> = {
   parcel: ({ set, of }, pieces) => ({
     says: phrase`Count the ${of.layers.length > 1 ? 'sets of transfers' : 'transfers'}`,
@@ -43,6 +44,15 @@ const RULES: Record<string, Rule> = {
     safety: null,
     asks: 'count',
   }),
+  pull: ({ of, set }, _, pullDue) =>
+    pullDue
+      ? {
+          says: phrase`Pull paper slips at the corners, with ${of.pressName} cold`,
+          look: phrase`All four alike: at ${set.pressure.band} pressure a slip ${pullAt(set.pressure.contactKPa)}. Hot already: leave it for the next cold start. What you find is kept at Presses, under Pressure.`,
+          safety: 'Slips long enough to hold well clear: fingers never go between the platens.',
+          asks: null,
+        }
+      : null,
   heat: (card) => ({
     says: phrase`Let it settle at ${setTemp(firstHeat(card), card.window.settable.unit)}`,
     look: phrase`Read it at the press, and read it again a minute later.`,
@@ -98,10 +108,11 @@ const RULES: Record<string, Rule> = {
  * The points to look at before the first closing of a run.
  *
  * @param pieces how many are to be pressed
+ * @param pullDue slips of paper are to be pulled at this press
  */
-export function gateOf(card: Card, pieces: number): Check[] {
+export function gateOf(card: Card, pieces: number, pullDue = false): Check[] {
   return Object.entries(RULES).flatMap(([key, rule]) => {
-    const check = rule(card, pieces);
+    const check = rule(card, pieces, pullDue);
     return check ? [{ key, ...check }] : [];
   });
 }

@@ -18,6 +18,7 @@ export {
   type TrialLooks,
 } from './events';
 export { type Check, firstHeat, gateOf, type LeadIn, leadIn, REST, settled, sparesOf } from './gate';
+export { type How, howOf } from './how';
 export {
   type Applied,
   apply,

@@ -13,6 +13,8 @@ export interface DoneClosing {
   plannedS: number;
   closedAt: number;
   openedAt: number;
+  /** What a device read of the platen as it closed, °C; null: none did. */
+  readC: number | null;
 }
 
 export interface PieceResult {
@@ -27,6 +29,8 @@ export interface PieceResult {
   /** Set otherwise than carded when it was pressed last; null: as carded. */
   setC: number | null;
   setS: number | null;
+  /** Photos of it, by their ids. */
+  photos: string[];
   /** The event that gave the verdict; the pressing carries its id. */
   eventId: string;
 }
@@ -51,6 +55,8 @@ export interface Lot {
   closings: DoneClosing[];
   setC: number | null;
   setS: number | null;
+  /** Read as the press closed on it, °C. */
+  readC: number | null;
 }
 
 export interface RunState {
@@ -73,6 +79,7 @@ export interface RunState {
   /** The scrap that is in the press, or came out of it and has not been looked at. */
   scrap: { timeS: number; dueAt: number } | null;
   notes: { piece: number; note: string }[];
+  photos: { piece: number; photo: string }[];
 }
 
 export interface Counts {
@@ -101,6 +108,7 @@ export const startRun = (at: number): RunState => ({
   tries: [],
   scrap: null,
   notes: [],
+  photos: [],
 });
 
 const refused = (message: string): Applied => ({ state: 'refused', message });
@@ -127,6 +135,7 @@ export function nextLot({ pieces, perClosing }: RunPlan, { begun, lastAt }: RunS
     closings: [],
     setC: null,
     setS: null,
+    readC: null,
   };
 }
 
@@ -188,6 +197,7 @@ function verdict(plan: RunPlan, run: RunState, lot: Lot, event: Done & { kind: '
     closings: lot.closings,
     setC: lot.setC,
     setS: lot.setS,
+    photos: run.photos.filter((one) => one.piece === piece).map(({ photo }) => photo),
     eventId: event.id,
   };
   const rest = { ...lot, pieces: lot.pieces.filter((one) => one !== piece) };
@@ -216,12 +226,20 @@ function onLot(plan: RunPlan, run: RunState, lot: Lot, event: OnLot): Applied {
       const other = held(run, lot);
       if (other) return refused(other);
       const set = stage.kind === 'press' ? { setC: run.setC, setS: run.setS } : {};
-      return put({ ...lot, ...set, phase: 'closed', onPress: true, since: event.at, dueAt: event.at + secondsOf(stage, run) * 1000 });
+      return put({
+        ...lot,
+        ...set,
+        readC: event.readC ?? null,
+        phase: 'closed',
+        onPress: true,
+        since: event.at,
+        dueAt: event.at + secondsOf(stage, run) * 1000,
+      });
     }
     case 'opened': {
       if (lot.phase !== 'closed') return refused('The press is not closed.');
       const plannedS = lot.dueAt === null ? stage.timeS : (lot.dueAt - lot.since) / 1000;
-      const closing = { stage: stage.kind, plannedS, closedAt: lot.since, openedAt: event.at };
+      const closing = { stage: stage.kind, plannedS, closedAt: lot.since, openedAt: event.at, readC: lot.readC };
       return put(enter(plan, { ...lot, closings: [...lot.closings, closing] }, lot.stage + 1, event.at));
     }
     case 'next': {
@@ -256,10 +274,13 @@ function onLot(plan: RunPlan, run: RunState, lot: Lot, event: OnLot): Applied {
 /** An event that is about the run and no one lot. */
 function onRun(plan: RunPlan, run: RunState, event: Exclude<Done, OnLot>): Applied {
   switch (event.kind) {
-    case 'noted': {
+    case 'noted':
+    case 'photographed': {
       const piece = event.piece ?? lotOf(plan, run, undefined)?.pieces[0];
       if (piece === undefined || !lotOf(plan, run, piece)) return refused('That piece has had its verdict; note it on its record.');
-      return ok({ ...run, notes: [...run.notes, { piece, note: event.note }] });
+      return event.kind === 'noted'
+        ? ok({ ...run, notes: [...run.notes, { piece, note: event.note }] })
+        : ok({ ...run, photos: [...run.photos, { piece, photo: event.photo }] });
     }
     case 'checked':
       return ok({ ...run, checks: { ...run.checks, [event.check]: event.found ?? null } });
@@ -300,9 +321,15 @@ export function step(plan: RunPlan, run: RunState, said: Done): Applied {
   }
   const lot = lotOf(plan, run, event.piece);
   if (!lot) return refused(event.piece === undefined ? 'This run is over.' : whyNot(plan, run, event.piece));
+  if (event.stage !== undefined && !standsAt(plan, lot, event.stage))
+    return refused(`${name(lot)} is at another step already: it was moved on from another device.`);
   const applied = onLot(plan, run, lot, event);
   return applied.state === 'ok' ? ok({ ...applied.run, lastAt: event.at }) : applied;
 }
+
+/** Whether a lot is at a stage; one that cools is at the peel after its wait as well. */
+const standsAt = ({ stages }: RunPlan, lot: Lot, stage: number): boolean =>
+  stage === lot.stage || (stages[lot.stage]?.by === 'clock' && stage === lot.stage + 1);
 
 const whyNot = (plan: RunPlan, run: RunState, piece: number): string =>
   piece > plan.pieces

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { apply, countsOf, cueOf, type Lot, type RunEvent, type RunFact, type RunPlan, type RunState, replay, standing } from './index';
 import { step } from './machine';
-import { COLD, MARRIED, uuid, WARM } from './test/plans';
+import { COLD, MARRIED, TWO_SHEET, uuid, WARM } from './test/plans';
 
 type Said = RunFact['kind'] | RunFact;
 
@@ -30,11 +30,12 @@ const toPeel: Said[] = ['next', 'closed', 'opened', 'next', 'closed', 'opened', 
 
 describe('a piece on its way, one after the other', () => {
   it('goes from load to look-over and is kept, with each closing timed', () => {
-    const { run } = play([...toPeel, 'peeled', 'kept']);
+    const read = toPeel.map((one, i): Said => (i === 4 ? { kind: 'closed', piece: 1, readC: 148.5 } : one));
+    const { run } = play([...read, 'peeled', 'kept']);
     expect(run.results).toMatchObject([{ piece: 1, outcome: 'good', laidBack: 0, startedAt: 0, endedAt: 9000 }]);
     expect(run.results[0]?.closings).toEqual([
-      { stage: 'pre-press', plannedS: 5, closedAt: 2000, openedAt: 3000 },
-      { stage: 'press', plannedS: 9, closedAt: 5000, openedAt: 6000 },
+      { stage: 'pre-press', plannedS: 5, closedAt: 2000, openedAt: 3000, readC: null },
+      { stage: 'press', plannedS: 9, closedAt: 5000, openedAt: 6000, readC: 148.5 },
     ]);
     expect([run.active, run.begun]).toEqual([[], 1]);
   });
@@ -44,6 +45,17 @@ describe('a piece on its way, one after the other', () => {
     const done = play([...toPeel, 'laid back', 'closed', 'opened', 'next', 'peeled', 'kept']).run;
     expect(done.results[0]).toMatchObject({ outcome: 'good', laidBack: 1 });
     expect(done.results[0]?.closings.map((c) => c.stage)).toEqual(['pre-press', 'press', 'press']);
+  });
+
+  it('its photos go with it, and with no other; after its verdict none is taken', () => {
+    const shots: Said[] = [uuid(), uuid()].map((photo, i) => ({ kind: 'photographed', piece: i + 1, photo }));
+    const [first, second] = shots;
+    if (!first || !second) throw new Error('two are taken');
+    const { run, events, refusals } = play([...toPeel, first, 'peeled', 'kept', second, first]);
+    expect(run.results[0]?.photos).toEqual([(first as { photo: string }).photo]);
+    expect(run.photos).toHaveLength(2);
+    expect(refusals).toHaveLength(1);
+    expect(standing([...events, { id: uuid(), at: 99_000, kind: 'undone', of: events.at(-1)?.id ?? '' }])).toHaveLength(events.length - 1);
   });
 
   it('spoiled with its reason, from wherever it is but under a closed press; its notes go with it', () => {
@@ -156,6 +168,23 @@ describe('two sheets and two layers', () => {
       ['press', 20],
       ['finish', 10],
     ]);
+  });
+});
+
+describe('a step that two devices take at once', () => {
+  it('is taken once, also where the next step would be done in the same way', () => {
+    const trimmed = play(['closed', 'opened', 'peeled', { kind: 'next', piece: 1, stage: 2 }], TWO_SHEET);
+    expect(trimmed.run.active[0]).toMatchObject({ stage: 3 });
+    const again = { id: uuid(), at: 9000, kind: 'next', piece: 1, stage: 2 } as const;
+    const second = apply(TWO_SHEET, 1000, trimmed.events, again);
+    expect(second).toMatchObject({ state: 'refused', message: expect.stringContaining('moved on from another device') });
+    expect(apply(TWO_SHEET, 1000, trimmed.events, { ...again, stage: 3 }).state).toBe('ok');
+  });
+  it('a piece that cools is at its peel too', () => {
+    const { events } = play(toPeel.slice(0, -1));
+    for (const stage of [4, 5])
+      expect(apply(WARM, 1000, events, { id: uuid(), at: 60_000, kind: 'peeled', piece: 1, stage }).state).toBe('ok');
+    expect(apply(WARM, 1000, events, { id: uuid(), at: 60_000, kind: 'peeled', piece: 1, stage: 3 }).state).toBe('refused');
   });
 });
 

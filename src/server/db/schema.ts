@@ -1,5 +1,5 @@
 /** Tables. Documents are kept whole as JSON beside the columns they are found by; pressings, cards and events are written once. */
-import { index, integer, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
+import { blob, index, integer, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
 import type { PracticeRound } from '../../contract/heat';
 import type { Card, House, Order } from '../../core/card';
 import type { Amendment, Pressing } from '../../core/log';
@@ -106,6 +106,13 @@ export const practiceRounds = sqliteTable('practice_rounds', {
   id: text('id').primaryKey(),
   operator: text('operator').notNull(),
   doc: text('doc', { mode: 'json' }).$type<PracticeRound>().notNull(),
+});
+
+/** Photos of pieces, small and without their metadata; written once. */
+export const photos = sqliteTable('photos', {
+  id: text('id').primaryKey(),
+  at: integer('at').notNull(),
+  jpeg: blob('jpeg', { mode: 'buffer' }).notNull(),
 });
 
 /** Surveys, rotate tests, paper pulls and heating times of a press; written once. */

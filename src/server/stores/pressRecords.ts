@@ -1,11 +1,12 @@
 /** What was found out about presses: written once, read as the press’s report and as the maps cards are worked out from. */
-import { and, asc, desc, eq, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, max, sql } from 'drizzle-orm';
 import {
   controlChart,
   nextSurvey,
   type PlatenMap,
   type Press,
   type PressRecord,
+  paperPullDue,
   platenMap,
   platensOf,
   readingsOf,
@@ -52,6 +53,17 @@ function mustFit(press: Press, survey: Survey): void {
     if (Math.abs(xMm) > platen.widthMm / 2 || Math.abs(yMm) > platen.heightMm / 2)
       throw refused(`readings.${i}`, `Reading ${i + 1} lies beyond the platen of ${press.name}.`);
   });
+}
+
+/** Whether slips of paper are to be pulled at a press before it is used. */
+export function pullDue(db: Db, pressId: string, now: number): boolean {
+  const press = db.select({ doc: presses.doc }).from(presses).where(eq(presses.id, pressId)).get()?.doc;
+  const last = db
+    .select({ at: max(pressRecords.at) })
+    .from(pressRecords)
+    .where(and(eq(pressRecords.pressId, pressId), eq(pressRecords.kind, 'paper pull')))
+    .get();
+  return press !== undefined && paperPullDue(press, typeof last?.at === 'number' ? (now - last.at) / DAY_MS : null);
 }
 
 const surveysOf = (db: Db, pressId: string): Survey[] =>

@@ -9,6 +9,7 @@ import { inputOf, readFacts } from './cards';
 import { freezeCard, frozenCard } from './frozenCards';
 import { findOrder } from './orders';
 import { addAmendment, addPressing, goodPersons, progress, progressKey } from './pressings';
+import { pullDue } from './pressRecords';
 import type { Db } from './versioned';
 
 /** How far a device's reckoning of our clock may run ahead, ms. */
@@ -186,5 +187,5 @@ function record(db: Db, opened: OpenedRun, before: RunState, after: RunState, ev
 
 /** A run as the wire has it. */
 export function runReply(db: Db, { run, card, events }: OpenedRun, now: number) {
-  return { run, orderName: findOrder(db, run.orderId).doc.name, card, events, now };
+  return { run, orderName: findOrder(db, run.orderId).doc.name, card, events, pullDue: pullDue(db, card.of.pressId, now), now };
 }

@@ -1,6 +1,6 @@
 /** Pressings as rows, newest first; a row unfolds into what was really done. */
 import { Fragment, useState } from 'react';
-import type { Logged } from '../../contract';
+import { API, type Logged } from '../../contract';
 import { formatDuration, formatForHouse } from '../../core/units';
 import { instantText } from '../../ui/days';
 import { useUnits } from '../../ui/house';
@@ -97,6 +97,11 @@ export function PressingDetail({ pressing: p, toRecord = false }: { pressing: Lo
           <li key={closing.closedAt}>
             {closing.stage}: closed for <span className="figure">{((closing.openedAt - closing.closedAt) / 1000).toFixed(1)} s</span>,
             carded <span className="figure">{formatDuration(closing.plannedS)}</span>
+            {typeof closing.readC === 'number' && (
+              <>
+                , read <span className="figure">{formatForHouse('temperature', closing.readC, house)}</span> as it closed
+              </>
+            )}
           </li>
         ))}
         {p.closings.length === 0 && <li>The press was never closed on it.</li>}
@@ -107,6 +112,20 @@ export function PressingDetail({ pressing: p, toRecord = false }: { pressing: Lo
         card <span className="figure">{p.cardHash.slice(0, 8)}</span>
       </p>
       {p.note && <p className="pt-1">“{p.note}”</p>}
+      {p.photos && (
+        <p className="flex flex-wrap gap-2 pt-2">
+          {p.photos.map((id, i) => (
+            <a key={id} href={`${API}/photos/${id}`} target="_blank" rel="noreferrer">
+              <img
+                src={`${API}/photos/${id}`}
+                alt={`${i + 1} of piece ${p.piece}`}
+                loading="lazy"
+                className="h-40 w-auto border border-line"
+              />
+            </a>
+          ))}
+        </p>
+      )}
       {toRecord && (
         <p className="pt-1">
           <a href={`/log/${p.id}`}>The whole record, with its card as it was</a>

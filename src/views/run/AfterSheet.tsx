@@ -3,6 +3,7 @@ import type { RunReply } from '../../contract';
 import type { Print } from '../../core/card';
 import { type AfterRun, afterRun, type NextTime, standing } from '../../core/run';
 import { formatDuration, formatFigure, formatQuantity } from '../../core/units';
+import { useKeys } from '../../ui/keys';
 import { errorWords } from '../../ui/query';
 import { useOrder } from '../orders/useOrder';
 import type { LiveRun } from './useRun';
@@ -14,7 +15,8 @@ export function AfterSheet({ reply, run }: { reply: RunReply; run: LiveRun }) {
   const after = afterRun(card, state, reply.run.startedAt);
   const last = standing(run.events).at(-1);
   const undo = () => last && run.happen({ kind: 'undone', of: last.id });
-  useRunKeys({ u: undo });
+  const keys = useKeys();
+  useRunKeys({ [keys.undo]: undo });
   const { unit } = card.window.settable;
   return (
     <section className="flex-1 py-4" aria-label="After the run">
@@ -61,7 +63,7 @@ export function AfterSheet({ reply, run }: { reply: RunReply; run: LiveRun }) {
           See the record
         </a>
         <button type="button" className={`act border-night-line text-white ${last ? '' : 'opacity-40'}`} disabled={!last} onClick={undo}>
-          Undo last step <span className="key">U</span>
+          Undo last step <span className="key">{keys.undo.toUpperCase()}</span>
         </button>
       </div>
     </section>

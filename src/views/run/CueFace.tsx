@@ -1,9 +1,12 @@
 /** The cue: what to do now and for which piece, its clock, why, and what comes after. The whole of it is the button. */
 import type { Card } from '../../core/card';
-import type { Cue } from '../../core/run';
+import { type Cue, type How, howOf } from '../../core/run';
+import { type Phrase, phraseText } from '../../core/units';
+import { useUnits } from '../../ui/house';
 import { piecesWords } from '../../ui/pieces';
 import { Says } from '../../ui/Says';
 import { DrainingBar } from './DrainingBar';
+import { PartingGuide } from './PartingGuide';
 import { WHY } from './words';
 
 interface CueFaceProps {
@@ -25,10 +28,10 @@ export function CueFace({ cue, next, card, word, onAct }: CueFaceProps) {
       type="button"
       data-cue={cue.hot ? 'hot' : cue.act ? 'due' : 'running'}
       onClick={onAct}
-      className={`block flex-1 border-0 py-2 text-left text-white ${cue.hot ? '-mx-6 bg-[#5c1b10] px-6' : 'bg-transparent'}`}
+      className={`block flex-1 border-0 [contain:layout_style] py-2 text-left text-white ${cue.hot ? '-mx-6 bg-[#5c1b10] px-6' : 'bg-transparent'}`}
     >
       <span className="flex flex-wrap items-end justify-between gap-x-8">
-        <span className="block leading-none font-bold" style={{ fontSize: 'clamp(60px, 9.2vw, 118px)' }}>
+        <span data-verb className="block leading-none font-bold" style={{ fontSize: 'clamp(60px, 9.2vw, 118px)' }}>
           {cue.verb}
         </span>
         {cue.leftS !== null ? (
@@ -54,6 +57,7 @@ export function CueFace({ cue, next, card, word, onAct }: CueFaceProps) {
         )}
         <span className="text-night-soft">{stage ? <Says words={stage.says} /> : null}</span>
       </span>
+      <HowTo how={howOf(card, cue)} />
       <span className="flex min-h-9 flex-wrap items-baseline gap-x-4 pt-1 text-xl">
         {why && <span className="text-amber">{why}</span>}
         <span className="text-night-soft" data-next>
@@ -61,6 +65,23 @@ export function CueFace({ cue, next, card, word, onAct }: CueFaceProps) {
         </span>
       </span>
     </button>
+  );
+}
+
+/** How it is done, and what can hurt while it is. */
+function HowTo({ how }: { how: How }) {
+  const units = useUnits();
+  const told = (phrases: readonly Phrase[]) => [...new Set(phrases.map((one) => phraseText(one, units)))].join(' ');
+  return (
+    <>
+      {how.says.length > 0 && <span className="block max-w-5xl pt-1 text-xl leading-snug text-night-soft">{told(how.says)}</span>}
+      {how.parts && <PartingGuide />}
+      {how.safety.length > 0 && (
+        <span className="mt-2 block max-w-5xl border-l-4 border-amber pl-3 text-lg leading-snug text-amber" data-safety>
+          {told(how.safety)}
+        </span>
+      )}
+    </>
   );
 }
 

@@ -1,50 +1,55 @@
 /** The acts beside the cue, each with its key. Spoiled stands apart from the rest. */
+import { memo } from 'react';
 import type { Cue, Style } from '../../core/run';
+import type { KeyedAct, Keys } from '../../ui/keys';
 import type { Sounds } from '../../ui/tones';
 
-type Acts = 'early' | 'layBack' | 'spoil' | 'undo' | 'stop' | 'note' | 'time' | 'heat' | 'pause' | 'goes' | 'sounds' | 'full';
-
 interface RunKeysProps {
-  cue: Cue;
+  early: Cue['early'];
+  canLayBack: boolean;
+  canSpoil: boolean;
   canUndo: boolean;
   paused: boolean;
   style: Style;
   sounds: Sounds;
-  on: Record<Acts, () => unknown>;
+  keys: Keys;
+  on: Record<KeyedAct | 'stop', () => unknown>;
 }
 
-export function RunKeys({ cue, canUndo, paused, style, sounds, on }: RunKeysProps) {
-  const key = (text: string, letter: string, does: () => unknown, can = true, extra = '') => (
+export const RunKeys = memo(function RunKeys({ early, canLayBack, canSpoil, canUndo, paused, style, sounds, keys, on }: RunKeysProps) {
+  const key = (text: string, act: KeyedAct, can = true, extra = '') => (
     <button
       type="button"
       className={`act ${extra || 'border-night-line text-white'} ${can ? '' : 'opacity-40 max-[700px]:hidden'}`}
       disabled={!can}
-      onClick={() => void does()}
+      onClick={() => void on[act]()}
     >
-      {text} <span className="key">{letter}</span>
+      {text} <span className="key">{keys[act].toUpperCase()}</span>
     </button>
   );
   const quiet = 'border-transparent px-2 text-night-soft';
   return (
-    <div className="pt-3">
+    <div className="pt-3 [contain:layout_style]">
       <div className="flex flex-wrap items-center gap-3">
-        {key('Lay back, press again', 'L', on.layBack, cue.canLayBack)}
-        {key(cue.early === 'opened' ? 'Open early' : 'Cool enough already', 'O', on.early, cue.early !== null)}
-        {key('Undo last step', 'U', on.undo, canUndo)}
-        {key(paused ? 'Go on' : 'Pause', 'P', on.pause, true, paused ? 'border-amber text-amber' : '')}
-        {key('Spoiled …', 'X', on.spoil, cue.canSpoil && cue.pieces.length > 0, 'ml-auto border-[#e58a78] text-[#ffb4a5]')}
+        {key('Lay back, press again', 'layBack', canLayBack)}
+        {key(early === 'opened' ? 'Open early' : 'Cool enough already', 'early', early !== null)}
+        {key('Undo last step', 'undo', canUndo)}
+        {key(paused ? 'Go on' : 'Pause', 'pause', true, paused ? 'border-amber text-amber' : '')}
+        {key('Spoiled …', 'spoil', canSpoil, 'ml-auto border-[#e58a78] text-[#ffb4a5]')}
       </div>
       <div className="flex flex-wrap items-center gap-x-2 text-[0.95rem]">
-        {key('Note', 'N', on.note, true, quiet)}
-        {key('Set time', 'T', on.time, true, quiet)}
-        {key('Set heat', 'H', on.heat, true, quiet)}
-        {key(`Goes ${style}`, 'G', on.goes, true, quiet)}
-        {key(`Sound: ${sounds}`, 'M', on.sounds, true, quiet)}
-        {key('Full screen', 'F', on.full, true, quiet)}
+        {key('Note', 'note', true, quiet)}
+        {key('Photo', 'photo', canSpoil, quiet)}
+        {key('Set time', 'time', true, quiet)}
+        {key('Set heat', 'heat', true, quiet)}
+        {key(`Goes ${style}`, 'goes', true, quiet)}
+        {key(`Sound: ${sounds}`, 'sounds', true, quiet)}
+        {key('Full screen', 'full', true, quiet)}
+        {key('Keys', 'keys', true, quiet)}
         <button type="button" className={`act ${quiet} ml-auto`} onClick={() => void on.stop()}>
           Stop the run here
         </button>
       </div>
     </div>
   );
-}
+});

@@ -1,10 +1,11 @@
 /** The set values as they hang at the press: 96 px, in the press's own terms. */
+import { memo } from 'react';
 import type { Card } from '../../core/card';
 import { formatDuration, formatFigure, UNITS } from '../../core/units';
 import { useUnits } from '../../ui/house';
 
 /** @param setS, setC what was set otherwise than carded in this run */
-export function RunSetValues({ card, setS, setC }: { card: Card; setS: number | null; setC: number | null }) {
+export const RunSetValues = memo(function RunSetValues({ card, setS, setC }: { card: Card; setS: number | null; setC: number | null }) {
   const house = useUnits();
   const { unit } = card.window.settable;
   const { pressure, peel, cover } = card.set;
@@ -34,4 +35,4 @@ export function RunSetValues({ card, setS, setC }: { card: Card; setS: number | 
       </span>
     </div>
   );
-}
+});

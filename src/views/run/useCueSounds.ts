@@ -5,6 +5,9 @@ import { serverNow } from '../../ui/clock';
 import { keepSounds, keptSounds, playTone, SOUNDS, type Sounds, speak, type Tone } from '../../ui/tones';
 import { cueWords } from './words';
 
+/** The cue is on the screen by then, ms. */
+const AFTER_PAINT_MS = 60;
+
 /** How loud a run is on this device, and the next way it can be. */
 export function useSounds(): [Sounds, () => void] {
   const [sounds, setSounds] = useState(keptSounds);
@@ -29,11 +32,16 @@ export function useToneAt(tone: Tone, at: number | null, sounds: Sounds): void {
 export function useCueSounds(state: RunState, cue: Cue, refusal: string | null, sounds: Sounds): void {
   useEffect(() => {
     if (sounds === 'silent') return undefined;
-    const offs = state.active.flatMap(({ dueAt, phase }) => {
-      const inS = dueAt === null ? -1 : (dueAt - serverNow()) / 1000;
-      return inS > 0 ? [playTone(phase === 'closed' ? 'open' : 'ready', inS)] : [];
-    });
+    const offs: (() => void)[] = [];
+    // once the cue is painted: voices take a while to make
+    const later = setTimeout(() => {
+      for (const { dueAt, phase } of state.active) {
+        const inS = dueAt === null ? -1 : (dueAt - serverNow()) / 1000;
+        if (inS > 0) offs.push(playTone(phase === 'closed' ? 'open' : 'ready', inS));
+      }
+    }, AFTER_PAINT_MS);
     return () => {
+      clearTimeout(later);
       for (const off of offs) off();
     };
   }, [state, sounds]);

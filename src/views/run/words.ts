@@ -15,5 +15,5 @@ export const WHY: Record<Why, string> = {
   'press idle': 'The press stands idle.',
   'while it is shut': 'There is time for it while the press is shut.',
   'nothing else': '',
-  paused: 'Clocks that run go on. Press P to go on yourself.',
+  paused: 'Clocks that run go on; so do you, by the same key.',
 };

@@ -14,7 +14,7 @@ export function stepsOf(context: Context, steps: readonly StepRule[]): Step[] {
     const says = step.says(context);
     if (says === null) return [];
     const safety = step.safety?.(context) ?? null;
-    return [safety === null ? { says } : { says, safety }];
+    return [{ says, ...(safety !== null && { safety }), ...(step.at && { at: step.at }) }];
   });
 }
 

@@ -8,6 +8,7 @@ import { needs, PINCH, STEAM, type StepRule } from './step';
 export const LOAD_STEPS: readonly StepRule[] = [
   {
     id: 'clean-the-hard-blank',
+    at: 'load',
     says: ({ input: { fabric } }) =>
       needs(
         isBrittle(fabric) || fabric.substrate === 'metal',
@@ -17,6 +18,7 @@ export const LOAD_STEPS: readonly StepRule[] = [
   },
   {
     id: 'turn-the-hole-up',
+    at: 'load',
     says: ({ input: { blank } }) =>
       needs(
         blank.obstructions.some((one) => one.kind === 'hanging hole'),
@@ -25,6 +27,7 @@ export const LOAD_STEPS: readonly StepRule[] = [
   },
   {
     id: 'clear-the-underside',
+    at: 'load',
     says: ({ input: { blank } }) => {
       const loose = blank.obstructions
         .filter((one) => ['strap', 'buckle', 'drawcord', 'rivet', 'button', 'zip'].includes(one.kind))
@@ -34,6 +37,7 @@ export const LOAD_STEPS: readonly StepRule[] = [
   },
   {
     id: 'smooth-the-lining',
+    at: 'load',
     says: ({ input: { blank } }) => needs(blank.lined, phrase`Pull the lining clear or smooth it: a fold in it presses through.`),
   },
   {
@@ -59,6 +63,7 @@ export const LOAD_STEPS: readonly StepRule[] = [
   },
   {
     id: 'load-it',
+    at: 'load',
     says: ({ input: { blank, press }, draft }) =>
       ({
         threaded: phrase`Thread the ${blank.kind} over the base, so one layer lies under the heat.`,
@@ -71,9 +76,10 @@ export const LOAD_STEPS: readonly StepRule[] = [
             : phrase`Lay the ${blank.kind} on the base, print side up.`,
       })[draft.loading],
   },
-  { id: 'lay-it-on-the-platen', says: ({ input, draft }) => layWords(input, draft) },
+  { id: 'lay-it-on-the-platen', at: 'load', says: ({ input, draft }) => layWords(input, draft) },
   {
     id: 'protect-the-first-print',
+    at: 'load',
     says: ({ input: { item }, draft }) =>
       needs(
         draft.protectFirst,
@@ -82,11 +88,13 @@ export const LOAD_STEPS: readonly StepRule[] = [
   },
   {
     id: 'several-in-one-closing',
+    at: 'load',
     says: ({ input: { item } }) =>
       needs(item.perClosing > 1, phrase`${String(item.perClosing)} in one closing: all of one thickness, spread evenly about the middle.`),
   },
   {
     id: 'pre-press',
+    at: 'pre-press',
     says: ({ input: { fabric }, draft }) =>
       draft.prePressS === 0
         ? null

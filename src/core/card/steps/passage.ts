@@ -26,11 +26,13 @@ export const PASSAGE_STEPS: readonly StepRule[] = [
   },
   {
     id: 'place-it',
+    at: 'place',
     says: (context) => phrase`Place ${context.input.print.artName}: ${placeWords(context.input)}. ${mirrorWords(context.set.mirror)}`,
   },
   { id: 'find-the-centre', says: ({ input: { house, fabric } }) => (isHard(fabric) ? null : CENTRE[house.rules.centre]) },
   {
     id: 'tape-it',
+    at: 'place',
     says: ({ input: { fabric, product } }) =>
       product.facing === 'face up'
         ? null
@@ -40,6 +42,7 @@ export const PASSAGE_STEPS: readonly StepRule[] = [
   },
   {
     id: 'emboss-from-the-back',
+    at: 'turn over',
     says: ({ input: { print }, draft }) =>
       needs(
         print.embossed,
@@ -47,9 +50,14 @@ export const PASSAGE_STEPS: readonly StepRule[] = [
       ),
     safety: () => BURNS,
   },
-  { id: 'lay-the-cover', says: ({ set }) => (set.cover === null ? null : phrase`Lay the ${COVER_SHEETS[set.cover].name} over it.`) },
+  {
+    id: 'lay-the-cover',
+    at: 'place',
+    says: ({ set }) => (set.cover === null ? null : phrase`Lay the ${COVER_SHEETS[set.cover].name} over it.`),
+  },
   {
     id: 'press-it',
+    at: 'press',
     says: ({ input: { press }, draft }) =>
       isHandHeld(press) && draft.spots > 1
         ? phrase`Spot by spot, ${String(draft.spots)} times ${seconds(draft.timeS)}, each timed, overlapping by ${mm(SPOT_OVERLAP_MM)}; do not slide.`
@@ -61,18 +69,26 @@ export const PASSAGE_STEPS: readonly StepRule[] = [
   },
   {
     id: 'open-slowly',
+    at: 'open',
     says: ({ input: { product } }) =>
       needs(product.static && product.carrier === 'film', phrase`Open slowly: the film carrier is charged and may lift the print.`),
   },
-  { id: 'rub-it-down', says: ({ draft }) => needs(draft.rub, phrase`While it is hot, rub it down under a cloth.`), safety: () => BURNS },
+  {
+    id: 'rub-it-down',
+    at: 'rub',
+    says: ({ draft }) => needs(draft.rub, phrase`While it is hot, rub it down under a cloth.`),
+    safety: () => BURNS,
+  },
   {
     id: 'move-it-with-its-sheet',
+    at: 'open',
     says: ({ draft }) => needs(draft.peel === 'warm' || draft.peel === 'cold', phrase`Move it off the press with its sheet still on it.`),
     safety: ({ input: { fabric } }) =>
       isBrittle(fabric) ? phrase`Hot ${fabric.name}: set it on wood or cloth, never on metal, where it may crack.` : BURNS,
   },
   {
     id: 'peel-it',
+    at: 'peel',
     says: ({ input: { fabric }, draft }) =>
       draft.peel === 'none'
         ? null
@@ -81,6 +97,7 @@ export const PASSAGE_STEPS: readonly StepRule[] = [
   },
   {
     id: 'finish-it',
+    at: 'finish',
     says: ({ input: { press }, draft, values }) => {
       if (!draft.finish) return null;
       const at = values.finish === values.press ? phrase`` : phrase` at ${setTemp(values.finish, press.set.unit)}`;
@@ -90,15 +107,17 @@ export const PASSAGE_STEPS: readonly StepRule[] = [
   },
   {
     id: 'finish-if-proud',
+    at: 'inspect',
     says: ({ input: { fabric }, draft }) =>
       needs(
         !draft.finish && draft.peel !== 'none' && !isHard(fabric),
         phrase`Only if an edge looks proud: press again ${seconds(5)} under plain paper.`,
       ),
   },
-  { id: 'cool-under-a-weight', says: ({ draft }) => needs(draft.weight, phrase`Cool it under a flat weight, or it curls.`) },
+  { id: 'cool-under-a-weight', at: 'cool', says: ({ draft }) => needs(draft.weight, phrase`Cool it under a flat weight, or it curls.`) },
   {
     id: 'cool-brittle-slowly',
+    at: 'cool',
     says: ({ input: { fabric }, draft }) =>
       needs(isBrittle(fabric) && !draft.weight, phrase`Let it cool by itself on wood or cloth. No water, no cold metal.`),
     safety: () => phrase`Glass and stone hold their heat for tens of minutes and do not look hot.`,
@@ -114,6 +133,7 @@ export const PASSAGE_STEPS: readonly StepRule[] = [
   },
   {
     id: 'look-it-over',
+    at: 'inspect',
     says: ({ input: { fabric } }) =>
       phrase`Look it over: edges down, ${isHard(fabric) ? 'no bubbles' : 'no shine beside the art'}, straight, the right way round.`,
   },

@@ -23,6 +23,7 @@ export const SHEET_STEPS: readonly StepRule[] = [
   },
   {
     id: 'marry-the-sheets',
+    at: 'marry',
     says: ({ input: { press }, draft, values }) => {
       const { marry } = draft;
       if (!marry) return null;
@@ -33,6 +34,7 @@ export const SHEET_STEPS: readonly StepRule[] = [
   },
   {
     id: 'part-the-sheets',
+    at: 'part',
     says: (context) =>
       needs(
         marries(context),
@@ -42,22 +44,33 @@ export const SHEET_STEPS: readonly StepRule[] = [
   },
   {
     id: 'trim-the-rim',
+    at: 'trim',
     says: ({ draft }) => needs(draft.trim === 'rim', phrase`Trim the rim of the married sheet; leave a corner long as a peel tab.`),
   },
-  { id: 'trim-the-carrier', says: ({ draft }) => needs(draft.trim === 'carrier', phrase`Trim the spare tape round the stones.`) },
+  {
+    id: 'trim-the-carrier',
+    at: 'trim',
+    says: ({ draft }) => needs(draft.trim === 'carrier', phrase`Trim the spare tape round the stones.`),
+  },
   {
     id: 'cut-apart',
+    at: 'trim',
     says: ({ draft }) => needs(draft.trim === 'two-up', phrase`Cut the two-up sheets apart, with a corner left long as a peel tab.`),
   },
   {
     id: 'take-the-backing-off',
+    at: 'place',
     says: ({ input: { product } }) =>
       needs(
         product.facing === 'face up' && product.carrier === 'none' && product.familyId !== 'heat-glued-patch',
         phrase`Take its backing off.`,
       ),
   },
-  { id: 'lay-the-mask', says: ({ draft }) => needs(draft.mask, phrase`Lay the mask over the weeded parts and lift them in one piece.`) },
+  {
+    id: 'lay-the-mask',
+    at: 'place',
+    says: ({ draft }) => needs(draft.mask, phrase`Lay the mask over the weeded parts and lift them in one piece.`),
+  },
   {
     id: 'cut-patches-safely',
     says: ({ input: { product } }) =>

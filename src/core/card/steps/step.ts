@@ -2,7 +2,7 @@
 import { type Phrase, phrase } from '../../units';
 import type { Draft } from '../draft';
 import type { ResolveInput } from '../input';
-import type { Card } from '../schema';
+import type { Card, Step } from '../schema';
 import type { SetValues } from '../stages';
 
 /** What a step is told from. */
@@ -18,6 +18,7 @@ export interface StepRule {
   id: string;
   says: (context: Context) => Phrase | null;
   safety?: (context: Context) => Phrase | null;
+  at?: NonNullable<Step['at']>;
 }
 
 export const BURNS = phrase`Platen, base and fresh carriers are at cooking temperature: wear gloves or finger guards.`;

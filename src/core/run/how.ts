@@ -1,0 +1,41 @@
+/** How the act of a cue is done, and what it can do to the hands, in the words of the card's steps. */
+import type { Card, Step } from '../card';
+import type { Phrase } from '../units';
+import type { Cue } from './cue';
+
+export interface How {
+  says: Phrase[];
+  safety: Phrase[];
+  /** Married sheets are parted now: a movement with a rhythm of its own. */
+  parts: boolean;
+}
+
+/** Where in the passage a cue stands, as the card's steps name it; null: nothing is asked of the hands. */
+function placeOfCue({ stages }: Pick<Card, 'stages'>, { stage, act }: Pick<Cue, 'stage' | 'act'>): Step['at'] | null {
+  const kind = stages[stage]?.kind;
+  if (!kind || act === null) return null;
+  if (act === 'opened') return 'open';
+  return kind === 'peel' && stages[stage - 1]?.kind === 'marry' ? 'part' : kind;
+}
+
+/**
+ * What is told beside a cue.
+ *
+ * A closing whose words are those of the cue itself tells only its danger; lower layers are peeled by the words of the top one.
+ */
+export function howOf(card: Pick<Card, 'stages' | 'steps'>, cue: Pick<Cue, 'stage' | 'act'>): How {
+  const at = placeOfCue(card, cue);
+  if (at === null) return { says: [], safety: [], parts: false };
+  // a closing that has no step of its own is as dangerous as the full press
+  const own = toldAt(card, at);
+  const told = own.length === 0 && card.stages[cue.stage]?.by === 'press' && at !== 'open' ? toldAt(card, 'press') : own;
+  const spots = card.stages.filter(({ kind }) => kind === 'press').length > 1;
+  const plain = at === 'pre-press' || at === 'tack' || (at === 'press' && !spots);
+  return {
+    says: plain ? [] : told.map(({ says }) => says),
+    safety: told.flatMap(({ safety }) => (safety ? [safety] : [])),
+    parts: at === 'part',
+  };
+}
+
+const toldAt = ({ steps }: Pick<Card, 'steps'>, at: Step['at']): Step[] => steps.filter((step) => step.at === at);

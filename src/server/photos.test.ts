@@ -1,0 +1,52 @@
+/** Photos of pieces, over the endpoints and in a real database. */
+import { randomUUID } from 'node:crypto';
+import { describe, expect, it } from 'vitest';
+import { ask, ownShop, send } from '../../test/api';
+import { GET, PUT } from '../pages/api/v1/photos/[id]';
+import { shop } from './shop';
+
+ownShop();
+
+/** A JPEG by its segments alone: each a marker and so many bytes, then the scan. */
+const jpeg = (...segments: [marker: number, bytes: number][]): Buffer =>
+  Buffer.concat([
+    Buffer.from([0xff, 0xd8]),
+    ...[...segments, [0xda, 6] as const].map(([marker, bytes]) =>
+      Buffer.concat([Buffer.from([0xff, marker, (bytes + 2) >> 8, (bytes + 2) & 0xff]), Buffer.alloc(bytes, 7)]),
+    ),
+    Buffer.from([0xff, 0xd9]),
+  ]);
+const PLAIN = jpeg([0xe0, 14], [0xdb, 65]);
+
+const put = (id: string, bytes: Buffer) =>
+  send(PUT, `/photos/${id}`, { id }, { method: 'PUT', body: JSON.stringify({ jpeg: bytes.toString('base64') }) });
+
+describe('a photo', () => {
+  it('is kept as it came, once, and shown as a picture that may be kept for good', async () => {
+    const id = randomUUID();
+    expect(await put(id, PLAIN)).toMatchObject({ status: 200, body: { id } });
+    expect(await put(id, jpeg([0xe0, 20]))).toMatchObject({ status: 200 });
+    const shown = await ask(GET, `/photos/${id}`, { id });
+    expect(shown.headers.get('content-type')).toBe('image/jpeg');
+    expect(shown.headers.get('cache-control')).toContain('immutable');
+    expect(Buffer.from(await shown.arrayBuffer()).equals(PLAIN)).toBe(true);
+    expect(() => shop().sqlite.exec('DELETE FROM photos')).toThrow(/never deleted/);
+    expect(() => shop().sqlite.exec('UPDATE photos SET at = 1')).toThrow(/written once/);
+  });
+
+  it('that still tells where it was taken, or is none, is refused by the field’s name', async () => {
+    const where = await put(randomUUID(), jpeg([0xe0, 14], [0xe1, 200]));
+    expect(where).toMatchObject({
+      status: 422,
+      body: { errors: [{ field: 'jpeg', message: expect.stringContaining('its place perhaps') }] },
+    });
+    for (const bad of [Buffer.from('GIF89a, no JPEG'), Buffer.alloc(0), PLAIN.subarray(0, 30), Buffer.from([0xff, 0xd8, 0xff, 0xe0, 0, 0])])
+      expect((await put(randomUUID(), bad)).status).toBe(422);
+    expect((await send(PUT, '/photos/7', { id: '7' }, { method: 'PUT', body: '{"jpeg":"####"}' })).status).toBe(422);
+  });
+
+  it('nobody kept is not found', async () => {
+    const id = randomUUID();
+    expect((await ask(GET, `/photos/${id}`, { id })).status).toBe(404);
+  });
+});

@@ -1,0 +1,66 @@
+/** Photos from camera or file: made small here, without what the camera wrote beside them, kept, and sent until the server has them. */
+import { call, ProblemError } from '../contract';
+import { type KeptPhoto, keepPhoto, keptPhotos, letGoPhoto } from './kept';
+import { newId } from './newId';
+
+/** Longest side of a kept photo, px: enough to see an edge that lifts. */
+const LONGEST_PX = 1280;
+const QUALITY = 0.78;
+const RETRY_MS = 2_000;
+
+/** Width and height of a picture that has to be no longer than a side. */
+export function fitted(width: number, height: number, longest = LONGEST_PX): { width: number; height: number } {
+  const scale = Math.min(1, longest / Math.max(width, height, 1));
+  return { width: Math.max(1, Math.round(width * scale)), height: Math.max(1, Math.round(height * scale)) };
+}
+
+async function base64Of(blob: Blob): Promise<string> {
+  const bytes = new Uint8Array(await blob.arrayBuffer());
+  let text = '';
+  for (let i = 0; i < bytes.length; i += 0x8000) text += String.fromCharCode(...bytes.subarray(i, i + 0x8000));
+  return btoa(text);
+}
+
+/**
+ * A picture drawn anew, small: nothing is left of its place, its camera and its time.
+ *
+ * @throws {Error} the file is no picture this browser can read, in words
+ */
+async function drawnAnew(file: Blob): Promise<string> {
+  const picture = await createImageBitmap(file).catch(() => {
+    throw new Error('This file is no picture this browser can read. A JPEG or PNG is.');
+  });
+  const canvas = document.createElement('canvas');
+  Object.assign(canvas, fitted(picture.width, picture.height));
+  canvas.getContext('2d')?.drawImage(picture, 0, 0, canvas.width, canvas.height);
+  picture.close();
+  const blob = await new Promise<Blob | null>((done) => canvas.toBlob(done, 'image/jpeg', QUALITY));
+  if (!blob) throw new Error('This picture could not be made smaller. Try another.');
+  return base64Of(blob);
+}
+
+/** Sends a photo until the server has it, or will never take it. */
+async function sendPhoto(photo: KeptPhoto): Promise<void> {
+  for (;;) {
+    try {
+      await call('putPhoto', { params: { id: photo.id }, body: { jpeg: photo.jpeg } });
+      return await letGoPhoto(photo.id);
+    } catch (error) {
+      if (error instanceof ProblemError && error.problem.status < 500) return await letGoPhoto(photo.id);
+      await new Promise((done) => setTimeout(done, RETRY_MS));
+    }
+  }
+}
+
+/** Takes a picture in, keeps it, and sees it on its way. @returns its id */
+export async function takePhoto(file: Blob): Promise<string> {
+  const photo = { id: newId(), jpeg: await drawnAnew(file) };
+  await keepPhoto(photo);
+  void sendPhoto(photo);
+  return photo.id;
+}
+
+/** Sends what an earlier document of this browser left. */
+export async function takeUpPhotos(): Promise<void> {
+  for (const photo of await keptPhotos()) void sendPhoto(photo);
+}

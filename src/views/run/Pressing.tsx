@@ -1,0 +1,184 @@
+/** Pressing: the cue with its clock and what comes next, set values and stack, the cooling lane, and the keys. */
+import { useMemo, useRef, useState } from 'react';
+import type { RunReply } from '../../contract';
+import { cooling, cueOf, factOf, following, type RunFact, standing, styleOf } from '../../core/run';
+import { useSecondsTo } from '../../ui/clock';
+import { KEYED_ACTS, useKeys } from '../../ui/keys';
+import { takePhoto } from '../../ui/photo';
+import { Stack } from '../../ui/Stack';
+import { StageLine } from '../../ui/StageLine';
+import { Aside, type AsideKind } from './Aside';
+import { CueFace } from './CueFace';
+import { KeysPanel } from './KeysPanel';
+import { Lane } from './Lane';
+import { RunKeys } from './RunKeys';
+import { RunSetValues } from './RunSetValues';
+import { SpoilChoice } from './SpoilChoice';
+import { toggleFullScreen } from './useAwake';
+import { useCueSounds, useSounds } from './useCueSounds';
+import type { LiveRun } from './useRun';
+import { useRunKeys } from './useRunKeys';
+import { cueWords } from './words';
+
+/** A second press of Space within this time after the last is a slip of the hand, ms. */
+const SLIP_MS = 600;
+const NO_LAYERS: [] = [];
+
+/** A closing carries what the press's readout says as it closes. */
+const read = (fact: RunFact, readoutC: number | null): RunFact =>
+  fact.kind === 'closed' && readoutC !== null ? { ...fact, readC: Math.round(readoutC * 10) / 10 } : fact;
+
+export function Pressing({ reply, run, readoutC }: { reply: RunReply; run: LiveRun; readoutC: number | null }) {
+  const { state, plan } = run;
+  const { card } = reply;
+  const now = useSecondsTo(
+    state.active.flatMap(({ dueAt }) => dueAt ?? []),
+    state.lastAt,
+  );
+  const [picked, setPicked] = useState<number | null>(null);
+  const cue = cueOf(plan, state, now, picked);
+  // what follows changes with an event, and when a clock is out
+  const out = state.active.filter(({ dueAt }) => dueAt !== null && dueAt <= now).length;
+  const next = useMemo(() => following(plan, state, now, 2), [plan, state, out]);
+  const [aside, setAside] = useState<AsideKind | 'keys' | null>(null);
+  // pieces that are being spoiled: those of the cue when it began, whatever is cued meanwhile
+  const camera = useRef<HTMLInputElement>(null);
+  // the piece that was in hand when the camera was opened, whatever is cued meanwhile
+  const shot = useRef<number>(undefined);
+  const [unread, setUnread] = useState<string | null>(null);
+  const [spoiling, setSpoiling] = useState<readonly number[] | null>(null);
+  const [early, setEarly] = useState(false);
+  const keys = useKeys();
+  const [sounds, nextSounds] = useSounds();
+  useCueSounds(state, cue, run.refusal, sounds);
+  const lastAct = useRef(0);
+  const last = standing(run.events).at(-1);
+  const happen = (fact: RunFact) => {
+    setPicked(null);
+    setEarly(false);
+    run.happen(fact);
+  };
+  const took = async (file: File | undefined) => {
+    if (!file) return;
+    setUnread(null);
+    try {
+      run.happen({ kind: 'photographed', photo: await takePhoto(file), ...(shot.current !== undefined && { piece: shot.current }) });
+    } catch (error) {
+      setUnread(error instanceof Error ? error.message : String(error));
+    }
+  };
+  const about = cue.pieces[0] === undefined ? {} : { piece: cue.pieces[0] };
+  const act = () => {
+    if (performance.now() - lastAct.current < SLIP_MS) return;
+    if (cue.act === null) return setEarly(cue.early !== null);
+    lastAct.current = performance.now();
+    happen(read(factOf(cue, cue.act), readoutC));
+  };
+  const on = {
+    act,
+    early: () => {
+      if (!cue.early) return;
+      lastAct.current = performance.now();
+      happen(factOf(cue, cue.early));
+    },
+    layBack: () => cue.canLayBack && happen({ kind: 'laid back', ...about }),
+    spoil: () => cue.canSpoil && setSpoiling(cue.pieces),
+    undo: () => last && happen({ kind: 'undone', of: last.id }),
+    stop: () => happen({ kind: 'stopped' }),
+    note: () => setAside('note'),
+    photo: () => {
+      shot.current = cue.pieces[0];
+      camera.current?.click();
+    },
+    time: () => setAside('time'),
+    heat: () => setAside('temperature'),
+    pause: () => happen({ kind: state.pausedAt === null ? 'paused' : 'resumed' }),
+    goes: () => happen({ kind: 'goes', style: styleOf(plan, state) === 'piece by piece' ? 'step by step' : 'piece by piece' }),
+    sounds: nextSounds,
+    full: toggleFullScreen,
+    keys: () => setAside('keys'),
+  };
+  // the same acts in every drawing, so that what they belong to is drawn again only where it changes
+  const latest = useRef(on);
+  latest.current = on;
+  const acts = useMemo(
+    () =>
+      Object.fromEntries(
+        (Object.keys(latest.current) as (keyof typeof on)[]).map((one) => [one, () => latest.current[one]()]),
+      ) as typeof on,
+    [],
+  );
+  useRunKeys(
+    { ' ': on.act, Enter: on.act, ...Object.fromEntries(KEYED_ACTS.map((one) => [keys[one], on[one]])) },
+    aside !== null || spoiling !== null,
+  );
+  const word =
+    run.refusal ??
+    unread ??
+    (early && cue.leftS
+      ? `${Math.ceil(cue.leftS)} s are left. Press ${keys.early.toUpperCase()} to end it early.`
+      : run.loose
+        ? 'This browser could not keep the last step: keep this page open until the server has it.'
+        : run.waiting > 3
+          ? `${run.waiting} steps wait for the server; they are kept here and sent once it answers.`
+          : '');
+  if (spoiling)
+    return (
+      <SpoilChoice
+        pieces={spoiling}
+        due={cue.verb === 'Open now' ? cueWords(cue) : null}
+        onChoose={(piece, reason, note) => {
+          setSpoiling(null);
+          happen({ kind: 'spoiled', piece, reason, note });
+        }}
+        onCancel={() => setSpoiling(null)}
+      />
+    );
+  return (
+    <>
+      <p className="sr-only" aria-live="assertive">
+        {cueWords(cue)}
+      </p>
+      <CueFace cue={cue} next={next} card={card} word={word} onAct={on.act} />
+      <div className="grid contain-content grid-cols-[1fr_20rem] gap-x-8 gap-y-3 max-[900px]:grid-cols-1">
+        <RunSetValues card={card} setS={state.setS} setC={state.setC} />
+        <div className="row-span-2 max-[1199px]:row-span-1 max-[900px]:hidden">
+          <Stack layers={card.stages[cue.stage]?.stack ?? NO_LAYERS} faceC={card.delivered.midC} dark />
+        </div>
+        <div className="max-[1199px]:col-span-2 max-[900px]:hidden">
+          <StageLine stages={card.stages} current={cue.stage} dark />
+        </div>
+      </div>
+      <input
+        ref={camera}
+        type="file"
+        accept="image/*"
+        capture="environment"
+        hidden
+        aria-label="Photo of the piece"
+        onChange={(event) => {
+          void took(event.target.files?.[0]);
+          event.target.value = '';
+        }}
+      />
+      <Lane lots={cooling(plan, state)} now={now} picked={picked} onPick={setPicked} />
+      {aside === 'keys' ? (
+        <KeysPanel onClose={() => setAside(null)} />
+      ) : aside ? (
+        <Aside kind={aside} card={card} piece={cue.pieces[0]} onFact={happen} onClose={() => setAside(null)} />
+      ) : (
+        <RunKeys
+          keys={keys}
+          early={cue.early}
+          canLayBack={cue.canLayBack}
+          canSpoil={cue.canSpoil && cue.pieces.length > 0}
+          canUndo={Boolean(last)}
+          paused={state.pausedAt !== null}
+          style={styleOf(plan, state)}
+          sounds={sounds}
+          on={acts}
+        />
+      )}
+    </>
+  );
+}
