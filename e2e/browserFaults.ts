@@ -26,7 +26,7 @@ const open = async (page: Page, shop: Shop, runId: string): Promise<void> => {
 };
 
 /** One press of the key the cue asks for; true once the page has gone on from it. */
-export async function pressOnce(page: Page): Promise<boolean> {
+async function pressOnce(page: Page): Promise<boolean> {
   const before = await shown(page);
   if (before.state === 'over' || before.state === '') return false;
   await page.keyboard.press(before.state === 'running' ? 'o' : 'Space');

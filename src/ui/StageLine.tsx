@@ -27,6 +27,8 @@ interface StageLineProps {
   /** Index of the stage the run is at; none before and after. */
   current?: number;
   dark?: boolean;
+  /** Only the row that the current stage is in. */
+  here?: boolean;
 }
 
 /** Stages to a row, so that each can still be read. */
@@ -37,11 +39,13 @@ function rowsOf(stages: readonly Stage[], room: number): { from: number; stages:
   return Array.from({ length: rows }, (_, i) => ({ from: i * each, stages: stages.slice(i * each, (i + 1) * each) }));
 }
 
-export const StageLine = memo(function StageLine({ stages, current = -1, dark = false }: StageLineProps) {
+export const StageLine = memo(function StageLine({ stages, current = -1, dark = false, here = false }: StageLineProps) {
   const [ref, width] = useWidth<HTMLDivElement>();
   const room = Math.max(0, width - LEFT);
   const soft = dark ? 'var(--color-night-soft)' : 'var(--color-soft)';
-  const rows = width > 0 ? rowsOf(stages, room) : [];
+  const all = width > 0 ? rowsOf(stages, room) : [];
+  const now = all.findLast(({ from }) => from <= Math.max(0, current));
+  const rows = here && now ? [now] : all;
   return (
     <div ref={ref} className="w-full">
       {width > 0 && (

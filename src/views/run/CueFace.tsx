@@ -34,7 +34,7 @@ export function CueFace({ cue, next, card, word, onAct }: CueFaceProps) {
         <span data-verb className="block leading-none font-bold" style={{ fontSize: 'clamp(60px, 9.2vw, 118px)' }}>
           {cue.verb}
         </span>
-        {cue.leftS !== null ? (
+        {cue.leftS !== null && cue.act === null ? (
           <span className="flex items-baseline gap-3 leading-none font-semibold" style={{ fontSize: 'clamp(60px, 9.2vw, 118px)' }}>
             <span className="figure">{clock(cue.leftS)}</span>
             {cue.leftS < 60 && <span className="text-4xl font-normal">s</span>}

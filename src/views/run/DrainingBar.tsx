@@ -1,10 +1,14 @@
-/** Time as a bar that drains by itself between two words of the clock; its place stays empty when no clock runs. */
+/** Time as a bar that drains by itself between two words of the clock. */
 import { useEffect, useRef } from 'react';
 import { serverNow } from '../../ui/clock';
 
 /** @param lastsS the whole length of the clock, s @param dueAt when it is out, ms since the epoch */
 export function DrainingBar({ lastsS, dueAt }: { lastsS: number; dueAt: number | null }) {
-  return <span className="mt-4 block h-7 contain-strict">{dueAt !== null && <Drain lastsS={lastsS} dueAt={dueAt} />}</span>;
+  return dueAt === null ? null : (
+    <span className="mt-4 block h-7 contain-strict">
+      <Drain lastsS={lastsS} dueAt={dueAt} />
+    </span>
+  );
 }
 
 function Drain({ lastsS, dueAt }: { lastsS: number; dueAt: number }) {

@@ -27,7 +27,7 @@ export function Gate({ card, checks, looked, current, readoutC, lacks, onFact }:
             aria-current={key === current.key ? 'step' : undefined}
             className={`flex gap-3 border-l-4 py-1.5 pl-3 ${key === current.key ? 'border-amber text-white' : 'border-night-line text-night-soft'}`}
           >
-            <span aria-hidden="true" className="w-5">
+            <span aria-hidden="true" className="w-5 shrink-0">
               {key in looked ? '✓' : ''}
             </span>
             <span>

@@ -140,15 +140,6 @@ export function Pressing({ reply, run, readoutC }: { reply: RunReply; run: LiveR
         {cueWords(cue)}
       </p>
       <CueFace cue={cue} next={next} card={card} word={word} onAct={on.act} />
-      <div className="grid contain-content grid-cols-[1fr_20rem] gap-x-8 gap-y-3 max-[900px]:grid-cols-1">
-        <RunSetValues card={card} setS={state.setS} setC={state.setC} />
-        <div className="row-span-2 max-[1199px]:row-span-1 max-[900px]:hidden">
-          <Stack layers={card.stages[cue.stage]?.stack ?? NO_LAYERS} faceC={card.delivered.midC} dark />
-        </div>
-        <div className="max-[1199px]:col-span-2 max-[900px]:hidden">
-          <StageLine stages={card.stages} current={cue.stage} dark />
-        </div>
-      </div>
       <input
         ref={camera}
         type="file"
@@ -161,7 +152,20 @@ export function Pressing({ reply, run, readoutC }: { reply: RunReply; run: LiveR
           event.target.value = '';
         }}
       />
-      <Lane lots={cooling(plan, state)} now={now} picked={picked} onPick={setPicked} />
+      {aside !== 'keys' && (
+        <>
+          <div className="grid contain-content grid-cols-[minmax(0,1fr)_20rem] gap-x-8 gap-y-3 max-[1199px]:grid-cols-[minmax(0,1fr)_17rem] max-[900px]:grid-cols-1">
+            <RunSetValues card={card} setS={state.setS} setC={state.setC} />
+            <div className="row-span-2 max-[900px]:hidden">
+              <Stack layers={card.stages[cue.stage]?.stack ?? NO_LAYERS} faceC={card.delivered.midC} dark />
+            </div>
+            <div className="max-[900px]:hidden">
+              <StageLine stages={card.stages} current={cue.stage} dark here />
+            </div>
+          </div>
+          <Lane lots={cooling(plan, state)} now={now} picked={picked} onPick={setPicked} />
+        </>
+      )}
       {aside === 'keys' ? (
         <KeysPanel onClose={() => setAside(null)} />
       ) : aside ? (

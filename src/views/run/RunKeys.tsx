@@ -20,24 +20,17 @@ export const RunKeys = memo(function RunKeys({ early, canLayBack, canSpoil, canU
   const key = (text: string, act: KeyedAct, can = true, extra = '') => (
     <button
       type="button"
-      className={`act ${extra || 'border-night-line text-white'} ${can ? '' : 'opacity-40 max-[700px]:hidden'}`}
+      className={`act max-[700px]:px-3 ${extra || 'border-night-line text-white'} ${can ? '' : 'opacity-40 max-[700px]:hidden'}`}
       disabled={!can}
       onClick={() => void on[act]()}
     >
-      {text} <span className="key">{keys[act].toUpperCase()}</span>
+      {text} <span className="key max-[700px]:hidden">{keys[act].toUpperCase()}</span>
     </button>
   );
-  const quiet = 'border-transparent px-2 text-night-soft';
+  const quiet = 'border-transparent px-2 max-[1199px]:px-1 text-night-soft';
   return (
-    <div className="pt-3 [contain:layout_style]">
-      <div className="flex flex-wrap items-center gap-3">
-        {key('Lay back, press again', 'layBack', canLayBack)}
-        {key(early === 'opened' ? 'Open early' : 'Cool enough already', 'early', early !== null)}
-        {key('Undo last step', 'undo', canUndo)}
-        {key(paused ? 'Go on' : 'Pause', 'pause', true, paused ? 'border-amber text-amber' : '')}
-        {key('Spoiled …', 'spoil', canSpoil, 'ml-auto border-[#e58a78] text-[#ffb4a5]')}
-      </div>
-      <div className="flex flex-wrap items-center gap-x-2 text-[0.95rem]">
+    <>
+      <div className="flex flex-wrap items-center gap-x-2 pt-2 text-[0.95rem] max-[1199px]:gap-x-1 max-[1199px]:text-[0.875rem] [contain:layout_style]">
         {key('Note', 'note', true, quiet)}
         {key('Photo', 'photo', canSpoil, quiet)}
         {key('Set time', 'time', true, quiet)}
@@ -50,6 +43,13 @@ export const RunKeys = memo(function RunKeys({ early, canLayBack, canSpoil, canU
           Stop the run here
         </button>
       </div>
-    </div>
+      <div className="sticky bottom-14 flex flex-wrap items-center gap-3 bg-night py-2 max-[700px]:gap-2">
+        {key('Lay back, press again', 'layBack', canLayBack)}
+        {key(early === 'opened' ? 'Open early' : 'Cool enough already', 'early', early !== null)}
+        {key('Undo last step', 'undo', canUndo)}
+        {key(paused ? 'Go on' : 'Pause', 'pause', true, paused ? 'border-amber text-amber' : '')}
+        {key('Spoiled …', 'spoil', canSpoil, 'ml-auto border-[#e58a78] text-[#ffb4a5]')}
+      </div>
+    </>
   );
 });

@@ -29,7 +29,7 @@ export function RunScreen({ reply }: { reply: RunReply }) {
   const first = leadIn(card, checks, state);
   const spares = sparesOf(state.checks, plan.pieces, run.counts.spoiled);
   return (
-    <div data-keys="own" className="flex min-h-[calc(100vh-7rem)] flex-col px-6 pt-3 pb-16 max-[700px]:px-4">
+    <div data-keys="own" className="flex min-h-[calc(100vh-7rem)] flex-col px-6 pt-3 pb-14 max-[700px]:px-4">
       <div className="flex flex-wrap items-baseline justify-between gap-x-6 text-night-soft">
         <span>
           {reply.orderName} · {card.of.blankName} {card.of.size} · {card.of.artName}, {card.of.position}

@@ -18,7 +18,7 @@ export const RunSetValues = memo(function RunSetValues({ card, setS, setC }: { c
         ? `${formatFigure(setting.lineKPa, house.linePressure)} ${UNITS[house.linePressure].symbol} line`
         : 'by feel';
   const big = (text: string, after: string) => (
-    <span className="flex items-baseline gap-2 leading-none font-semibold whitespace-nowrap" style={{ fontSize: 96 }}>
+    <span className="flex items-baseline gap-2 leading-none font-semibold whitespace-nowrap" style={{ fontSize: 'min(96px, 17vw)' }}>
       <span className="figure">{text}</span>
       <span className="text-3xl font-normal text-night-soft">{after}</span>
     </span>

@@ -18,7 +18,7 @@ interface TrialProps {
 
 export function Trial({ card, next, tries, scrap, onFact }: TrialProps) {
   return (
-    <section className="grid flex-1 grid-cols-[1fr_19rem] gap-10 py-5" aria-label="Trial on scrap">
+    <section className="grid flex-1 grid-cols-[1fr_19rem] gap-10 py-5 max-[900px]:grid-cols-1" aria-label="Trial on scrap">
       {next.state === 'try' ? (
         <Scrap key={next.timeS} timeS={next.timeS} dueAt={scrap?.dueAt ?? null} onFact={onFact} />
       ) : (

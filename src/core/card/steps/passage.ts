@@ -27,8 +27,9 @@ export const PASSAGE_STEPS: readonly StepRule[] = [
   {
     id: 'place-it',
     at: 'place',
-    says: (context) => phrase`Place ${context.input.print.artName}: ${placeWords(context.input)}. ${mirrorWords(context.set.mirror)}`,
+    says: (context) => phrase`Place ${context.input.print.artName}: ${placeWords(context.input)}.`,
   },
+  { id: 'look-at-the-lettering', says: ({ set }) => mirrorWords(set.mirror) },
   { id: 'find-the-centre', says: ({ input: { house, fabric } }) => (isHard(fabric) ? null : CENTRE[house.rules.centre]) },
   {
     id: 'tape-it',
