@@ -39,13 +39,21 @@ test('a two-colour numbered vest from a roster, through its two layers, to a rec
   await expect(card.getByRole('img', { name: /^Stages: .*tack .*peel.*place .*press/ })).toBeVisible();
   await expect(card).toContainText(/7 Ines.*9 Bao/);
   await expect(card.locator('[data-mirror="mirrored"]')).toBeVisible();
+  await page.getByText('Press it another way').click();
+  await page.getByLabel('Cover over the print').selectOption('a cover');
+  await expect(card).toContainText('PTFE-coated sheet');
   await start(page);
 
   await expect(page.locator('[data-piece]')).toContainText('7 Ines');
   const seen: string[] = [];
+  const told: string[] = [];
+  const covered: boolean[] = [];
   const counts = page.getByRole('status').filter({ hasText: 'left' });
   await work(page, async ({ verb, piece }) => {
     if (seen.at(-1) !== `${verb} ${piece}`) seen.push(`${verb} ${piece}`);
+    const between = (await page.getByRole('img', { name: /^From the top/ }).getAttribute('aria-label')) ?? '';
+    if (verb === 'Close' || verb === 'Close to tack') covered.push(/PTFE-coated sheet/.test(between));
+    if (verb === 'Place') told.push((await page.locator('button[data-cue]').textContent()) ?? '');
     return (await counts.textContent())?.includes('1 good') ? 'stop' : null;
   });
   // a wait that is ended early is a peel
@@ -53,6 +61,10 @@ test('a two-colour numbered vest from a roster, through its two layers, to a rec
   const first = verbs.filter((verb, i) => verb !== verbs[i - 1]);
   const done = ['Load', 'Close to pre-press', 'Place', 'Close to tack', 'Peel', 'Place', 'Close', 'Peel', 'Look it over'];
   expect(first.filter((verb) => done.includes(verb))).toEqual(done);
+  // every closing on a layer under its cover, and the cover asked for as the top layer is placed
+  expect(covered.length).toBeGreaterThanOrEqual(2);
+  expect(covered.every(Boolean)).toBe(true);
+  expect(told.some((words) => words.includes('Lay the PTFE-coated sheet over it'))).toBe(true);
   // while the first cools, the next name is up
   expect(seen.some((one) => one.includes('9 Bao'))).toBe(true);
   await page.goto('/log?q=watch+vests');
