@@ -315,3 +315,34 @@ test('keys are changed at the press, kept by the device, and put back', async ({
   await page.keyboard.press('p');
   await cue(page, /^Paused/);
 });
+
+/** Puts a step of a run that nobody knows into the browser's own store. */
+const STRAY = () =>
+  new Promise<void>((done, fail) => {
+    const opening = indexedDB.open('tidy-beacon');
+    opening.onerror = () => fail(opening.error);
+    opening.onsuccess = () => {
+      const put = opening.result.transaction('outbox', 'readwrite');
+      const event = { id: crypto.randomUUID(), at: Date.now(), kind: 'next' };
+      put.objectStore('outbox').add({ runId: 'run-of-another-shop', event });
+      put.oncomplete = () => {
+        opening.result.close();
+        done();
+      };
+    };
+  });
+
+test('a kept step that cannot be taken is told on whatever page is open, until it is seen', async ({ page }) => {
+  await page.goto('/');
+  await page.getByRole('heading', { name: 'Bench' }).first().waitFor();
+  await page.evaluate(STRAY);
+  await page.reload();
+  const told = page.getByRole('alert').filter({ hasText: 'A step kept in this browser was not taken' });
+  await expect(told).toBeVisible();
+  await told.getByRole('button', { name: 'Seen' }).click();
+  await expect(told).toHaveCount(0);
+  await page.reload();
+  await page.getByRole('heading', { name: 'Bench' }).first().waitFor();
+  await page.waitForTimeout(800);
+  await expect(told).toHaveCount(0);
+});

@@ -27,9 +27,7 @@ const SHOTS: Shot[] = [
     before: (page) => page.getByRole('button', { name: /^Temperature/ }).click(),
   },
   { name: 'card-hold', path: '/orders/order-members/card' },
-  { name: 'card-two-sheet', path: '/orders/order-nebula/card' },
   { name: 'shelf', path: '/shelf?on=product-curlew' },
-  { name: 'product-editor', path: '/shelf/products/product-dunlin' },
   { name: 'which-transfer', path: '/shelf/which?blank=blank-guide-tee' },
   { name: 'presses', path: '/presses?on=press-clamshell', before: surveyed },
   { name: 'press-pressure', path: '/presses?on=press-swing', before: (page) => page.getByRole('button', { name: 'Pressure' }).click() },
@@ -45,6 +43,8 @@ const SHOTS: Shot[] = [
     before: (page) => page.getByRole('button', { name: 'full platen' }).click(),
   },
   { name: 'run-pressing', path: '/orders/order-guide-tees/card?line=line-guide-m', before: toPressing },
+  { name: 'run-set-up', path: '/orders/order-totes/card', before: toSetUp },
+  { name: 'run-parting', path: '/orders/order-nebula/card', before: toParting },
 ];
 
 /** Eight surveys of the old clamshell, its corner growing colder, so that there is a map and a chart to see. */
@@ -104,6 +104,29 @@ async function practised(page: Page) {
   }
   await outcome.waitFor();
   await page.waitForTimeout(400);
+}
+
+/** The set-up’s third point: the temperature, read or told by the press’s readout. */
+async function toSetUp(page: Page) {
+  await page.getByRole('button', { name: 'Start pressing' }).click();
+  for (const point of [/^Count the transfers/, /^Pull paper slips/]) {
+    await page.getByRole('heading', { name: point }).waitFor();
+    await page.keyboard.press('Enter');
+  }
+  await page.getByRole('heading', { name: /^Let it settle/ }).waitFor();
+}
+
+/** Married sheets at the moment they are parted. */
+async function toParting(page: Page) {
+  await start(page);
+  await page.getByRole('button', { name: /^Close to marry/ }).waitFor();
+  await page.waitForTimeout(650);
+  await page.keyboard.press('Space');
+  await page.getByRole('button', { name: /^Pressing/ }).waitFor();
+  await page.waitForTimeout(650);
+  await page.keyboard.press('o');
+  await page.getByRole('button', { name: /^Peel now/ }).waitFor();
+  await page.waitForTimeout(3600);
 }
 
 /** Starts the run and goes on to the press stage, some seconds in. */

@@ -61,6 +61,8 @@ test('twelve three-fibre tees with stretch film on the swing-away, by keyboard o
   await page.getByRole('heading', { name: 'Count the transfers' }).waitFor();
   await page.keyboard.type('14');
   await page.keyboard.press('Enter');
+  await page.getByRole('heading', { name: /^Pull paper slips at the corners/ }).waitFor();
+  await page.keyboard.press('Space');
   await page.getByRole('heading', { name: /^Let it settle at 275/ }).waitFor();
   await page.keyboard.type('240');
   await page.keyboard.press('Enter');

@@ -112,15 +112,33 @@ export async function takeUp(): Promise<void> {
   }
 }
 
+function listen(listener: () => void): () => void {
+  listeners.add(listener);
+  return () => listeners.delete(listener);
+}
+
 export function useBox(runId: string): Box {
   return useSyncExternalStore(
-    (listener) => {
-      listeners.add(listener);
-      return () => listeners.delete(listener);
-    },
+    listen,
     () => boxOf(runId),
     () => EMPTY,
   );
+}
+
+/** A run whose steps were refused, with the words for it; null: none. The words stay the same object until something changes. */
+let refused: { runId: string; words: string } | null = null;
+function lastRefusal(): typeof refused {
+  const [runId, box] = [...boxes].find(([, one]) => one.refusal !== null) ?? [];
+  if (refused?.runId !== runId || refused?.words !== box?.refusal) refused = runId && box?.refusal ? { runId, words: box.refusal } : null;
+  return refused;
+}
+
+/** The refusal that was seen is let go. */
+export const seenRefusal = (runId: string): void => set(runId, { refusal: null });
+
+/** A refusal anywhere, for a page that does not show its run. */
+export function useRefusal(): { runId: string; words: string } | null {
+  return useSyncExternalStore(listen, lastRefusal, () => null);
 }
 
 /** Begins with what an earlier document left; asks before the page is closed where that would lose what this browser could not keep. */

@@ -1,6 +1,6 @@
 /** Orders as they are typed in: lines of items alike, each with one or more prints of one or more layers, perhaps named from a roster. */
 import { z } from 'zod';
-import { ART_KINDS, Id, Name, PEELS, POSITIONS, Words } from '../materials';
+import { ART_KINDS, Id, isSided, Name, PEELS, POSITIONS, SIDES, sidedWords, Words } from '../materials';
 
 /** What the operator decided against or beside the card's own pick; absent means the card picks. */
 const Choices = z.object({
@@ -72,6 +72,8 @@ export const PrintSchema = z.object({
   /** Short name within the line; runs and records go by it. */
   key: z.string().regex(/^[a-z0-9-]{1,36}$/, 'A print’s key is small letters, figures and hyphens.'),
   position: z.enum(POSITIONS),
+  /** The wearer's left or right, of a position a piece has twice; absent: nobody said. */
+  side: z.enum(SIDES).optional(),
   artName: Name,
   artKind: z.enum(ART_KINDS),
   widthMm: z.number().positive('The art needs a width.').max(2000, 'Art wider than 2 m is not for a press.'),
@@ -152,8 +154,14 @@ export const LineSchema = z
       if (keys.indexOf(key) !== i) say(['prints', i, 'key'], `Two prints are called ${key}.`);
     });
     line.prints.forEach((print, i) => {
-      const before = line.prints.findIndex((other) => other.position === print.position);
-      if (before < i) say(['prints', i, 'position'], `Two prints are meant for the ${print.position}.`);
+      const same = (other: Pick<Print, 'position' | 'side'>) =>
+        other.position === print.position && !(isSided(print.position) && other.side && print.side && other.side !== print.side);
+      const before = line.prints.findIndex(same);
+      if (before < i)
+        say(
+          ['prints', i, 'position'],
+          `Two prints are meant for the ${sidedWords(print)}.${isSided(print.position) ? ' Say left or right for each.' : ''}`,
+        );
     });
     if (line.sharesWith === line.id) say(['sharesWith'], 'A line cannot share a closing with itself; raise its pieces per closing.');
   });

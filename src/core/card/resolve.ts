@@ -1,5 +1,5 @@
 /** Resolve: from a print, a blank, a press and the house to the worked-out card. */
-import { describeMaterial, FAMILIES, pressStage, type Range, type SheetStage } from '../materials';
+import { describeMaterial, FAMILIES, isSided, pressStage, type Range, type SheetStage, sidedWords } from '../materials';
 import { bandMiddle, bandOf, pressureSetting } from '../press';
 import { phrase } from '../units';
 import { betterTime, bondFindings, bondsOf, type Heat, heatOf, heatReasons } from './bond';
@@ -183,7 +183,8 @@ const namesOf = (input: ResolveInput): Card['of'] => {
     pressName: press.name,
     pressKind: press.kind,
     printKey: print.key,
-    position: print.position,
+    position: sidedWords(print),
+    ...(print.side && isSided(print.position) && { side: print.side }),
     artName: print.artName,
     widthMm: print.widthMm,
     heightMm: print.heightMm,
@@ -217,7 +218,7 @@ export function resolve(given: ResolveInput, trade: Trade = TRADE): Card {
     ...(heat ? heatReasons(heat, draft.timeS) : []),
     ...pressureReasons(input, set).map((say) => ({ field: 'pressure' as const, ...say })),
     ...layerReasons(input, values.tack, values.press).map((say) => ({ field: 'layers' as const, ...say })),
-    { field: 'art', source: 'operator', says: phrase`${print.artName}, ${print.position}.` },
+    { field: 'art', source: 'operator', says: phrase`${print.artName}, ${sidedWords(print)}.` },
   ];
   return {
     schemaVersion: CARD_SCHEMA_VERSION,

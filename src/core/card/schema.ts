@@ -1,7 +1,7 @@
 /** The card: a worked-out pressing for one print on one press, as plain data that can be frozen, stored and sent. */
 import { z } from 'zod';
 import { EFFECTS } from '../heat';
-import { COVER_KINDS, DUTIES, PEELS, PRESSURE_BANDS } from '../materials';
+import { COVER_KINDS, DUTIES, PEELS, PRESSURE_BANDS, SIDES } from '../materials';
 import { PhraseSchema } from '../units';
 import { LaySchema, PrintSchema, RosterEntrySchema } from './order';
 
@@ -184,7 +184,9 @@ export const CardSchema = z.object({
     pressName: z.string(),
     pressKind: z.string(),
     printKey: z.string(),
+    /** In words, with its side. */
     position: z.string(),
+    side: z.enum(SIDES).optional(),
     artName: z.string(),
     widthMm: z.number(),
     heightMm: z.number(),

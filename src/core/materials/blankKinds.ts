@@ -18,6 +18,18 @@ export const POSITIONS = [
 ] as const;
 export type Position = (typeof POSITIONS)[number];
 
+/** Positions a piece has twice. */
+const SIDED: readonly Position[] = ['sleeve', 'leg'];
+export const isSided = (position: Position): boolean => SIDED.includes(position);
+
+/** The wearer's. */
+export const SIDES = ['left', 'right'] as const;
+export type Side = (typeof SIDES)[number];
+
+/** `left sleeve`, or the position alone where nobody said which, or there is only one. */
+export const sidedWords = ({ position, side }: { position: Position; side?: Side | undefined }): string =>
+  side && isSided(position) ? `${side} ${position}` : position;
+
 export const BLANK_KINDS = [
   'tee',
   'youth tee',

@@ -12,7 +12,18 @@ export {
   type ObstructionKind,
   testPieceHeld,
 } from './blank';
-export { BLANK_KINDS, type BlankKind, POSITIONS, type Position, USUAL_POSITIONS, usualPosition } from './blankKinds';
+export {
+  BLANK_KINDS,
+  type BlankKind,
+  isSided,
+  POSITIONS,
+  type Position,
+  SIDES,
+  type Side,
+  sidedWords,
+  USUAL_POSITIONS,
+  usualPosition,
+} from './blankKinds';
 export { BUILT_IN_AIDS, builtInProducts, productFromFamily } from './builtIn';
 export { BUILT_IN_BLANKS } from './builtInBlanks';
 export { BUILT_IN_FABRICS } from './builtInFabrics';

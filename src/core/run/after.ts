@@ -1,7 +1,7 @@
 /** After the run: what happened against the plan, and what to change next time, with the evidence. */
 import type { Card } from '../card';
 import type { SpoilReason } from './events';
-import type { PieceResult, RunState } from './machine';
+import type { DonePeel, PieceResult, RunState } from './machine';
 
 /** Mean and planned seconds of the closings of one stage. */
 export interface StageTimes {
@@ -14,12 +14,24 @@ export interface StageTimes {
   early: number;
 }
 
+/** Peels of one kind: how long after the opening they came. */
+export interface PeelTimes {
+  peel: DonePeel['peel'];
+  plannedS: number;
+  meanS: number;
+  n: number;
+  /** Hot ones that came after 3 s, warm ones that had grown cold. */
+  late: number;
+  early: number;
+}
+
 export interface AfterRun {
   minutes: number;
   /** Of one piece, as the card reckons it and as it was. */
   plannedPerPiece: number;
   tookPerPiece: number | null;
   times: StageTimes[];
+  peels: PeelTimes[];
   spoiled: { reason: SpoilReason; pieces: number[] }[];
   laidBack: number[];
   changes: NextTime[];
@@ -53,6 +65,28 @@ function timesOf(results: readonly PieceResult[]): StageTimes[] {
   });
 }
 
+/** A peel is late once it waited so much longer than carded, s; a cold one never is. */
+const PEEL_LATE_S: Record<DonePeel['peel'], number> = { hot: 3, warm: 15, cold: Number.POSITIVE_INFINITY };
+/** And early by so much less, s. */
+const PEEL_EARLY_S = 5;
+
+function peelsOf(results: readonly PieceResult[]): PeelTimes[] {
+  const all = results.flatMap((one) => one.peels);
+  return (['hot', 'warm', 'cold'] as const).flatMap((peel) => {
+    const own = all.filter((one) => one.peel === peel);
+    if (own.length === 0) return [];
+    const mean = (of: (one: DonePeel) => number) => own.reduce((sum, one) => sum + of(one), 0) / own.length;
+    return {
+      peel,
+      plannedS: mean(({ plannedS }) => plannedS),
+      meanS: mean(({ tookS }) => tookS),
+      n: own.length,
+      late: own.filter(({ plannedS, tookS }) => tookS - plannedS > PEEL_LATE_S[peel]).length,
+      early: own.filter(({ plannedS, tookS }) => plannedS - tookS >= PEEL_EARLY_S).length,
+    };
+  });
+}
+
 /** Settings other than carded that more pieces came out good than spoiled with. */
 function changesOf(card: Pick<Card, 'set'>, results: readonly PieceResult[]): NextTime[] {
   const tally = (value: number, of: (one: PieceResult) => number | null) => {
@@ -82,6 +116,7 @@ export function afterRun(card: Pick<Card, 'set' | 'minutesPerPiece'>, run: RunSt
     plannedPerPiece: card.minutesPerPiece,
     tookPerPiece: results.length > 0 ? minutes / results.length : null,
     times: timesOf(results),
+    peels: peelsOf(results),
     spoiled: reasons.map((reason) => ({ reason, pieces: results.filter((one) => one.reason === reason).map(({ piece }) => piece) })),
     laidBack: results.filter((one) => one.laidBack > 0).map(({ piece }) => piece),
     changes: changesOf(card, results),

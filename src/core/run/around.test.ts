@@ -148,6 +148,7 @@ describe('after the run', () => {
     setC: null,
     setS: null,
     photos: [],
+    peels: [],
     eventId: uuid(),
     ...change,
   });
@@ -159,6 +160,16 @@ describe('after the run', () => {
     expect([minutes, tookPerPiece]).toEqual([5, 1.25]);
     expect(times).toEqual([{ stage: 'press', plannedS: 10, meanS: 11, n: 4, late: 2, early: 1 }]);
     expect(sheet([])).toMatchObject({ tookPerPiece: null, times: [] });
+  });
+
+  it('peels are timed from the opening: a hot one is late after 3 s, a warm one once it has grown cold, a cold one never', () => {
+    const peel = (kind: 'hot' | 'warm' | 'cold', plannedS: number, tookS: number) => result({ peels: [{ peel: kind, plannedS, tookS }] });
+    const { peels } = sheet([peel('hot', 0, 2), peel('hot', 0, 4), peel('warm', 30, 46), peel('warm', 30, 24), peel('cold', 150, 900)]);
+    expect(peels).toEqual([
+      { peel: 'hot', plannedS: 0, meanS: 3, n: 2, late: 1, early: 0 },
+      { peel: 'warm', plannedS: 30, meanS: 35, n: 2, late: 1, early: 1 },
+      { peel: 'cold', plannedS: 150, meanS: 900, n: 1, late: 0, early: 0 },
+    ]);
   });
 
   it('a setting that was not as carded is offered where more came out good than spoiled with it', () => {

@@ -5,7 +5,7 @@
  * first event until its last piece has its verdict. The press holds at most one lot; any number may cool or lie on the bench.
  */
 import type { RunEvent, SpoilReason, Style, TrialLooks } from './events';
-import { type PlannedStage, placeOf, type RunPlan } from './plan';
+import { type PlannedStage, peelAt, placeOf, type RunPlan } from './plan';
 
 /** One shutting of the press, as it was really done. Instants are ms since the epoch, UTC. */
 export interface DoneClosing {
@@ -17,6 +17,14 @@ export interface DoneClosing {
   readC: number | null;
 }
 
+/** A peel as it was really done. */
+export interface DonePeel {
+  peel: 'hot' | 'warm' | 'cold';
+  /** From the opening to the peel, s: as carded, 0 for at once, and as it was. */
+  plannedS: number;
+  tookS: number;
+}
+
 export interface PieceResult {
   piece: number;
   outcome: 'good' | 'spoiled';
@@ -26,6 +34,7 @@ export interface PieceResult {
   startedAt: number;
   endedAt: number;
   closings: DoneClosing[];
+  peels: DonePeel[];
   /** Set otherwise than carded when it was pressed last; null: as carded. */
   setC: number | null;
   setS: number | null;
@@ -53,6 +62,7 @@ export interface Lot {
   dueAt: number | null;
   laidBack: number;
   closings: DoneClosing[];
+  peels: DonePeel[];
   setC: number | null;
   setS: number | null;
   /** Read as the press closed on it, °C. */
@@ -133,6 +143,7 @@ export function nextLot({ pieces, perClosing }: RunPlan, { begun, lastAt }: RunS
     dueAt: null,
     laidBack: 0,
     closings: [],
+    peels: [],
     setC: null,
     setS: null,
     readC: null,
@@ -195,6 +206,7 @@ function verdict(plan: RunPlan, run: RunState, lot: Lot, event: Done & { kind: '
     startedAt: lot.startedAt,
     endedAt: event.at,
     closings: lot.closings,
+    peels: lot.peels,
     setC: lot.setC,
     setS: lot.setS,
     photos: run.photos.filter((one) => one.piece === piece).map(({ photo }) => photo),
@@ -254,7 +266,10 @@ function onLot(plan: RunPlan, run: RunState, lot: Lot, event: OnLot): Applied {
       // a piece judged cool enough is peeled straight out of its wait
       const at = stage.by === 'clock' && plan.stages[lot.stage + 1]?.kind === 'peel' ? lot.stage + 1 : lot.stage;
       if (plan.stages[at]?.kind !== 'peel') return refused('There is nothing to peel now.');
-      return put(enter(plan, lot, at + 1, event.at));
+      const before = plan.stages[at - 1];
+      const tookS = (event.at - (lot.closings.at(-1)?.openedAt ?? lot.since)) / 1000;
+      const done: DonePeel = { peel: peelAt(plan, at) ?? 'cold', plannedS: before?.by === 'clock' ? before.timeS : 0, tookS };
+      return put(enter(plan, { ...lot, peels: [...lot.peels, done] }, at + 1, event.at));
     }
     case 'laid back': {
       if (stage.kind !== 'peel' && stage.kind !== 'inspect' && !(stage.by === 'clock' && plan.stages[lot.stage + 1]?.kind === 'peel'))

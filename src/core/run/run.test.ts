@@ -37,6 +37,7 @@ describe('a piece on its way, one after the other', () => {
       { stage: 'pre-press', plannedS: 5, closedAt: 2000, openedAt: 3000, readC: null },
       { stage: 'press', plannedS: 9, closedAt: 5000, openedAt: 6000, readC: 148.5 },
     ]);
+    expect(run.results[0]?.peels).toEqual([{ peel: 'warm', plannedS: 30, tookS: 2 }]);
     expect([run.active, run.begun]).toEqual([[], 1]);
   });
 

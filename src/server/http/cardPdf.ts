@@ -1,8 +1,10 @@
 /** The card on paper: one page to hang at the press, usable when the tablet is dead. */
+
 import PDFDocument from 'pdfkit';
 import { z } from 'zod';
 import { type Card, type House, layerName, resolve } from '../../core/card';
 import { COVER_SHEETS } from '../../core/heat';
+import { sidedWords } from '../../core/materials';
 import { formatDuration, formatForHouse, formatQuantity, type HouseUnits, type Phrase, phraseText } from '../../core/units';
 import { shop } from '../shop';
 import { inputOf, readFacts } from '../stores/cards';
@@ -213,7 +215,7 @@ export async function cardPdfReply(request: Request, orderId: string, url: URL):
     return new Response(new Uint8Array(pdf), {
       headers: {
         'content-type': 'application/pdf',
-        'content-disposition': `inline; filename="card-${line.size}-${print.position}.pdf"`.replace(/[^\x20-\x7e]/g, '-'),
+        'content-disposition': `inline; filename="card-${line.size}-${sidedWords(print)}.pdf"`.replace(/[^\x20-\x7e]/g, '-'),
         'cache-control': 'no-store',
       },
     });

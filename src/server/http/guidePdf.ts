@@ -1,7 +1,9 @@
 /** The guide to lay art by, on paper at true scale: tiled over as many pages as it wants, each with a bar to check its scale by. */
+
 import PDFDocument from 'pdfkit';
 import { z } from 'zod';
 import { laidOf, placeWords } from '../../core/card';
+import { sidedWords } from '../../core/materials';
 import { type Guide, guideOf, guideSvg, PAGE_MARGIN_MM, printed, TILE_OVERLAP_MM, type Tile, tilesOf } from '../../core/placement';
 import { formatTape, phraseText } from '../../core/units';
 import { shop } from '../shop';
@@ -35,11 +37,11 @@ function guideFor(orderId: string, lineId: string, printKey: string): { guide: G
   const size = `${formatTape(print.widthMm, units)} × ${formatTape(print.heightMm, units)}`;
   const words = [
     `${order.name}: ${print.artName}`,
-    `${input.blank.name} ${line.size}, ${print.position}, ${size}`,
+    `${input.blank.name} ${line.size}, ${sidedWords(print)}, ${size}`,
     `Hang it from the ${laid.placement.lay[0]?.from ?? 'edge'}.`,
     ...sentences(phraseText(placeWords({ ...input, laid }), units)),
   ];
-  return { guide: guideOf(laid.placement, words), name: `guide-${line.size}-${print.position}`.replace(/[^\x20-\x7e]/g, '-') };
+  return { guide: guideOf(laid.placement, words), name: `guide-${line.size}-${sidedWords(print)}`.replace(/[^\x20-\x7e]/g, '-') };
 }
 
 /** A long line in parts, so that it stands in the box. */

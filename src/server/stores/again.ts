@@ -1,7 +1,9 @@
 /** A past pressing opened again: with the card as it was, and as a new order that repeats it. */
+
 import { randomUUID } from 'node:crypto';
 import { type Card, changesSince, choicesToRepeat, type Line, type Order, type Print, resolve } from '../../core/card';
 import type { Pressing } from '../../core/log';
+import { sidedWords } from '../../core/materials';
 import { Refusal } from '../http/problem';
 import { type Facts, inputOf, readFacts } from './cards';
 import { frozenCard } from './frozenCards';
@@ -40,7 +42,8 @@ function lineOf(db: Db, pressing: Pressing): Line | undefined {
 /** A print from its card alone, for a line that is no longer there. */
 const printFrom = ({ of }: Card): Print => ({
   key: of.printKey,
-  position: of.position as Print['position'],
+  position: (of.side ? of.position.slice(of.side.length + 1) : of.position) as Print['position'],
+  ...(of.side && { side: of.side }),
   artName: of.artName,
   artKind: 'few flat colours',
   widthMm: of.widthMm,
@@ -65,7 +68,7 @@ function missingFrom(facts: Facts, line: Line): string[] {
   if (!facts.blanks.some((blank) => blank.id === line.blankId)) missing.push('the blank');
   for (const print of line.prints) {
     for (const layer of print.layers)
-      if (!facts.products.some((product) => product.id === layer.productId)) missing.push(`a transfer of the ${print.position}`);
+      if (!facts.products.some((product) => product.id === layer.productId)) missing.push(`a transfer of the ${sidedWords(print)}`);
     if (!facts.presses.some((press) => press.id === print.pressId)) missing.push('the press');
   }
   return missing;

@@ -1,7 +1,9 @@
 /** The Heat bench's page: where the stack on it is from, an order's card or the shelf; or practice. */
+
 import { lazy, Suspense } from 'react';
 import type { Reply } from '../../contract';
 import type { Print } from '../../core/card';
+import { sidedWords } from '../../core/materials';
 import { type Press, usualPress } from '../../core/press';
 import { Island, Pending, useRoute } from '../../ui/query';
 import { useOrder } from '../orders/useOrder';
@@ -47,7 +49,7 @@ function FromOrder({ order: id, line: lineId, print: printKey }: { order: string
     <Bench
       key={`${id} ${lineId} ${printKey}`}
       stack={heat.data.stack}
-      title={`${order.data?.order.name ?? ''}, ${print.position}`}
+      title={`${order.data?.order.name ?? ''}, ${sidedWords(print)}`}
       back={{ href: `/orders/${id}/card?line=${lineId}&print=${printKey}`, send, fault: order.fault }}
     />
   );

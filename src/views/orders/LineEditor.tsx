@@ -2,7 +2,7 @@
 import { useEffect, useState } from 'react';
 import { ProblemError, type ShelfReply } from '../../contract';
 import type { Line } from '../../core/card';
-import { describeMaterial } from '../../core/materials';
+import { describeMaterial, sidedWords } from '../../core/materials';
 import type { HouseUnits } from '../../core/units';
 import { ChoiceField, TextField } from '../../ui/Field';
 import { errorWords } from '../../ui/query';
@@ -216,7 +216,7 @@ function PrintTabs({
             onClick={() => onGo(i)}
             className={`min-h-12 border-b-4 px-3 ${i === at ? 'border-teal font-bold' : 'border-transparent'}`}
           >
-            {i + 1}. {print.position}
+            {i + 1}. {sidedWords(print)}
           </button>
         ))}
       <button

@@ -2,6 +2,7 @@
 
 import type { ReactNode } from 'react';
 import { finishedPieces, lineLamp } from '../../core/log';
+import { sidedWords } from '../../core/materials';
 import { Lamp } from '../../ui/Lamp';
 import type { OrderState } from './useOrder';
 
@@ -34,7 +35,7 @@ export function LineList({ state, blankName, current, hrefOf, children }: LineLi
                     </span>
                   </span>
                   <span className="label block truncate">
-                    {line.prints.map((print) => `${print.artName}, ${print.position}`).join(' · ')}
+                    {line.prints.map((print) => `${print.artName}, ${sidedWords(print)}`).join(' · ')}
                   </span>
                   <span className="mt-1 flex items-center justify-between gap-2">
                     {progress && <Lamp {...lineLamp(progress)} size={18} />}

@@ -1,6 +1,6 @@
 /** One print of a line: which transfer in how many layers, what art, where, on which press. */
 import type { Reply, ShelfReply } from '../../contract';
-import { type Blank, POSITIONS, type Position, USUAL_POSITIONS } from '../../core/materials';
+import { type Blank, isSided, POSITIONS, type Position, SIDES, USUAL_POSITIONS } from '../../core/materials';
 import { formatQuantity, type HouseUnits, houseUnit } from '../../core/units';
 import { Check } from '../../ui/Check';
 import { ChoiceField, TextField } from '../../ui/Field';
@@ -65,11 +65,27 @@ export function PrintFields({ print, index, shelf, presses, blank, house, faults
         <ChoiceField
           label="Position"
           value={print.position}
-          onChange={(position) => patch({ position })}
+          onChange={(position) => {
+            const { side: _, ...rest } = print;
+            onChange({ ...rest, position });
+          }}
           problem={problem('position')}
           options={positionsFor(blank).map((value) => ({ value, text: value }))}
         />
       </div>
+      {isSided(print.position) && (
+        <div className="col-span-2">
+          <ChoiceField
+            label="Which one, as worn"
+            value={print.side ?? ''}
+            onChange={(value) => {
+              const { side: _, ...rest } = print;
+              onChange(value === '' ? rest : { ...rest, side: value });
+            }}
+            options={[{ value: '', text: 'not said' }, ...SIDES.map((value) => ({ value, text: value }))]}
+          />
+        </div>
+      )}
       <div className="col-span-2">
         <TextField
           label="Art"

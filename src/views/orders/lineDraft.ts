@@ -11,7 +11,7 @@ export interface LayerDraft {
 }
 
 export interface PrintDraft
-  extends Pick<Print, 'key' | 'choices' | 'embossed' | 'looseParts' | 'smallType' | 'crossesSeam' | 'artKind' | 'lay'> {
+  extends Pick<Print, 'key' | 'choices' | 'embossed' | 'looseParts' | 'smallType' | 'crossesSeam' | 'artKind' | 'lay' | 'side'> {
   layers: LayerDraft[];
   position: Position;
   artName: string;

@@ -2,7 +2,7 @@
 import { type ReactNode, useMemo, useRef, useState } from 'react';
 import { API } from '../../contract';
 import { type Card, type Laid, type LaidInput, laidOf, layOf, nudged, type Print, platenOf } from '../../core/card';
-import { isHard } from '../../core/materials';
+import { isHard, sidedWords } from '../../core/materials';
 import { type Fit, type Placement, TAPE_STEP_MM } from '../../core/placement';
 import type { HouseUnits } from '../../core/units';
 import { Lamp } from '../../ui/Lamp';
@@ -222,7 +222,7 @@ function Live({ input, laid, resting, units, lamp, base, onSave, children }: Liv
       />
       <div className="min-w-0">
         <h2 className="flex items-center justify-between gap-3 text-lg">
-          {print.position}, {item.size}
+          {sidedWords(print)}, {item.size}
           {lamp && !held ? <Lamp state={lamp} /> : <Lamp state={works ? 'clear' : 'hold'} />}
         </h2>
         <Measures placement={held ? told : resting} units={units} house={house} />

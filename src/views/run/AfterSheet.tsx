@@ -1,7 +1,7 @@
 /** After the run: what happened against the plan, what was spoiled and why, and what to change next time, each by one click. */
 import type { RunReply } from '../../contract';
 import type { Print } from '../../core/card';
-import { type AfterRun, afterRun, type NextTime, standing } from '../../core/run';
+import { afterRun, type NextTime, standing } from '../../core/run';
 import { formatDuration, formatFigure, formatQuantity } from '../../core/units';
 import { useKeys } from '../../ui/keys';
 import { errorWords } from '../../ui/query';
@@ -34,7 +34,15 @@ export function AfterSheet({ reply, run }: { reply: RunReply; run: LiveRun }) {
         .
       </p>
       <div className="grid grid-cols-2 gap-12 pt-6 max-[900px]:grid-cols-1">
-        <Times times={after.times} />
+        <div>
+          {after.times.length === 0 && <p className="text-xl">The press was not closed.</p>}
+          {after.times.length > 0 && (
+            <Times caption="Closings" off="off by 2 s" rows={after.times.map((one) => ({ ...one, what: one.stage }))} />
+          )}
+          {after.peels.length > 0 && (
+            <Times caption="Peels, from the opening on" off="late or early" rows={after.peels.map((one) => ({ ...one, what: one.peel }))} />
+          )}
+        </div>
         <div>
           <h2 className="text-night-soft">What went wrong</h2>
           {after.spoiled.length === 0 && after.laidBack.length === 0 && <p className="pt-2 text-xl">Nothing was spoiled or laid back.</p>}
@@ -70,28 +78,40 @@ export function AfterSheet({ reply, run }: { reply: RunReply; run: LiveRun }) {
   );
 }
 
-function Times({ times }: { times: AfterRun['times'] }) {
-  if (times.length === 0) return <p className="text-xl">The press was not closed.</p>;
+const offWords = (late: number, early: number): string =>
+  late + early === 0 ? 'none' : [late && `${late} late`, early && `${early} early`].filter(Boolean).join(', ');
+
+/** A line of a table of times: as carded and as it was. */
+interface TimesRow {
+  what: string;
+  plannedS: number;
+  meanS: number;
+  n: number;
+  late: number;
+  early: number;
+}
+
+function Times({ caption, off, rows }: { caption: string; off: string; rows: readonly TimesRow[] }) {
   return (
-    <table className="w-full self-start border-collapse text-left text-xl">
-      <caption className="pb-1 text-left text-base font-bold text-night-soft">Closings</caption>
+    <table className="mb-6 w-full border-collapse text-left text-xl">
+      <caption className="pb-1 text-left text-base font-bold text-night-soft">{caption}</caption>
       <thead className="text-base text-night-soft">
         <tr>
-          <th className="font-normal">stage</th>
-          <th className="font-normal">carded</th>
-          <th className="font-normal">on average</th>
-          <th className="font-normal">closings</th>
-          <th className="font-normal">off by 2 s</th>
+          {['', 'carded', 'on average', 'of', off].map((heading) => (
+            <th key={heading} className="font-normal">
+              {heading}
+            </th>
+          ))}
         </tr>
       </thead>
       <tbody>
-        {times.map(({ stage, plannedS, meanS, n, late, early }) => (
-          <tr key={stage} className="border-t border-night-line">
-            <th className="py-1.5 font-normal">{stage}</th>
-            <td className="figure">{formatDuration(plannedS)}</td>
-            <td className="figure">{formatFigure(meanS, 's', 1)} s</td>
+        {rows.map(({ what, plannedS, meanS, n, late, early }) => (
+          <tr key={what} className="border-t border-night-line">
+            <th className="py-1.5 font-normal">{what}</th>
+            <td className="figure">{plannedS === 0 ? 'at once' : formatDuration(plannedS)}</td>
+            <td className="figure">{meanS < 60 ? `${formatFigure(meanS, 's', 1)} s` : formatDuration(Math.round(meanS))}</td>
             <td className="figure">{n}</td>
-            <td>{late + early === 0 ? 'none' : [late && `${late} late`, early && `${early} early`].filter(Boolean).join(', ')}</td>
+            <td>{offWords(late, early)}</td>
           </tr>
         ))}
       </tbody>

@@ -55,6 +55,7 @@ export function CueFace({ cue, next, card, word, onAct }: CueFaceProps) {
             )}
           </span>
         )}
+        {card.of.side && <span className="text-4xl leading-none font-bold">{card.of.position}</span>}
         <span className="text-night-soft">{stage ? <Says words={stage.says} /> : null}</span>
       </span>
       <HowTo how={howOf(card, cue)} />

@@ -5,7 +5,7 @@ import { formatDuration, formatQuantity } from '../../core/units';
 import { undoLast, useLastAct } from '../../ui/acts';
 import { serverAnswers, setAway, useAway } from '../../ui/away';
 import { onClockJump, secondsLeft, useSecondsTo } from '../../ui/clock';
-import { beginOutbox } from '../../ui/outbox';
+import { beginOutbox, seenRefusal, useRefusal } from '../../ui/outbox';
 import { piecesOrScrap } from '../../ui/pieces';
 import { errorWords, Island, queries, refresh, useRoute } from '../../ui/query';
 import { runHref, Takeover } from './Takeover';
@@ -77,6 +77,7 @@ function RailBar() {
           </ul>
         </>
       )}
+      <RefusalToken />
       <UndoToken />
       <Takeover runs={data?.runs ?? []} />
     </aside>
@@ -160,6 +161,20 @@ function Token({ run, pieces, due, children }: { run: RunNow; pieces: readonly n
         <span className="font-semibold">{children}</span>
       </a>
     </li>
+  );
+}
+
+/** Steps of a run that were not taken, where its own page is not open to say so. */
+function RefusalToken() {
+  const refusal = useRefusal();
+  if (!refusal || new URLSearchParams(location.search).get('run') === refusal.runId) return null;
+  return (
+    <div role="alert" className="flex items-center gap-3 border-l border-line bg-amber px-3 text-ink">
+      <span>A step kept in this browser was not taken: {refusal.words}</span>
+      <button type="button" className="act" onClick={() => seenRefusal(refusal.runId)}>
+        Seen
+      </button>
+    </div>
   );
 }
 

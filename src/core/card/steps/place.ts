@@ -1,5 +1,5 @@
 /** Words for where the art goes and how the piece is laid, by the house's way of measuring. */
-import { isHard } from '../../materials';
+import { isHard, isSided, sidedWords } from '../../materials';
 import type { LayMeasure } from '../../placement';
 import { type Phrase, phrase, tape } from '../../units';
 import type { Draft } from '../draft';
@@ -46,15 +46,16 @@ function measureWords({ from, to, way, mm }: LayMeasure, house: House): Phrase {
 /** Where the art goes, in the order a hand measures it. */
 export function placeWords({ laid, house, print, fabric }: Pick<ResolveInput, 'laid' | 'house' | 'print' | 'fabric'>): Phrase {
   const placement = laid?.placement;
-  if (!placement) return phrase`on the ${print.position}`;
+  if (!placement) return phrase`on the ${sidedWords(print)}`;
   if (placement.because === 'covers the face')
     return phrase`over the whole face, ${{ q: 'length', v: 3, d: isHard(fabric) ? 1 : 0 }} past every edge`;
   const [first, second] = [...placement.lay].sort((a, b) => Number(b.from === 'centre line') - Number(a.from === 'centre line'));
   const across = first && measureWords(first, house);
   const down = second && measureWords(second, house);
+  const on = print.side && isSided(print.position) ? phrase`on the ${sidedWords(print)}, ` : phrase``;
   const moved = placement.anchorMoved ? phrase`. Its neck can be drawn tighter, so measure from the shoulder seam` : phrase``;
   const inside = placement.insideOut ? phrase`, on the inside` : phrase``;
-  return phrase`${across ?? ''}${across && down ? ', ' : ''}${down ?? ''}${inside}; square to ${placement.squareTo}${moved}`;
+  return phrase`${on}${across ?? ''}${across && down ? ', ' : ''}${down ?? ''}${inside}; square to ${placement.squareTo}${moved}`;
 }
 
 const side = (mm: number, low: string, high: string): Phrase => (mm < 0 ? phrase`${tape(-mm)} ${low}` : phrase`${tape(mm)} ${high}`);
