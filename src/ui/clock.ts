@@ -23,8 +23,10 @@ export interface Reckoner {
    * @param sentAt when the question left, by the monotonic clock
    */
   heard: (said: number, sentAt: number) => void;
-  /** Called when time seems to have jumped: the device slept, and until the server is heard the wall clock is believed; or the server said otherwise. */
-  onJump: (listener: () => void) => () => void;
+  /** Called when time seems to have jumped, with how far, ms: the device slept, and until the server is heard the wall clock is believed; or the server said otherwise. */
+  onJump: (listener: (byMs: number) => void) => () => void;
+  /** False from a jump on until the server is heard: what is dated meanwhile may have to be moved. */
+  sure: () => boolean;
 }
 
 /** A reckoning from two clocks. */
@@ -33,9 +35,10 @@ export function reckoner({ wall, monotonic }: Clocks): Reckoner {
   let anchor = wall() - monotonic();
   let ahead = anchor;
   let known = false;
-  const listeners = new Set<() => void>();
-  const tell = () => {
-    for (const listener of listeners) listener();
+  const listeners = new Set<(byMs: number) => void>();
+  let guessing = false;
+  const tell = (byMs: number) => {
+    for (const listener of listeners) listener(byMs);
   };
   const compare = () => {
     const since = wall() - monotonic() - ahead;
@@ -44,7 +47,8 @@ export function reckoner({ wall, monotonic }: Clocks): Reckoner {
     // a wall clock set back says nothing about the time that went by; one that ran ahead says the device slept
     if (since < 0) return;
     anchor += since;
-    tell();
+    guessing = true;
+    tell(since);
   };
   return {
     now: () => {
@@ -57,7 +61,12 @@ export function reckoner({ wall, monotonic }: Clocks): Reckoner {
       const before = anchor;
       anchor = known ? Math.min(most, Math.max(least, anchor)) : (least + most) / 2;
       known = true;
-      if (Math.abs(anchor - before) > JUMP_MS) tell();
+      guessing = false;
+      if (Math.abs(anchor - before) > JUMP_MS) tell(anchor - before);
+    },
+    sure: () => {
+      compare();
+      return !guessing;
     },
     onJump: (listener) => {
       listeners.add(listener);
@@ -70,6 +79,7 @@ const here = reckoner({ wall: () => Date.now(), monotonic: () => performance.now
 
 export const serverNow = here.now;
 export const onClockJump = here.onJump;
+export const clockIsSure = here.sure;
 
 /** Waits for a reply, and takes the server's time from it where it tells it. */
 export async function timed<T>(ask: () => Promise<T>): Promise<T> {

@@ -2,6 +2,7 @@
 import 'fake-indexeddb/auto';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import type { RunEvent } from '../core/run';
+import { serverNow, timed } from './clock';
 import { keepEvent, keptEvents } from './kept';
 import { heardEvents, peek, post, takeUp, whenSettled } from './outbox';
 
@@ -9,18 +10,21 @@ let serial = 0;
 const event = (): RunEvent => ({ id: `20000000-0000-4000-8000-${String(++serial).padStart(12, '0')}`, at: 1000 + serial, kind: 'next' });
 const reply = (status: number, body: unknown) => new Response(JSON.stringify(body), { status });
 
+/** What the server's clock says at this document's start. */
+const HOUR_BEHIND = 1_700_000_000_000;
+
 /** A server that keeps what it is sent; `meets` may answer before it does. */
 function server(meets: (sent: RunEvent, tries: number) => Response | 'away' | null = () => null) {
   const stored: RunEvent[] = [];
   let tries = 0;
   vi.stubGlobal('fetch', async (url: string, init?: RequestInit) => {
-    if (url.endsWith('/health')) return reply(200, {});
+    if (url.endsWith('/health')) return reply(200, { now: HOUR_BEHIND + performance.now() });
     const sent = JSON.parse(String(init?.body)) as RunEvent;
     const met = meets(sent, ++tries);
     if (met === 'away') throw new TypeError('network');
     if (met) return met;
     if (!stored.some((one) => one.id === sent.id)) stored.push(sent);
-    return reply(200, { events: [...stored], now: 5000 });
+    return reply(200, { events: [...stored], now: HOUR_BEHIND + performance.now() });
   });
   return stored;
 }
@@ -33,7 +37,11 @@ const settled = async () => {
   }
 };
 
-beforeEach(() => void vi.useFakeTimers({ toFake: ['setTimeout', 'clearTimeout', 'Date'] }));
+beforeEach(async () => {
+  vi.useFakeTimers({ toFake: ['setTimeout', 'clearTimeout', 'Date', 'performance'] });
+  // the clocks were changed under the document: it has heard what time it is before anything happens
+  await timed(async () => ({ now: HOUR_BEHIND + performance.now() }));
+});
 afterEach(() => {
   vi.useRealTimers();
   vi.unstubAllGlobals();
@@ -83,6 +91,22 @@ describe('the outbox', () => {
     expect(peek('run-d').refusal).toBe('This run is over. The 1 after it were built on it and were not taken either.');
     expect(stored).toEqual([]);
     expect(peek('run-d').waiting).toEqual([]);
+  });
+
+  it('what was dated by a wall clock that was set ahead is moved back before it is sent, its seconds kept', async () => {
+    const stored = server();
+    post('run-set', { ...event(), at: serverNow() });
+    await settled();
+    vi.setSystemTime(Date.now() + 3_600_000);
+    const closed: RunEvent = { ...event(), at: serverNow(), kind: 'closed' };
+    post('run-set', closed);
+    const opened: RunEvent = { ...event(), at: serverNow() + 9000, kind: 'opened' };
+    post('run-set', opened);
+    expect(closed.at - (HOUR_BEHIND + performance.now())).toBeGreaterThan(3_500_000);
+    await settled();
+    const [, shut, open] = stored;
+    expect(Math.abs((shut?.at ?? 0) - (closed.at - 3_600_000))).toBeLessThan(100);
+    expect((open?.at ?? 0) - (shut?.at ?? 0)).toBe(9000);
   });
 
   it('an older list that arrives late takes nothing back', async () => {

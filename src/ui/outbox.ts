@@ -7,7 +7,7 @@ import { useSyncExternalStore } from 'react';
 import { call, ProblemError } from '../contract';
 import type { RunEvent } from '../core/run';
 import { setAway } from './away';
-import { timed } from './clock';
+import { clockIsSure, onClockJump, timed } from './clock';
 import { keepEvent, keptEvents, letGo } from './kept';
 import { takeUpPhotos } from './photo';
 
@@ -58,6 +58,30 @@ export function heardEvents(runId: string, events: readonly RunEvent[]): void {
   if (arrived.length > 0) void letGo(arrived.map(({ id }) => id));
 }
 
+/** Events dated while the clock was guessed, by id. */
+const guessed = new Set<string>();
+
+/** The server has said what the time is: what was dated by a wrong guess is moved by as much, so that its seconds stay what they were. */
+onClockJump((byMs) => {
+  if (!clockIsSure()) return;
+  const moved = (event: RunEvent): RunEvent => (guessed.has(event.id) ? { ...event, at: event.at + byMs } : event);
+  for (const [runId, box] of boxes) if (box.waiting.some(({ id }) => guessed.has(id))) set(runId, { waiting: box.waiting.map(moved) });
+  guessed.clear();
+});
+
+/** Asks what the time is, before anything that was dated by a guess is sent; false: no answer. */
+async function clockSettled(): Promise<boolean> {
+  if (clockIsSure()) return true;
+  try {
+    await timed(() => call('health', {}));
+    return true;
+  } catch {
+    setAway(true);
+    await new Promise((done) => setTimeout(done, RETRY_MS));
+    return false;
+  }
+}
+
 /** Sends the oldest event of a run, or waits a moment when there is no answer. */
 async function sendNext(runId: string, event: RunEvent): Promise<void> {
   await keeping.get(event.id);
@@ -84,7 +108,11 @@ async function sendNext(runId: string, event: RunEvent): Promise<void> {
 async function pump(runId: string): Promise<void> {
   if (pumping.has(runId) || boxOf(runId).waiting.length === 0) return;
   pumping.add(runId);
-  for (let next = boxOf(runId).waiting[0]; next; next = boxOf(runId).waiting[0]) await sendNext(runId, next);
+  while (boxOf(runId).waiting.length > 0) {
+    if (!(await clockSettled())) continue;
+    const [next] = boxOf(runId).waiting;
+    if (next) await sendNext(runId, next);
+  }
   pumping.delete(runId);
   set(runId, { loose: false });
   settled();
@@ -92,6 +120,7 @@ async function pump(runId: string): Promise<void> {
 
 /** Puts an event in the outbox and sees it on its way. It is shown at once, and sent once it is kept. */
 export function post(runId: string, event: RunEvent): void {
+  if (!clockIsSure()) guessed.add(event.id);
   set(runId, { waiting: [...boxOf(runId).waiting, event], refusal: null });
   keeping.set(
     event.id,
