@@ -1,7 +1,8 @@
 /** What could be done now: for every lot its next step, and the next lot's first, as far as press and clocks allow. */
 import type { RunFact } from './events';
-import { type Lot, nextLot, onPress, type RunState } from './machine';
+import { nextLot, onPress } from './lots';
 import { peelAt, placeOf, type RunPlan } from './plan';
+import type { Lot, RunState } from './state';
 
 export type ActKind = Extract<RunFact['kind'], 'next' | 'closed' | 'opened' | 'peeled' | 'kept'>;
 

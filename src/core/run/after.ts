@@ -1,7 +1,7 @@
 /** After the run: what happened against the plan, and what to change next time, with the evidence. */
 import type { Card } from '../card';
 import type { SpoilReason } from './events';
-import type { DonePeel, PieceResult, RunState } from './machine';
+import type { DonePeel, PieceResult, RunState } from './state';
 
 /** Mean and planned seconds of the closings of one stage. */
 export interface StageTimes {

@@ -6,8 +6,9 @@ import { type Card, resolve } from '../card';
 import { phraseText } from '../units';
 import type { RunEvent } from './events';
 import { afterRun, doubtOf, firstHeat, gateOf, leadIn, REST, settled, sparesOf } from './index';
-import { apply, type PieceResult, type RunState, replay, startRun, step } from './machine';
+import { apply, replay, step } from './machine';
 import { planOf } from './plan';
+import { type PieceResult, type RunState, startRun } from './state';
 import { uuid, WARM } from './test/plans';
 import { trialNext } from './trial';
 

@@ -8,8 +8,9 @@
  */
 import { type Act, actsOf } from './acts';
 import type { Style } from './events';
-import { onPress, type RunState } from './machine';
+import { onPress } from './lots';
 import type { RunPlan } from './plan';
+import type { RunState } from './state';
 
 /** Why an act is the next. */
 export type Why =

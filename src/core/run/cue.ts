@@ -2,8 +2,10 @@
 import { type Act, type ActKind, actsOf } from './acts';
 import { chosen, firstDue, type Why } from './choose';
 import type { RunFact, Style } from './events';
-import { type Lot, nextLot, type RunState, secondsOf, step } from './machine';
+import { nextLot, secondsOf } from './lots';
+import { step } from './machine';
 import { changesHeat, type RunPlan } from './plan';
+import type { Lot, RunState } from './state';
 
 export interface Cue {
   /** Two or three words, readable from two metres. */

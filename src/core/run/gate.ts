@@ -3,7 +3,7 @@ import { type Card, mirrorWords, pressureWords } from '../card';
 import { COVER_SHEETS } from '../heat';
 import { pullAt } from '../press';
 import { type Phrase, phrase, seconds, setTemp } from '../units';
-import type { RunState } from './machine';
+import type { RunState } from './state';
 import { type TrialNext, trialNext } from './trial';
 
 export interface Check {

@@ -19,17 +19,7 @@ export {
 } from './events';
 export { type Check, firstHeat, gateOf, type LeadIn, leadIn, REST, settled, sparesOf } from './gate';
 export { type How, howOf } from './how';
-export {
-  type Applied,
-  apply,
-  type Counts,
-  countsOf,
-  type DoneClosing,
-  type Lot,
-  lotOf,
-  type PieceResult,
-  type RunState,
-  replay,
-  standing,
-} from './machine';
+export { lotOf } from './lots';
+export { type Applied, apply, countsOf, replay, standing } from './machine';
 export { type PlannedStage, planOf, type RunPlan } from './plan';
+export type { Counts, DoneClosing, Lot, PieceResult, RunState } from './state';

@@ -1,196 +1,14 @@
-/**
- * The run as a pure state machine: events in, state out. Timers are instants, so sleep, reload and replay do no harm.
- *
- * Pieces go through the stages in lots, each lot the pieces of one closing; most lots are one piece. A lot is `active` from its
- * first event until its last piece has its verdict. The press holds at most one lot; any number may cool or lie on the bench.
- */
-import type { RunEvent, SpoilReason, Style, TrialLooks } from './events';
-import { type PlannedStage, peelAt, placeOf, type RunPlan } from './plan';
-
-/** One shutting of the press, as it was really done. Instants are ms since the epoch, UTC. */
-export interface DoneClosing {
-  stage: string;
-  plannedS: number;
-  closedAt: number;
-  openedAt: number;
-  /** What a device read of the platen as it closed, °C; null: none did. */
-  readC: number | null;
-}
-
-/** A peel as it was really done. */
-export interface DonePeel {
-  peel: 'hot' | 'warm' | 'cold';
-  /** From the opening to the peel, s: as carded, 0 for at once, and as it was. */
-  plannedS: number;
-  tookS: number;
-}
-
-export interface PieceResult {
-  piece: number;
-  outcome: 'good' | 'spoiled';
-  reason: SpoilReason | null;
-  note: string;
-  laidBack: number;
-  startedAt: number;
-  endedAt: number;
-  closings: DoneClosing[];
-  peels: DonePeel[];
-  /** Set otherwise than carded when it was pressed last; null: as carded. */
-  setC: number | null;
-  setS: number | null;
-  /** Photos of it, by their ids. */
-  photos: string[];
-  /** The event that gave the verdict; the pressing carries its id. */
-  eventId: string;
-}
-
-/** Pieces that are pressed together, on their way. */
-export interface Lot {
-  /** Its pieces that have no verdict yet, in order. */
-  pieces: number[];
-  /** Number of its first piece, by which it is told from others. */
-  first: number;
-  /** `ready`: the stage waits for the hands. `closed`, `cooling`: its clock runs until `dueAt`. */
-  phase: 'ready' | 'closed' | 'cooling';
-  /** Index into the plan's stages. */
-  stage: number;
-  /** Whether it lies on the press. */
-  onPress: boolean;
-  /** When this stage was entered. */
-  since: number;
-  startedAt: number;
-  dueAt: number | null;
-  laidBack: number;
-  closings: DoneClosing[];
-  peels: DonePeel[];
-  setC: number | null;
-  setS: number | null;
-  /** Read as the press closed on it, °C. */
-  readC: number | null;
-}
-
-export interface RunState {
-  active: Lot[];
-  /** Pieces that have been taken in hand so far. */
-  begun: number;
-  results: PieceResult[];
-  done: boolean;
-  stopped: boolean;
-  /** When the last event happened; the run's start before that. */
-  lastAt: number;
-  pausedAt: number | null;
-  style: Style | null;
-  /** Set from now on, where that is not as carded. */
-  setS: number | null;
-  setC: number | null;
-  /** Points of the set-up that were looked at, with what was read or counted. */
-  checks: Record<string, number | null>;
-  tries: { timeS: number; looks: TrialLooks }[];
-  /** The scrap that is in the press, or came out of it and has not been looked at. */
-  scrap: { timeS: number; dueAt: number } | null;
-  notes: { piece: number; note: string }[];
-  photos: { piece: number; photo: string }[];
-}
-
-export interface Counts {
-  good: number;
-  spoiled: number;
-  /** Presses again after a lift, over all pieces. */
-  again: number;
-  left: number;
-}
+/** The run as a pure state machine: events in, state out. What cannot have happened is refused in words for the operator. */
+import type { RunEvent } from './events';
+import { closingBefore, enter, held, lotName, lotOf, secondsOf, standsAt, withLot } from './lots';
+import { peelAt, placeOf, type RunPlan } from './plan';
+import { type Counts, type DonePeel, type Lot, type PieceResult, type RunState, startRun } from './state';
 
 export type Applied = { state: 'ok'; run: RunState } | { state: 'refused'; message: string };
 type Done = Exclude<RunEvent, { kind: 'undone' }>;
 
-export const startRun = (at: number): RunState => ({
-  active: [],
-  begun: 0,
-  results: [],
-  done: false,
-  stopped: false,
-  lastAt: at,
-  pausedAt: null,
-  style: null,
-  setS: null,
-  setC: null,
-  checks: {},
-  tries: [],
-  scrap: null,
-  notes: [],
-  photos: [],
-});
-
 const refused = (message: string): Applied => ({ state: 'refused', message });
 const ok = (run: RunState): Applied => ({ state: 'ok', run });
-
-/** Seconds of a stage as it is set now: the full press may be set otherwise than carded. */
-export const secondsOf = (stage: PlannedStage, { setS }: Pick<RunState, 'setS'>): number =>
-  stage.kind === 'press' && setS !== null ? setS : stage.timeS;
-
-/** The lot that would be begun next; null: all are on their way. */
-export function nextLot({ pieces, perClosing }: RunPlan, { begun, lastAt }: RunState): Lot | null {
-  if (begun >= pieces) return null;
-  const many = Math.min(perClosing, pieces - begun);
-  return {
-    pieces: Array.from({ length: many }, (_, i) => begun + 1 + i),
-    first: begun + 1,
-    phase: 'ready',
-    stage: 0,
-    onPress: false,
-    since: lastAt,
-    startedAt: lastAt,
-    dueAt: null,
-    laidBack: 0,
-    closings: [],
-    peels: [],
-    setC: null,
-    setS: null,
-    readC: null,
-  };
-}
-
-/** The lot an event is about: that of the piece it names; without one the lot in hand, or the next. */
-export function lotOf(plan: RunPlan, run: RunState, piece: number | undefined): Lot | null {
-  if (piece === undefined) return run.active[0] ?? nextLot(plan, run);
-  const active = run.active.find((lot) => lot.pieces.includes(piece));
-  if (active) return active;
-  const next = nextLot(plan, run);
-  return next?.pieces.includes(piece) ? next : null;
-}
-
-/** The lot that lies on the press, if any. */
-export const onPress = ({ active }: RunState): Lot | undefined => active.find((lot) => lot.onPress);
-
-/** Puts a lot back into the run as it is now; one without pieces is over. */
-function withLot(plan: RunPlan, run: RunState, lot: Lot): RunState {
-  const begun = Math.max(run.begun, lot.first - 1 + Math.min(plan.perClosing, plan.pieces - lot.first + 1));
-  const known = run.active.some((one) => one.first === lot.first);
-  const active = known ? run.active.map((one) => (one.first === lot.first ? lot : one)) : [...run.active, lot];
-  const still = active.filter((one) => one.pieces.length > 0);
-  return { ...run, begun, active: still, done: run.done || (still.length === 0 && begun >= plan.pieces) };
-}
-
-/** Enters a stage; a wait starts its clock by itself. What is not done on the press leaves it, as do married sheets before their blank is loaded. */
-function enter(plan: RunPlan, lot: Lot, stage: number, at: number): Lot {
-  const next = plan.stages[stage];
-  if (!next) return lot;
-  const cooling = next.by === 'clock';
-  return {
-    ...lot,
-    stage,
-    since: at,
-    phase: cooling ? 'cooling' : 'ready',
-    dueAt: cooling ? at + next.timeS * 1000 : null,
-    onPress: lot.onPress && placeOf(plan, stage) === 'press' && next.kind !== 'load',
-  };
-}
-
-/** The closing that a lifting transfer goes back under: the last marry, tack or press before a stage. */
-function closingBefore(plan: RunPlan, stage: number): number {
-  const glues = (one: PlannedStage) => one.kind === 'press' || one.kind === 'tack' || one.kind === 'marry';
-  return Math.max(0, plan.stages.slice(0, stage).findLastIndex(glues));
-}
 
 function verdict(plan: RunPlan, run: RunState, lot: Lot, event: Done & { kind: 'kept' | 'spoiled' }): RunState {
   // a spoiled lot that names no piece of several: its first
@@ -214,15 +32,6 @@ function verdict(plan: RunPlan, run: RunState, lot: Lot, event: Done & { kind: '
   };
   const rest = { ...lot, pieces: lot.pieces.filter((one) => one !== piece) };
   return withLot(plan, { ...run, results: [...run.results, result] }, rest);
-}
-
-const name = ({ pieces }: Lot): string =>
-  pieces.length > 1 ? `Pieces ${pieces[0]} to ${pieces.at(-1)}` : `Piece ${pieces[0] ?? 'in hand'}`;
-
-/** Refuses what needs the press while another lot lies on it. */
-function held(run: RunState, lot: Lot): string | null {
-  const other = onPress(run);
-  return other && other.first !== lot.first ? `${name(other)} still lies on the press.` : null;
 }
 
 type OnLot = Extract<Done, { kind: 'next' | 'closed' | 'opened' | 'peeled' | 'laid back' | 'kept' | 'spoiled' }>;
@@ -337,14 +146,10 @@ export function step(plan: RunPlan, run: RunState, said: Done): Applied {
   const lot = lotOf(plan, run, event.piece);
   if (!lot) return refused(event.piece === undefined ? 'This run is over.' : whyNot(plan, run, event.piece));
   if (event.stage !== undefined && !standsAt(plan, lot, event.stage))
-    return refused(`${name(lot)} is at another step already: it was moved on from another device.`);
+    return refused(`${lotName(lot)} is at another step already: it was moved on from another device.`);
   const applied = onLot(plan, run, lot, event);
   return applied.state === 'ok' ? ok({ ...applied.run, lastAt: event.at }) : applied;
 }
-
-/** Whether a lot is at a stage; one that cools is at the peel after its wait as well. */
-const standsAt = ({ stages }: RunPlan, lot: Lot, stage: number): boolean =>
-  stage === lot.stage || (stages[lot.stage]?.by === 'clock' && stage === lot.stage + 1);
 
 const whyNot = (plan: RunPlan, run: RunState, piece: number): string =>
   piece > plan.pieces

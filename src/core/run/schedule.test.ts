@@ -3,7 +3,8 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { actsOf } from './acts';
 import { cueOf, factOf, type RunEvent, type RunPlan, type RunState, replay } from './index';
-import { startRun, step } from './machine';
+import { step } from './machine';
+import { startRun } from './state';
 import { COLD, MARRIED, TWO_SHEET, uuid, WARM } from './test/plans';
 
 /** To close or to open the press, s. */

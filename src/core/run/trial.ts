@@ -1,6 +1,6 @@
 /** Trial on scrap before the first good piece: the shortest time first, then longer in steps, a fresh scrap each, the best kept. */
 import type { Card } from '../card';
-import type { RunState } from './machine';
+import type { RunState } from './state';
 
 /** Times worth trying, s; none where the card asks for no trial. */
 function trialTimes({ set }: Pick<Card, 'set'>): number[] {

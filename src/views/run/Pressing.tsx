@@ -4,7 +4,6 @@ import type { RunReply } from '../../contract';
 import { cooling, cueOf, factOf, following, type RunFact, standing, styleOf } from '../../core/run';
 import { useSecondsTo } from '../../ui/clock';
 import { KEYED_ACTS, useKeys } from '../../ui/keys';
-import { takePhoto } from '../../ui/photo';
 import { Stack } from '../../ui/Stack';
 import { StageLine } from '../../ui/StageLine';
 import { Aside, type AsideKind } from './Aside';
@@ -16,6 +15,7 @@ import { RunSetValues } from './RunSetValues';
 import { SpoilChoice } from './SpoilChoice';
 import { toggleFullScreen } from './useAwake';
 import { useCueSounds, useSounds } from './useCueSounds';
+import { usePhoto } from './usePhoto';
 import type { LiveRun } from './useRun';
 import { useRunKeys } from './useRunKeys';
 import { cueWords } from './words';
@@ -27,6 +27,22 @@ const NO_LAYERS: [] = [];
 /** A closing carries what the press's readout says as it closes. */
 const read = (fact: RunFact, readoutC: number | null): RunFact =>
   fact.kind === 'closed' && readoutC !== null ? { ...fact, readC: Math.round(readoutC * 10) / 10 } : fact;
+
+const leftWords = (leftS: number, letter: string): string =>
+  `${Math.ceil(leftS)} s are left. Press ${letter.toUpperCase()} to end it early.`;
+
+/** Where the last steps are, as long as the server does not have them. */
+function keptWords({ loose, waiting }: Pick<LiveRun, 'loose' | 'waiting'>): string {
+  if (loose) return 'This browser could not keep the last step: keep this page open until the server has it.';
+  return waiting > 3 ? `${waiting} steps wait for the server; they are kept here and sent once it answers.` : '';
+}
+
+/** The same acts in every drawing, so that what they belong to is drawn again only where it changes. */
+function useSteady<A extends Record<string, () => unknown>>(on: A): A {
+  const latest = useRef(on);
+  latest.current = on;
+  return useMemo(() => Object.fromEntries(Object.keys(latest.current).map((one) => [one, () => latest.current[one]?.()])) as A, []);
+}
 
 export function Pressing({ reply, run, readoutC }: { reply: RunReply; run: LiveRun; readoutC: number | null }) {
   const { state, plan } = run;
@@ -42,10 +58,6 @@ export function Pressing({ reply, run, readoutC }: { reply: RunReply; run: LiveR
   const next = useMemo(() => following(plan, state, now, 2), [plan, state, out]);
   const [aside, setAside] = useState<AsideKind | 'keys' | null>(null);
   // pieces that are being spoiled: those of the cue when it began, whatever is cued meanwhile
-  const camera = useRef<HTMLInputElement>(null);
-  // the piece that was in hand when the camera was opened, whatever is cued meanwhile
-  const shot = useRef<number>(undefined);
-  const [unread, setUnread] = useState<string | null>(null);
   const [spoiling, setSpoiling] = useState<readonly number[] | null>(null);
   const [early, setEarly] = useState(false);
   const keys = useKeys();
@@ -58,15 +70,7 @@ export function Pressing({ reply, run, readoutC }: { reply: RunReply; run: LiveR
     setEarly(false);
     run.happen(fact);
   };
-  const took = async (file: File | undefined) => {
-    if (!file) return;
-    setUnread(null);
-    try {
-      run.happen({ kind: 'photographed', photo: await takePhoto(file), ...(shot.current !== undefined && { piece: shot.current }) });
-    } catch (error) {
-      setUnread(error instanceof Error ? error.message : String(error));
-    }
-  };
+  const photo = usePhoto(run.happen);
   const about = cue.pieces[0] === undefined ? {} : { piece: cue.pieces[0] };
   const act = () => {
     if (performance.now() - lastAct.current < SLIP_MS) return;
@@ -86,10 +90,7 @@ export function Pressing({ reply, run, readoutC }: { reply: RunReply; run: LiveR
     undo: () => last && happen({ kind: 'undone', of: last.id }),
     stop: () => happen({ kind: 'stopped' }),
     note: () => setAside('note'),
-    photo: () => {
-      shot.current = cue.pieces[0];
-      camera.current?.click();
-    },
+    photo: () => photo.shoot(cue.pieces[0]),
     time: () => setAside('time'),
     heat: () => setAside('temperature'),
     pause: () => happen({ kind: state.pausedAt === null ? 'paused' : 'resumed' }),
@@ -98,30 +99,12 @@ export function Pressing({ reply, run, readoutC }: { reply: RunReply; run: LiveR
     full: toggleFullScreen,
     keys: () => setAside('keys'),
   };
-  // the same acts in every drawing, so that what they belong to is drawn again only where it changes
-  const latest = useRef(on);
-  latest.current = on;
-  const acts = useMemo(
-    () =>
-      Object.fromEntries(
-        (Object.keys(latest.current) as (keyof typeof on)[]).map((one) => [one, () => latest.current[one]()]),
-      ) as typeof on,
-    [],
-  );
+  const acts = useSteady(on);
   useRunKeys(
     { ' ': on.act, Enter: on.act, ...Object.fromEntries(KEYED_ACTS.map((one) => [keys[one], on[one]])) },
     aside !== null || spoiling !== null,
   );
-  const word =
-    run.refusal ??
-    unread ??
-    (early && cue.leftS
-      ? `${Math.ceil(cue.leftS)} s are left. Press ${keys.early.toUpperCase()} to end it early.`
-      : run.loose
-        ? 'This browser could not keep the last step: keep this page open until the server has it.'
-        : run.waiting > 3
-          ? `${run.waiting} steps wait for the server; they are kept here and sent once it answers.`
-          : '');
+  const word = run.refusal ?? photo.unread ?? (early && cue.leftS ? leftWords(cue.leftS, keys.early) : keptWords(run));
   if (spoiling)
     return (
       <SpoilChoice
@@ -140,18 +123,7 @@ export function Pressing({ reply, run, readoutC }: { reply: RunReply; run: LiveR
         {cueWords(cue)}
       </p>
       <CueFace cue={cue} next={next} card={card} word={word} onAct={on.act} />
-      <input
-        ref={camera}
-        type="file"
-        accept="image/*"
-        capture="environment"
-        hidden
-        aria-label="Photo of the piece"
-        onChange={(event) => {
-          void took(event.target.files?.[0]);
-          event.target.value = '';
-        }}
-      />
+      {photo.field}
       {aside !== 'keys' && (
         <>
           <div className="grid contain-content grid-cols-[minmax(0,1fr)_20rem] gap-x-8 gap-y-3 max-[1199px]:grid-cols-[minmax(0,1fr)_17rem] max-[900px]:grid-cols-1">

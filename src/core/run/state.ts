@@ -1,0 +1,117 @@
+/**
+ * What a run is at an instant. Pieces go through the stages in lots, each lot the pieces of one closing; most lots are one piece.
+ * A lot is `active` from its first event until its last piece has its verdict. Timers are instants, so sleep, reload and replay
+ * do no harm.
+ */
+import type { SpoilReason, Style, TrialLooks } from './events';
+
+/** One shutting of the press, as it was really done. Instants are ms since the epoch, UTC. */
+export interface DoneClosing {
+  stage: string;
+  plannedS: number;
+  closedAt: number;
+  openedAt: number;
+  /** What a device read of the platen as it closed, °C; null: none did. */
+  readC: number | null;
+}
+
+/** A peel as it was really done. */
+export interface DonePeel {
+  peel: 'hot' | 'warm' | 'cold';
+  /** From the opening to the peel, s: as carded, 0 for at once, and as it was. */
+  plannedS: number;
+  tookS: number;
+}
+
+export interface PieceResult {
+  piece: number;
+  outcome: 'good' | 'spoiled';
+  reason: SpoilReason | null;
+  note: string;
+  laidBack: number;
+  startedAt: number;
+  endedAt: number;
+  closings: DoneClosing[];
+  peels: DonePeel[];
+  /** Set otherwise than carded when it was pressed last; null: as carded. */
+  setC: number | null;
+  setS: number | null;
+  /** Photos of it, by their ids. */
+  photos: string[];
+  /** The event that gave the verdict; the pressing carries its id. */
+  eventId: string;
+}
+
+/** Pieces that are pressed together, on their way. */
+export interface Lot {
+  /** Its pieces that have no verdict yet, in order. */
+  pieces: number[];
+  /** Number of its first piece, by which it is told from others. */
+  first: number;
+  /** `ready`: the stage waits for the hands. `closed`, `cooling`: its clock runs until `dueAt`. */
+  phase: 'ready' | 'closed' | 'cooling';
+  /** Index into the plan's stages. */
+  stage: number;
+  /** Whether it lies on the press. */
+  onPress: boolean;
+  /** When this stage was entered. */
+  since: number;
+  startedAt: number;
+  dueAt: number | null;
+  laidBack: number;
+  closings: DoneClosing[];
+  peels: DonePeel[];
+  setC: number | null;
+  setS: number | null;
+  /** Read as the press closed on it, °C. */
+  readC: number | null;
+}
+
+export interface RunState {
+  active: Lot[];
+  /** Pieces that have been taken in hand so far. */
+  begun: number;
+  results: PieceResult[];
+  done: boolean;
+  stopped: boolean;
+  /** When the last event happened; the run's start before that. */
+  lastAt: number;
+  pausedAt: number | null;
+  style: Style | null;
+  /** Set from now on, where that is not as carded. */
+  setS: number | null;
+  setC: number | null;
+  /** Points of the set-up that were looked at, with what was read or counted. */
+  checks: Record<string, number | null>;
+  tries: { timeS: number; looks: TrialLooks }[];
+  /** The scrap that is in the press, or came out of it and has not been looked at. */
+  scrap: { timeS: number; dueAt: number } | null;
+  notes: { piece: number; note: string }[];
+  photos: { piece: number; photo: string }[];
+}
+
+export interface Counts {
+  good: number;
+  spoiled: number;
+  /** Presses again after a lift, over all pieces. */
+  again: number;
+  left: number;
+}
+
+export const startRun = (at: number): RunState => ({
+  active: [],
+  begun: 0,
+  results: [],
+  done: false,
+  stopped: false,
+  lastAt: at,
+  pausedAt: null,
+  style: null,
+  setS: null,
+  setC: null,
+  checks: {},
+  tries: [],
+  scrap: null,
+  notes: [],
+  photos: [],
+});
