@@ -45,11 +45,14 @@ export interface NextTime {
   spoiled: number;
 }
 
+/** What was done to a piece, whether it had its verdict or the run was stopped before. */
+type Worked = Pick<PieceResult, 'closings' | 'peels'>;
+
 /** Opened so much off its time counts as late or early, s. */
 const LATE_S = 2;
 
-function timesOf(results: readonly PieceResult[]): StageTimes[] {
-  const closings = results.flatMap((one) => one.closings);
+function timesOf(worked: readonly Worked[]): StageTimes[] {
+  const closings = worked.flatMap((one) => one.closings);
   return [...new Set(closings.map(({ stage }) => stage))].map((stage) => {
     const own = closings.filter((one) => one.stage === stage);
     const off = own.map(({ closedAt, openedAt, plannedS }) => (openedAt - closedAt) / 1000 - plannedS);
@@ -70,8 +73,8 @@ const PEEL_LATE_S: Record<DonePeel['peel'], number> = { hot: 3, warm: 15, cold: 
 /** And early by so much less, s. */
 const PEEL_EARLY_S = 5;
 
-function peelsOf(results: readonly PieceResult[]): PeelTimes[] {
-  const all = results.flatMap((one) => one.peels);
+function peelsOf(worked: readonly Worked[]): PeelTimes[] {
+  const all = worked.flatMap((one) => one.peels);
   return (['hot', 'warm', 'cold'] as const).flatMap((peel) => {
     const own = all.filter((one) => one.peel === peel);
     if (own.length === 0) return [];
@@ -109,14 +112,15 @@ function changesOf(card: Pick<Card, 'set'>, results: readonly PieceResult[]): Ne
  */
 export function afterRun(card: Pick<Card, 'set' | 'minutesPerPiece'>, run: RunState, startedAt: number): AfterRun {
   const { results } = run;
+  const worked = [...results, ...run.dropped];
   const minutes = (run.lastAt - startedAt) / 60_000;
   const reasons = [...new Set(results.flatMap(({ reason }) => reason ?? []))];
   return {
     minutes,
     plannedPerPiece: card.minutesPerPiece,
     tookPerPiece: results.length > 0 ? minutes / results.length : null,
-    times: timesOf(results),
-    peels: peelsOf(results),
+    times: timesOf(worked),
+    peels: peelsOf(worked),
     spoiled: reasons.map((reason) => ({ reason, pieces: results.filter((one) => one.reason === reason).map(({ piece }) => piece) })),
     laidBack: results.filter((one) => one.laidBack > 0).map(({ piece }) => piece),
     changes: changesOf(card, results),

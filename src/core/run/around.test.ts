@@ -163,6 +163,16 @@ describe('after the run', () => {
     expect(sheet([])).toMatchObject({ tookPerPiece: null, times: [] });
   });
 
+  it('a run that is stopped early still tells what the press did to pieces without a verdict', () => {
+    const plan = planOf({ pieces: 2, perClosing: 1 }, card());
+    const closes = plan.stages.findIndex(({ by }) => by === 'press');
+    const facts = [...plan.stages.slice(0, closes).map(() => 'next' as const), 'closed', 'opened', 'stopped'] as const;
+    const events = facts.map((kind, i) => ({ id: uuid(), at: 1000 * (i + 1), kind }) as RunEvent);
+    const { times, tookPerPiece } = afterRun(card(), replay(plan, 0, events), 0);
+    expect(times).toMatchObject([{ stage: plan.stages[closes]?.kind, n: 1, meanS: 1 }]);
+    expect(tookPerPiece).toBeNull();
+  });
+
   it('peels are timed from the opening: a hot one is late after 3 s, a warm one once it has grown cold, a cold one never', () => {
     const peel = (kind: 'hot' | 'warm' | 'cold', plannedS: number, tookS: number) => result({ peels: [{ peel: kind, plannedS, tookS }] });
     const { peels } = sheet([peel('hot', 0, 2), peel('hot', 0, 4), peel('warm', 30, 46), peel('warm', 30, 24), peel('cold', 150, 900)]);

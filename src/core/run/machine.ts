@@ -125,7 +125,7 @@ function onRun(plan: RunPlan, run: RunState, event: Exclude<Done, OnLot>): Appli
       return run.pausedAt === null ? refused('The run is not paused.') : ok({ ...run, pausedAt: null });
     case 'stopped':
       if (run.active.some((lot) => lot.phase === 'closed')) return refused('Open the press first.');
-      return ok({ ...run, active: [], scrap: null, done: true, stopped: true });
+      return ok({ ...run, active: [], dropped: run.active, scrap: null, done: true, stopped: true });
   }
 }
 

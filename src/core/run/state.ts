@@ -72,6 +72,8 @@ export interface RunState {
   /** Pieces that have been taken in hand so far. */
   begun: number;
   results: PieceResult[];
+  /** Lots that were still on their way when the run was stopped. */
+  dropped: Lot[];
   done: boolean;
   stopped: boolean;
   /** When the last event happened; the run's start before that. */
@@ -102,6 +104,7 @@ export const startRun = (at: number): RunState => ({
   active: [],
   begun: 0,
   results: [],
+  dropped: [],
   done: false,
   stopped: false,
   lastAt: at,
