@@ -42,9 +42,10 @@ const SHOTS: Shot[] = [
     path: '/orders/order-windbreakers/place',
     before: (page) => page.getByRole('button', { name: 'full platen' }).click(),
   },
-  { name: 'run-pressing', path: '/orders/order-guide-tees/card?line=line-guide-m', before: toPressing },
   { name: 'run-set-up', path: '/orders/order-totes/card', before: toSetUp },
   { name: 'run-parting', path: '/orders/order-nebula/card', before: toParting },
+  // the last of all: its press comes due and would take over every page after it
+  { name: 'run-pressing', path: '/orders/order-guide-tees/card?line=line-guide-m', before: toPressing },
 ];
 
 /** Eight surveys of the old clamshell, its corner growing colder, so that there is a map and a chart to see. */
