@@ -1,6 +1,6 @@
 /** At the press: a run led by Space through a restart and a reload, a trial on scrap, sounds on time, a due press that takes over, a device without a server. */
 import type { Page } from '@playwright/test';
-import { cue, start, work } from './hands';
+import { advance, cue, start, work } from './hands';
 import { expect, test } from './shop';
 
 /** What the server has of the one run that is open. */
@@ -122,17 +122,32 @@ test('the sound for opening is set on the audio clock for the instant the time i
   await page.waitForTimeout(650);
   await page.keyboard.press('Space');
   await cue(page, /^Pressing/);
-  const clockOf = async () => (await (await page.request.get('/api/v1/rail')).json()).runs[0].clocks[0] as { dueAt: number; timeS: number };
-  await expect.poll(async () => (await (await page.request.get('/api/v1/rail')).json()).runs[0].clocks.length).toBe(1);
-  const { dueAt: due, timeS } = await clockOf();
+  const clocks = async () => (await (await page.request.get('/api/v1/rail')).json()).runs[0].clocks as { dueAt: number; timeS: number }[];
+  // from the instant at which the bar that is seen runs out to that of the last sound for opening, ms
+  const apart = (lasts: number) =>
+    page.evaluate((lasts) => {
+      const { heard } = window as unknown as { heard: { hertz: number; at: number }[] };
+      const bar = document.querySelector('[data-bar]');
+      const share = bar ? new DOMMatrix(getComputedStyle(bar).transform).a : 0;
+      const runsOut = Number(document.timeline.currentTime ?? 0) + share * lasts;
+      return Math.abs((heard.findLast(({ hertz }) => hertz === 660)?.at ?? 0) - runsOut);
+    }, lasts);
+  const late: number[] = [];
+  for (let closing = 1; closing <= 3; closing++) {
+    if (closing > 1) {
+      await page.keyboard.press('u');
+      await advance(page, /^Close to pre-press/);
+      await cue(page, /^Pressing/);
+    }
+    await expect.poll(async () => (await clocks()).length).toBe(1);
+    // the server's answer is in, and the sound set for good
+    await page.waitForTimeout(500);
+    late.push(await apart(((await clocks())[0]?.timeS ?? 0) * 1000));
+  }
+  // the one in the middle: a hand that was held up while it measured says nothing of the sound
+  expect(late.sort((a, b) => a - b)[1]).toBeLessThan(50);
+  const [{ dueAt: due, timeS } = { dueAt: 0, timeS: 0 }] = await clocks();
   const lasts = timeS * 1000;
-  // the server and this browser are one machine, with one clock
-  const first = await page.evaluate(() => {
-    const { heard } = window as unknown as { heard: { hertz: number; at: number }[] };
-    const open = heard.findLast(({ hertz }) => hertz === 660);
-    return open ? open.at + performance.timeOrigin : 0;
-  });
-  expect(Math.abs(first - due)).toBeLessThan(50);
 
   await page.reload();
   await page.locator('[data-bar]').waitFor();
@@ -142,7 +157,9 @@ test('the sound for opening is set on the audio clock for the instant the time i
         const bar = document.querySelector('[data-bar]');
         const share = bar ? new DOMMatrix(getComputedStyle(bar).transform).a : 0;
         const { turned = 0 } = window as { turned?: number };
-        return Math.abs(share * lasts - Math.max(0, due - (Date.now() - turned)));
+        // a bar is where it was in the frame that is seen, however slow the frames of this machine are
+        const frameAgo = performance.now() - Number(document.timeline.currentTime ?? 0);
+        return Math.abs(share * lasts - Math.max(0, due - (Date.now() - turned - frameAgo)));
       },
       [due, lasts] as const,
     );
