@@ -1,6 +1,9 @@
 /** Every route of the wire by name: method and path. Light on purpose, so that views carry no schemas. */
 export const API = '/api/v1';
 
+/** A photo is at most so many characters of base64. */
+export const PHOTO_MOST = 900_000;
+
 export const PATHS = {
   health: ['GET', '/health'],
   bench: ['GET', '/bench'],

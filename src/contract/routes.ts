@@ -18,7 +18,7 @@ import {
   SeenSchema,
   SweepReplySchema,
 } from './heat';
-import type { RouteName } from './paths';
+import { PHOTO_MOST, type RouteName } from './paths';
 import {
   ClosingAskSchema,
   ClosingReplySchema,
@@ -166,7 +166,7 @@ export const ROUTES = {
   }),
   putPhoto: route('Keep a photo of a piece, as base64 of a small JPEG without metadata; the same id again is the same photo', {
     params: z.object({ id: z.uuid() }),
-    body: z.object({ jpeg: z.base64().max(900_000) }),
+    body: z.object({ jpeg: z.base64().max(PHOTO_MOST) }),
     reply: z.object({ id: z.uuid() }),
   }),
   pressings: route('Pressings, newest first', { query: LogQuerySchema, reply: LogReplySchema }),

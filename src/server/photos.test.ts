@@ -35,6 +35,9 @@ describe('a photo', () => {
   });
 
   it('that still tells where it was taken, or is none, is refused by the field’s name', async () => {
+    // camera's own, a news desk's, a comment
+    for (const marker of [0xe1, 0xed, 0xfe]) expect((await put(randomUUID(), jpeg([0xe0, 14], [marker, 200]))).status).toBe(422);
+    expect((await put(randomUUID(), jpeg([0xe0, 14], [0xe2, 200], [0xee, 12]))).status).toBe(200);
     const where = await put(randomUUID(), jpeg([0xe0, 14], [0xe1, 200]));
     expect(where).toMatchObject({
       status: 422,

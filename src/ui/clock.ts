@@ -9,6 +9,8 @@ interface Clocks {
 
 /** The wall clock has left the monotonic one behind by more than this: the device slept, or its clock was set, ms. */
 const JUMP_MS = 50;
+/** A word of the server that moves the reckoning by more than this is told, ms: what was set to sound by it is set anew. */
+const TOLD_MS = 20;
 /** So often the two clocks are compared while something is counted down, ms. */
 const COMPARE_MS = 250;
 
@@ -62,7 +64,7 @@ export function reckoner({ wall, monotonic }: Clocks): Reckoner {
       anchor = known ? Math.min(most, Math.max(least, anchor)) : (least + most) / 2;
       known = true;
       guessing = false;
-      if (Math.abs(anchor - before) > JUMP_MS) tell(anchor - before);
+      if (Math.abs(anchor - before) > TOLD_MS) tell(anchor - before);
     },
     sure: () => {
       compare();
@@ -88,6 +90,13 @@ export async function timed<T>(ask: () => Promise<T>): Promise<T> {
   const said = (reply as { now?: unknown } | null)?.now;
   if (typeof said === 'number') here.heard(said, sentAt);
   return reply;
+}
+
+/** A number that is another one each time the reckoning has jumped: for what was set to an instant by it. */
+export function useClockTurn(): number {
+  const [turn, setTurn] = useState(0);
+  useEffect(() => onClockJump(() => setTurn((one) => one + 1)), []);
+  return turn;
 }
 
 /** Whole seconds left to an instant, as they are shown: a second begun counts. */

@@ -1,11 +1,12 @@
 /** Photos from camera or file: made small here, without what the camera wrote beside them, kept, and sent until the server has them. */
-import { call, ProblemError } from '../contract';
+import { call, PHOTO_MOST, ProblemError } from '../contract';
 import { type KeptPhoto, keepPhoto, keptPhotos, letGoPhoto } from './kept';
 import { newId } from './newId';
 
 /** Longest side of a kept photo, px: enough to see an edge that lifts. */
 const LONGEST_PX = 1280;
-const QUALITY = 0.78;
+/** Tried in turn until the picture is small enough to be taken. */
+const QUALITIES = [0.78, 0.6, 0.4, 0.2];
 const RETRY_MS = 2_000;
 
 /** Width and height of a picture that has to be no longer than a side. */
@@ -34,9 +35,12 @@ async function drawnAnew(file: Blob): Promise<string> {
   Object.assign(canvas, fitted(picture.width, picture.height));
   canvas.getContext('2d')?.drawImage(picture, 0, 0, canvas.width, canvas.height);
   picture.close();
-  const blob = await new Promise<Blob | null>((done) => canvas.toBlob(done, 'image/jpeg', QUALITY));
-  if (!blob) throw new Error('This picture could not be made smaller. Try another.');
-  return base64Of(blob);
+  for (const quality of QUALITIES) {
+    const blob = await new Promise<Blob | null>((done) => canvas.toBlob(done, 'image/jpeg', quality));
+    const jpeg = blob ? await base64Of(blob) : '';
+    if (jpeg !== '' && jpeg.length <= PHOTO_MOST) return jpeg;
+  }
+  throw new Error('This picture could not be made small enough. Try another.');
 }
 
 /** Sends a photo until the server has it, or will never take it. */

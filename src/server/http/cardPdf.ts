@@ -1,5 +1,4 @@
 /** The card on paper: one page to hang at the press, usable when the tablet is dead. */
-
 import PDFDocument from 'pdfkit';
 import { z } from 'zod';
 import { type Card, type House, layerName, resolve } from '../../core/card';

@@ -1,5 +1,4 @@
 /** The guide to lay art by, on paper at true scale: tiled over as many pages as it wants, each with a bar to check its scale by. */
-
 import PDFDocument from 'pdfkit';
 import { z } from 'zod';
 import { laidOf, placeWords } from '../../core/card';

@@ -1,5 +1,4 @@
 /** A past pressing opened again: with the card as it was, and as a new order that repeats it. */
-
 import { randomUUID } from 'node:crypto';
 import { type Card, changesSince, choicesToRepeat, type Line, type Order, type Print, resolve } from '../../core/card';
 import type { Pressing } from '../../core/log';

@@ -4,8 +4,10 @@ import { photos } from '../db/schema';
 import { notFound, Refusal } from '../http/problem';
 import type { Db } from './versioned';
 
-/** Marker of the segment that holds a camera's metadata. @see JEITA CP-3451 (Exif) §4.5.4 */
-const APP1 = 0xe1;
+/** Segments of applications, 0xe0 to 0xef; of them only those a picture is drawn by: its frame (JFIF), colours (ICC) and their transform. */
+const isApplication = (marker: number): boolean => marker >= 0xe0 && marker <= 0xef;
+const DRAWN_BY: readonly number[] = [0xe0, 0xe2, 0xee];
+const COMMENT = 0xfe;
 const START_OF_SCAN = 0xda;
 
 /** Markers of a JPEG's segments up to the picture itself; null: it is no JPEG. @see ITU-T T.81 annex B */
@@ -27,7 +29,7 @@ const refused = (message: string) => new Refusal(422, 'Not valid', message, [{ f
 export function putPhoto(db: Db, id: string, jpeg: Buffer, now: number): void {
   const markers = markersOf(jpeg);
   if (!markers) throw refused('This is no JPEG picture.');
-  if (markers.includes(APP1))
+  if (markers.some((marker) => marker === COMMENT || (isApplication(marker) && !DRAWN_BY.includes(marker))))
     throw refused('This picture still holds what the camera wrote beside it, its place perhaps: take that off first.');
   db.insert(photos).values({ id, at: now, jpeg }).onConflictDoNothing().run();
 }

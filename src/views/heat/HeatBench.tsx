@@ -1,5 +1,4 @@
 /** The Heat bench's page: where the stack on it is from, an order's card or the shelf; or practice. */
-
 import { lazy, Suspense } from 'react';
 import type { Reply } from '../../contract';
 import type { Print } from '../../core/card';

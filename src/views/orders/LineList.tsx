@@ -1,5 +1,4 @@
 /** The lines of an order down the side: count, piece, how far, lamp. */
-
 import type { ReactNode } from 'react';
 import { finishedPieces, lineLamp } from '../../core/log';
 import { sidedWords } from '../../core/materials';

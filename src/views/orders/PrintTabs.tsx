@@ -1,5 +1,4 @@
 /** The prints of a piece in the order they are pressed, where there is more than one. */
-
 import type { Line } from '../../core/card';
 import { sidedWords } from '../../core/materials';
 

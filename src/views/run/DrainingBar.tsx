@@ -1,6 +1,6 @@
 /** Time as a bar that drains by itself between two words of the clock. */
 import { useEffect, useRef } from 'react';
-import { serverNow } from '../../ui/clock';
+import { serverNow, useClockTurn } from '../../ui/clock';
 
 /** @param lastsS the whole length of the clock, s @param dueAt when it is out, ms since the epoch */
 export function DrainingBar({ lastsS, dueAt }: { lastsS: number; dueAt: number | null }) {
@@ -14,6 +14,8 @@ export function DrainingBar({ lastsS, dueAt }: { lastsS: number; dueAt: number |
 function Drain({ lastsS, dueAt }: { lastsS: number; dueAt: number }) {
   const bar = useRef<HTMLSpanElement>(null);
   const drain = useRef<Animation>(undefined);
+  // put to its place again when the clock has turned
+  useClockTurn();
   useEffect(() => {
     const frames = [{ transform: 'scaleX(1)' }, { transform: 'scaleX(0)' }];
     drain.current = bar.current?.animate(frames, { duration: lastsS * 1000, fill: 'both' });

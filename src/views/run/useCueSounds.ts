@@ -1,7 +1,7 @@
 /** What is heard and felt: tones on the audio clock for every running clock, one for a hot peel and for a refusal, words if wanted. */
 import { useEffect, useRef, useState } from 'react';
 import type { Cue, RunState } from '../../core/run';
-import { serverNow } from '../../ui/clock';
+import { serverNow, useClockTurn } from '../../ui/clock';
 import { keepSounds, keptSounds, playTone, SOUNDS, type Sounds, speak, type Tone } from '../../ui/tones';
 import { cueWords } from './words';
 
@@ -22,14 +22,16 @@ export function useSounds(): [Sounds, () => void] {
 
 /** A tone at an instant, the server's reckoning; called off when the instant changes. */
 export function useToneAt(tone: Tone, at: number | null, sounds: Sounds): void {
+  const turn = useClockTurn();
   useEffect(() => {
     const inS = at === null || sounds === 'silent' ? 0 : (at - serverNow()) / 1000;
     return inS > 0 ? playTone(tone, inS) : undefined;
-  }, [tone, at, sounds]);
+  }, [tone, at, sounds, turn]);
 }
 
 /** Sounds follow the state; what was scheduled for a clock that no longer runs is called off. */
 export function useCueSounds(state: RunState, cue: Cue, refusal: string | null, sounds: Sounds): void {
+  const turn = useClockTurn();
   useEffect(() => {
     if (sounds === 'silent') return undefined;
     const offs: (() => void)[] = [];
@@ -44,7 +46,7 @@ export function useCueSounds(state: RunState, cue: Cue, refusal: string | null, 
       clearTimeout(later);
       for (const off of offs) off();
     };
-  }, [state, sounds]);
+  }, [state, sounds, turn]);
   const said = useRef('');
   const words = cueWords(cue);
   useEffect(() => {
