@@ -24,7 +24,7 @@ export function AfterSheet({ reply, run }: { reply: RunReply; run: LiveRun }) {
         {state.stopped ? 'Stopped' : 'All pressed'}: {counts.good} good, {counts.spoiled} spoiled.
       </h1>
       <p className="pt-2 text-2xl text-night-soft">
-        <span className="figure">{Math.max(1, Math.round(after.minutes))}</span> min at the press
+        <span className="figure">{after.minutes.toFixed(1)}</span> min at the press
         {after.tookPerPiece !== null && (
           <>
             ; <span className="figure">{after.tookPerPiece.toFixed(1)}</span> min a piece, the card reckoned{' '}
@@ -93,7 +93,7 @@ interface TimesRow {
 
 function Times({ caption, off, rows }: { caption: string; off: string; rows: readonly TimesRow[] }) {
   return (
-    <table className="mb-6 w-full border-collapse text-left text-xl">
+    <table className="mb-6 w-full table-fixed border-collapse text-left text-xl">
       <caption className="pb-1 text-left text-base font-bold text-night-soft">{caption}</caption>
       <thead className="text-base text-night-soft">
         <tr>
@@ -108,7 +108,7 @@ function Times({ caption, off, rows }: { caption: string; off: string; rows: rea
         {rows.map(({ what, plannedS, meanS, n, late, early }) => (
           <tr key={what} className="border-t border-night-line">
             <th className="py-1.5 font-normal">{what}</th>
-            <td className="figure">{plannedS === 0 ? 'at once' : formatDuration(plannedS)}</td>
+            <td className={plannedS === 0 ? '' : 'figure'}>{plannedS === 0 ? 'at once' : formatDuration(plannedS)}</td>
             <td className="figure">{meanS < 60 ? `${formatFigure(meanS, 's', 1)} s` : formatDuration(Math.round(meanS))}</td>
             <td className="figure">{n}</td>
             <td>{offWords(late, early)}</td>
