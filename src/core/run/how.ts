@@ -21,7 +21,8 @@ function placeOfCue({ stages }: Pick<Card, 'stages'>, { stage, act }: Pick<Cue, 
 /**
  * What is told beside a cue.
  *
- * A closing whose words are those of the cue itself tells only its danger; lower layers are peeled by the words of the top one.
+ * A closing whose words are those of the cue itself tells only its danger, and so does the peel of a lower layer: the step's words
+ * are those of the print, which may be peeled hotter or colder than the layer.
  */
 export function howOf(card: Pick<Card, 'stages' | 'steps'>, cue: Pick<Cue, 'stage' | 'act'>): How {
   const at = placeOfCue(card, cue);
@@ -30,7 +31,8 @@ export function howOf(card: Pick<Card, 'stages' | 'steps'>, cue: Pick<Cue, 'stag
   const own = toldAt(card, at);
   const told = own.length === 0 && card.stages[cue.stage]?.by === 'press' && at !== 'open' ? toldAt(card, 'press') : own;
   const spots = card.stages.filter(({ kind }) => kind === 'press').length > 1;
-  const plain = at === 'pre-press' || at === 'tack' || (at === 'press' && !spots);
+  const layer = at === 'peel' && card.stages.slice(cue.stage + 1).some(({ kind }) => kind === 'press');
+  const plain = layer || at === 'pre-press' || at === 'tack' || (at === 'press' && !spots);
   return {
     says: plain ? [] : told.map(({ says }) => says),
     safety: told.flatMap(({ safety }) => (safety ? [safety] : [])),
