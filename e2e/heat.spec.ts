@@ -109,7 +109,6 @@ test('what the log says is left out by one click, and undo brings it back', asyn
   const leave = page.getByRole('button', { name: /^Leave out what \d+ pressings say/ });
   await leave.click();
   await expect(leave).toHaveCount(0);
-  await expect(page.getByText('what the log says left out')).toBeVisible();
   await page.keyboard.press('Control+z');
   await expect(leave).toBeVisible();
 });
@@ -121,7 +120,6 @@ test('the House lists what the log has taught, and each of it can be left out', 
   await expect(row).toContainText(/bond × \d\.\d\d ± \d\.\d\d, from \d+ pressings/);
   await row.getByRole('button', { name: 'Leave it out' }).click();
   await expect(row).toHaveCount(0);
-  await expect(page.getByRole('button', { name: /^Undo/ })).toBeVisible();
   await page.keyboard.press('Control+z');
   await expect(row).toBeVisible();
 });

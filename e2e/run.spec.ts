@@ -66,7 +66,9 @@ test('six two-sheet toner tees step by step, by Space: one laid back, one spoile
   ]);
 });
 
-test('a raised film is tried on scrap, the best time is kept for the run, and after it kept on the card', async ({ page }) => {
+test('a raised film is tried on scrap, the best time is kept for the run, and after it by the house, in place of a trial', async ({
+  page,
+}) => {
   test.setTimeout(180_000);
   await page.goto('/orders/order-workshop/card');
   await start(page);
@@ -92,10 +94,14 @@ test('a raised film is tried on scrap, the best time is kept for the run, and af
   const log = await (await page.request.get('/api/v1/pressings?orderId=order-workshop&limit=5')).json();
   expect(log.pressings[0]).toMatchObject({ runId: runs[0].runId, timeS: Number(best) });
   await page.getByRole('button', { name: 'Stop the run here' }).click();
-  await page.getByRole('button', { name: 'Keep it on the card' }).click();
-  await expect(page.getByText('Kept on the card.')).toBeVisible();
+  await page.getByRole('button', { name: /^Keep it for .* on / }).click();
+  await expect(page.getByText('The house keeps it.')).toBeVisible();
   await page.goto('/orders/order-workshop/card');
-  await expect(page.getByRole('button', { name: new RegExp(`^Time: ${best} s`) })).toBeVisible();
+  const time = page.getByRole('button', { name: new RegExp(`^Time: ${best} s`) });
+  await time.click();
+  const why = page.getByRole('region', { name: 'Why this time' });
+  await expect(why).toContainText(/House setting for .* kept on .* after 1 good and 0 spoiled/);
+  await expect(why).toContainText('No trial');
 });
 
 /** Notes when every note of a sound is to begin, by the page's own clock. */

@@ -11,7 +11,8 @@ import * as restoreRoute from '../pages/api/v1/restore';
 import { takeBackup } from './backup';
 import { closeShop, shop } from './shop';
 import { bench } from './stores/bench';
-import { startRun, stateOf, takeEvent } from './stores/runs';
+import { stateOf } from './stores/openedRun';
+import { startRun, takeEvent } from './stores/runs';
 import { shopJson } from './stores/shopExport';
 
 vi.setConfig({ testTimeout: 120_000 });

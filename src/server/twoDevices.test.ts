@@ -6,9 +6,10 @@ import { ownShop } from '../../test/api';
 import { apply, cueOf, factOf, planOf, type RunEvent, replay } from '../core/run';
 import { Refusal } from './http/problem';
 import { shop } from './shop';
+import { openRun } from './stores/openedRun';
 import { findOrder, putOrder } from './stores/orders';
 import { searchLog } from './stores/pressings';
-import { openRun, startRun, takeEvent } from './stores/runs';
+import { startRun, takeEvent } from './stores/runs';
 
 ownShop();
 

@@ -21,12 +21,44 @@ export const didUndoably = (act: UndoableAct): void => set(act);
 /** Takes the act off the rail: something was begun on top of it, so that undoing it would pull the ground away. */
 export const forgetAct = (): void => set(null);
 
-/** Undoes the act on the rail. When that fails the act stays and the error is thrown on. */
+/** Saves that are on their way, and whether each was taken. */
+const underWay = new Set<Promise<boolean>>();
+
+/**
+ * Saves something, and puts its undo on the rail. An undo asked for meanwhile waits for it.
+ *
+ * @param save answers how to undo what it saved; null: there is nothing to undo
+ * @throws whatever `save` throws
+ */
+export function saveUndoably(what: string, save: () => Promise<UndoableAct['undo'] | null>): Promise<void> {
+  const done = save().then((undo) => {
+    if (undo) didUndoably({ what, undo });
+  });
+  const taken = done.then(
+    () => true,
+    () => false,
+  );
+  underWay.add(taken);
+  void taken.then(() => underWay.delete(taken));
+  return done;
+}
+
+/**
+ * Undoes the act on the rail, once every save on its way has come back. If one of them failed it was the one meant, and
+ * changed nothing: the act before it stays. When the undo itself fails the act stays too and the error is thrown on.
+ */
 export async function undoLast(): Promise<void> {
+  const taken = await Promise.all(underWay);
+  if (taken.includes(false)) return;
   const act = last;
   if (!act) return;
-  await act.undo();
-  if (last === act) set(null);
+  set(null);
+  try {
+    await act.undo();
+  } catch (error) {
+    if (last === null) set(act);
+    throw error;
+  }
 }
 
 export function useLastAct(): UndoableAct | null {

@@ -1,5 +1,5 @@
 import { describe, expect, it, vi } from 'vitest';
-import { didUndoably, undoLast } from './acts';
+import { didUndoably, saveUndoably, undoLast } from './acts';
 import { dayText, dueText, isoDay, isoDayText, workText } from './days';
 import { newId } from './newId';
 import { fitted } from './photo';
@@ -67,6 +67,55 @@ describe('the last undoable act', () => {
     await expect(undoLast()).rejects.toThrow('changed meanwhile');
     await expect(undoLast()).rejects.toThrow('changed meanwhile');
     expect(failing.undo).toHaveBeenCalledTimes(2);
+  });
+
+  /** A save that comes back when it is told to, and its undo. */
+  const saving = (what: string, undone: string[]) => {
+    let resolve: () => void = () => {};
+    let reject: (error: Error) => void = () => {};
+    const back = new Promise<void>((yes, no) => {
+      resolve = yes;
+      reject = no;
+    });
+    const done = saveUndoably(what, async () => {
+      await back;
+      return async () => void undone.push(what);
+    });
+    return { resolve, reject, done };
+  };
+  it('asked for while a save is on its way undoes that save once it is back, and only once', async () => {
+    const undone: string[] = [];
+    didUndoably({ what: 'line removed', undo: async () => void undone.push('line removed') });
+    const save = saving('press changed', undone);
+    const undos = [undoLast(), undoLast()];
+    await Promise.resolve();
+    expect(undone).toEqual([]);
+    save.resolve();
+    await Promise.all([save.done, ...undos]);
+    expect(undone).toEqual(['press changed']);
+  });
+  it('asked for while a save fails undoes nothing that was done before it', async () => {
+    const undone: string[] = [];
+    didUndoably({ what: 'line removed', undo: async () => void undone.push('line removed') });
+    const save = saving('press changed', undone);
+    const undo = undoLast();
+    save.reject(new Error('the server is away'));
+    await expect(save.done).rejects.toThrow('away');
+    await undo;
+    expect(undone).toEqual([]);
+    await undoLast();
+    expect(undone).toEqual(['line removed']);
+  });
+  it('waits for all of several saves and undoes the one that came back last', async () => {
+    const undone: string[] = [];
+    const [first, second] = [saving('first', undone), saving('second', undone)];
+    const undo = undoLast();
+    second.resolve();
+    await second.done;
+    expect(undone).toEqual([]);
+    first.resolve();
+    await undo;
+    expect(undone).toEqual(['first']);
   });
 });
 

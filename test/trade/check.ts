@@ -145,6 +145,8 @@ export interface Case {
   press?: keyof typeof PRESSES;
   rules?: Partial<House['rules']>;
   humidity?: number;
+  /** Settings the house keeps for this press and transfer, °C or s, each after 9 good and 1 spoiled. */
+  keeps?: { time?: number; temperature?: number };
   print?: Partial<Print>;
   colour?: string;
   choices?: Choices;
@@ -188,6 +190,13 @@ const ART: Print = {
   choices: {},
 };
 
+const keptBy = ({ keeps = {}, press = 'true' }: Case, productId: string): NonNullable<House['settings']> =>
+  (['time', 'temperature'] as const).flatMap((of) => {
+    const value = keeps[of];
+    const what = { pressId: PRESSES[press].id, productId, of, on: '2026-03-02', good: 9, spoiled: 1 };
+    return value === undefined ? [] : [{ ...what, value }];
+  });
+
 export function inputOf(one: Case): ResolveInput {
   const blank = BUILT_IN_BLANKS.find((b) => b.id === one.on);
   const fabric = BUILT_IN_FABRICS.find((f) => f.id === (one.blank?.fabricId ?? blank?.fabricId));
@@ -215,6 +224,7 @@ export function inputOf(one: Case): ResolveInput {
       ...STARTING_HOUSE,
       rules: { ...STARTING_HOUSE.rules, ...one.rules },
       room: { ...STARTING_HOUSE.room, humidityPercent: one.humidity ?? 50 },
+      settings: keptBy(one, product.id),
     },
     aids: one.aids ?? BUILT_IN_AIDS,
     ...(one.map && { maps: [MAPS[one.map]] }),

@@ -5,6 +5,7 @@ import { bandOf, type Offset } from '../press';
 import { type Phrase, phrase, seconds, tempDiff } from '../units';
 import { type Draft, pressOf } from './draft';
 import type { ResolveInput } from './input';
+import { keptTime } from './kept';
 import type { Card, Finding, Reason, Window } from './schema';
 import { adhesiveOf, CARD_HEAT, learnedOf, MEANT_BASE_C, meantCloth, pieceOf, WEIGHED_HEAT } from './stack';
 import { limitsFor } from './window';
@@ -154,7 +155,8 @@ export function betterTime(
 ): { timeS: number; reason: Reason } | null {
   const { midC } = bandOf(window, window.bestSetC);
   const bond = bondAt(points, midC);
-  if (input.print.choices.timeS !== undefined || (bond >= SOUND.low && bond <= SOUND.high)) return null;
+  const settled = input.print.choices.timeS !== undefined || keptTime(input)?.value === draft.timeS;
+  if (settled || (bond >= SOUND.low && bond <= SOUND.high)) return null;
   const one = cardPiece(input, draft, midC, lowerC);
   const found = one && correctionOf(input, draft, one);
   if (!found || Math.abs(Math.log(found.bond)) >= Math.abs(Math.log(bond))) return null;

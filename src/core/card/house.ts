@@ -26,6 +26,26 @@ const HouseRulesSchema = z.object({
 });
 export type HouseRules = z.infer<typeof HouseRulesSchema>;
 
+/** What is set otherwise by house rule for one press with one transfer, found in a run, with what spoke for it. */
+export const HouseSettingSchema = z
+  .object({
+    pressId: Id,
+    productId: Id,
+    of: z.enum(['time', 'temperature']),
+    /** s; or °C on the press’s readout. */
+    value: z.number(),
+    /** Day of the run. */
+    on: z.iso.date(),
+    /** Pieces that came out good so, and spoiled by what the heat does. */
+    good: z.number().int().min(0),
+    spoiled: z.number().int().min(0),
+  })
+  .refine(({ of, value }) => (of === 'time' ? value >= 1 && value <= 3600 : value >= 20 && value <= 260), {
+    path: ['value'],
+    message: 'A time is 1 to 3600 s, a temperature 20 to 260 °C.',
+  });
+export type HouseSetting = z.infer<typeof HouseSettingSchema>;
+
 export const HouseSchema = z.object({
   units: z.object({ temperature: z.enum(['C', 'F']), length: z.enum(['mm', 'in']), linePressure: z.enum(['bar', 'psi']) }),
   rules: HouseRulesSchema,
@@ -43,6 +63,8 @@ export const HouseSchema = z.object({
   }),
   /** Position rules as this house has them; what is not in it is as usual. */
   places: HousePlacesSchema.optional(),
+  /** One of a kind for each press with each transfer. */
+  settings: z.array(HouseSettingSchema).max(500, 'More than 500 settings nobody can look through.').optional(),
   /** What the log had taught of these until then, ms, was asked to be forgotten. */
   forgotten: z
     .array(z.object({ pressId: Id, productId: Id, until: z.number().int().min(0) }))
@@ -75,3 +97,24 @@ export const STARTING_HOUSE: House = {
 
 /** Pre-press by house rule, s. */
 export const PRE_PRESS_S = { short: 5, long: 10 } as const;
+
+const sameUse = (a: Pick<HouseSetting, 'pressId' | 'productId' | 'of'>, b: typeof a) =>
+  a.pressId === b.pressId && a.productId === b.productId && a.of === b.of;
+
+/** The house's own setting for a press with a transfer. */
+export const houseSetting = (
+  house: Pick<House, 'settings'>,
+  use: Pick<HouseSetting, 'pressId' | 'productId' | 'of'>,
+): HouseSetting | null => house.settings?.find((one) => sameUse(one, use)) ?? null;
+
+/** The house without a setting. */
+export const withoutSetting = (house: House, use: Pick<HouseSetting, 'pressId' | 'productId' | 'of'>): House => ({
+  ...house,
+  settings: (house.settings ?? []).filter((one) => !sameUse(one, use)),
+});
+
+/** The house with a setting, in the place of one it had for the same use. */
+export function withSetting(house: House, setting: HouseSetting): House {
+  const { settings = [], ...rest } = withoutSetting(house, setting);
+  return { ...rest, settings: [...settings, setting] };
+}

@@ -2,10 +2,22 @@
 
 export { changesSince, choicesToRepeat } from './again';
 export { type BenchStack, benchStack } from './benchStack';
+export { changesBetween } from './between';
 export { blankAfterTest, inputAfter, lineAfter, placedOn, type Stock } from './change';
 export { type SchoolExample, schoolExample } from './example';
-export { type House, type HouseRules, HouseSchema, Initials, STARTING_HOUSE } from './house';
+export {
+  type House,
+  type HouseRules,
+  HouseSchema,
+  type HouseSetting,
+  houseSetting,
+  Initials,
+  STARTING_HOUSE,
+  withoutSetting,
+  withSetting,
+} from './house';
 export { type LearnedShift, LearnedShiftSchema, layerName, type ResolveInput } from './input';
+export { timeGoesByMass } from './kept';
 export { type Laid, type LaidInput, laidOf, layOf, nudged, platenOf } from './laid';
 export { lampAt } from './lamp';
 export { areaOfArt } from './measured';

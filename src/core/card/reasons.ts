@@ -3,7 +3,9 @@ import { pressStage } from '../materials';
 import { BAND_KPA, pressOffset } from '../press';
 import { contact, phrase, setTemp, temp, tempDiff } from '../units';
 import { type Draft, pressOf } from './draft';
+import type { HouseSetting } from './house';
 import type { ResolveInput } from './input';
+import { keptWords } from './kept';
 import type { Card, Reason, Window } from './schema';
 import { pressureWords } from './steps';
 import { marginsAt, smallestMargin } from './window';
@@ -19,7 +21,8 @@ const WHOSE: Partial<Record<Window['bounds'][number]['side'], string>> = {
 };
 
 /** How the set temperature was found, after what the decisions said of it. */
-export function temperatureReasons({ product, press, print, blank }: ResolveInput, draft: Draft, window: Window, setC: number): Say[] {
+export function temperatureReasons(input: ResolveInput, draft: Draft, window: Window, setC: number, kept: HouseSetting | null): Say[] {
+  const { product, press, print, blank } = input;
   const { min, max } = pressOf(draft).tempC;
   const { offsetK, spreadK, measured } = pressOffset(press);
   const best = smallestMargin(marginsAt(window, window.bestSetC));
@@ -44,6 +47,7 @@ export function temperatureReasons({ product, press, print, blank }: ResolveInpu
       says: phrase`Of all it can be set to, ${setTemp(window.bestSetC, press.set.unit)} keeps farthest from the nearest side: ${tempDiff(best)}.`,
     },
   ];
+  if (kept) says.push({ source: 'house', says: phrase`${keptWords(kept, input)} The nearest side is ${tempDiff(here)} away.` });
   if (print.choices.setC !== undefined)
     says.push({
       source: 'operator',

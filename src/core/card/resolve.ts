@@ -5,7 +5,9 @@ import { phrase } from '../units';
 import { betterTime, bondFindings, bondsOf, type Heat, heatOf, heatReasons } from './bond';
 import { DECISIONS, type Decision } from './decisions';
 import { blankDraft, type Draft, pressOf, touchingArea, trialOf } from './draft';
+import { type HouseSetting, withoutSetting } from './house';
 import { layersOf, type ResolveInput } from './input';
+import { inEffect, keptTemp, leftOutReason } from './kept';
 import { clearanceOf } from './laid';
 import { lampOf, marginFindings } from './lamp';
 import { asMeasured, layIn } from './measured';
@@ -39,6 +41,8 @@ export interface Judgement {
   margins: Margin[];
   smallestMarginK: number;
   lamp: Lamp;
+  /** The house's own set value, where the card starts from it. */
+  keptTemp: HouseSetting | null;
   /** Bonds across the sheet; null: on Hold, or not asked for. */
   bonds: Heat['bonds'] | null;
 }
@@ -104,8 +108,10 @@ function judgeDraft(input: ResolveInput, draft: Draft, reasons: Reason[], trade:
   const { print, press } = input;
   const split = draft.split ? splitWindow(input, draft) : null;
   const window = split?.window ?? windowOf(press, surfaceBounds(input, draft), draft.bumpK);
+  const kept = keptTemp(input);
   const byHand = print.choices.setC !== undefined;
-  const tempC = byHand ? settable(press, print.choices.setC ?? 0) : window.bestSetC;
+  const asked = print.choices.setC ?? kept?.value;
+  const tempC = asked === undefined ? window.bestSetC : settable(press, asked);
   const { band } = draft;
   const trial = trialOf(draft);
   const set: Card['set'] = {
@@ -135,7 +141,7 @@ function judgeDraft(input: ResolveInput, draft: Draft, reasons: Reason[], trade:
   const held = lampOf([...marginFindings(window, window.bestSetC), ...ruled]).state === 'hold';
   const bonds = trade.bonds && !held ? bondsOf(input, draft, window, set.lowerC) : null;
   const lamp = lampOf([...marginFindings(window, tempC), ...bondFindings(bonds, window, tempC), ...ruled]);
-  return { draft, reasons, window, set, values, margins, smallestMarginK: smallestMargin(margins), lamp, bonds };
+  return { draft, reasons, window, set, values, margins, smallestMarginK: smallestMargin(margins), lamp, keptTemp: kept, bonds };
 }
 
 /**
@@ -144,9 +150,20 @@ function judgeDraft(input: ResolveInput, draft: Draft, reasons: Reason[], trade:
  * The set value is the settable one whose delivered band keeps farthest from the nearest bound (sheet, mark beside the art,
  * damage); a value set by hand is kept to the press's step and judged the same way. Where the bond at that value is not
  * sound and nobody chose the time, the time is moved within the sheet as far as it helps, unless that moved the set value or took from a margin that then were under 2 K.
+ * What the house keeps for this press and transfer comes before both, but not where the piece would be on Hold with it.
  */
 export function judge(given: ResolveInput, trade: Trade = TRADE): Judgement {
   const input = asMeasured(given);
+  const judged = judgeOnce(input, trade);
+  const kept = inEffect(input, judged.draft.timeS, judged.keptTemp);
+  if (judged.lamp.state !== 'hold' || kept.length === 0) return judged;
+  const without = judgeOnce({ ...input, house: kept.reduce(withoutSetting, input.house) }, trade);
+  return without.lamp.state === 'hold'
+    ? without
+    : { ...without, reasons: [...without.reasons, ...kept.map((one) => leftOutReason(one, input))] };
+}
+
+function judgeOnce(input: ResolveInput, trade: Trade): Judgement {
   const { draft, reasons } = decide(input, trade.decisions);
   const first = judgeDraft(input, draft, reasons, trade);
   const moved = first.bonds && betterTime(input, draft, first.window, first.set.lowerC, first.bonds);
@@ -214,7 +231,7 @@ export function resolve(given: ResolveInput, trade: Trade = TRADE): Card {
   const heat = judged.bonds && heatOf(input, draft, window, set, judged.bonds);
   const reasons: Reason[] = [
     ...judged.reasons,
-    ...temperatureReasons(input, draft, window, set.tempC).map((say) => ({ field: 'temperature' as const, ...say })),
+    ...temperatureReasons(input, draft, window, set.tempC, judged.keptTemp).map((say) => ({ field: 'temperature' as const, ...say })),
     ...(heat ? heatReasons(heat, draft.timeS) : []),
     ...pressureReasons(input, set).map((say) => ({ field: 'pressure' as const, ...say })),
     ...layerReasons(input, values.tack, values.press).map((say) => ({ field: 'layers' as const, ...say })),

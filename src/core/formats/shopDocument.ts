@@ -22,6 +22,7 @@ const StoredRun = z.object({
   operator: z.string(),
   startedAt: z.number().int(),
   endedAt: z.number().int().nullable(),
+  holds: z.array(z.string()).default([]),
 });
 
 /** Every section may be absent: a file may hold the shelf alone. */

@@ -1,5 +1,5 @@
 /** After the run: what happened against the plan, and what to change next time, with the evidence. */
-import type { Card } from '../card';
+import { type Card, type House, type HouseSetting, houseSetting } from '../card';
 import type { SpoilReason } from './events';
 import type { DonePeel, PieceResult, RunState } from './state';
 
@@ -35,14 +35,25 @@ export interface AfterRun {
   spoiled: { reason: SpoilReason; pieces: number[] }[];
   laidBack: number[];
   changes: NextTime[];
+  doubted: Doubted[];
+}
+
+/** Pieces that came out good with a setting, and spoiled by what the heat does. */
+interface Evidence {
+  good: number;
+  spoiled: number;
 }
 
 /** A change for next time and what speaks for it. */
-export interface NextTime {
-  change: { timeS: number } | { setC: number };
-  /** Pieces that came out good so, and spoiled. */
-  good: number;
-  spoiled: number;
+export interface NextTime extends Evidence {
+  of: HouseSetting['of'];
+  /** s; or °C on the readout. */
+  value: number;
+}
+
+/** A setting of the house that most pieces went wrong with. */
+export interface Doubted extends Evidence {
+  setting: HouseSetting;
 }
 
 /** What was done to a piece, whether it had its verdict or the run was stopped before. */
@@ -90,27 +101,60 @@ function peelsOf(worked: readonly Worked[]): PeelTimes[] {
   });
 }
 
+/** Faults that time and heat have a hand in; a piece laid crooked says nothing against its setting. */
+const OF_THE_HEAT: ReadonlySet<SpoilReason> = new Set(['would not peel clean', 'shine or press mark', 'scorched', 'ink spread or sunk']);
+
+const evidenceOf = (results: readonly PieceResult[]): Evidence => ({
+  good: results.filter(({ outcome }) => outcome === 'good').length,
+  spoiled: results.filter(({ reason }) => reason !== null && OF_THE_HEAT.has(reason)).length,
+});
+
+/** How each kind of setting stands on a result; null: as carded. */
+const SET: Record<HouseSetting['of'], (one: PieceResult) => number | null> = {
+  time: ({ setS }) => setS,
+  temperature: ({ setC }) => setC,
+};
+const KINDS = ['time', 'temperature'] as const;
+const carded = ({ set }: Pick<Card, 'set'>, of: HouseSetting['of']): number => (of === 'time' ? set.timeS : set.tempC);
+
 /** Settings other than carded that more pieces came out good than spoiled with. */
 function changesOf(card: Pick<Card, 'set'>, results: readonly PieceResult[]): NextTime[] {
-  const tally = (value: number, of: (one: PieceResult) => number | null) => {
-    const own = results.filter((one) => of(one) === value);
-    const good = own.filter((one) => one.outcome === 'good').length;
-    return { good, spoiled: own.length - good };
-  };
-  const others = (of: (one: PieceResult) => number | null, carded: number) =>
-    [...new Set(results.map(of))].filter((value): value is number => value !== null && value !== carded);
-  return [
-    ...others((one) => one.setS, card.set.timeS).map((timeS) => ({ change: { timeS }, ...tally(timeS, (one) => one.setS) })),
-    ...others((one) => one.setC, card.set.tempC).map((setC) => ({ change: { setC }, ...tally(setC, (one) => one.setC) })),
-  ].filter(({ good, spoiled }) => good > spoiled);
+  return KINDS.flatMap((of) => {
+    const others = [...new Set(results.map(SET[of]))].filter((value): value is number => value !== null && value !== carded(card, of));
+    return others.map((value) => ({ of, value, ...evidenceOf(results.filter((one) => SET[of](one) === value)) }));
+  }).filter(({ good, spoiled }) => good > spoiled);
 }
+
+/** Settings of the house the card stood on, where no fewer of the pieces pressed by it were spoiled by the heat than came out good. */
+function doubtedOf(card: Pick<Card, 'set' | 'of'>, results: readonly PieceResult[], house: Pick<House, 'settings'>): Doubted[] {
+  const { pressId, productId } = card.of;
+  return KINDS.flatMap((of) => {
+    const setting = houseSetting(house, { pressId, productId, of });
+    const evidence = evidenceOf(results.filter((one) => SET[of](one) === null));
+    return setting?.value === carded(card, of) && evidence.spoiled > 0 && evidence.spoiled >= evidence.good
+      ? [{ setting, ...evidence }]
+      : [];
+  });
+}
+
+/** The card as the press is left after a run: with what was set otherwise than carded. */
+export const asLeft = (card: Card, { setS, setC }: Pick<RunState, 'setS' | 'setC'>): Card => ({
+  ...card,
+  set: { ...card.set, timeS: setS ?? card.set.timeS, tempC: setC ?? card.set.tempC },
+});
 
 /**
  * What a run came to.
  *
  * @param startedAt ms since the epoch
+ * @param house as it is now
  */
-export function afterRun(card: Pick<Card, 'set' | 'minutesPerPiece'>, run: RunState, startedAt: number): AfterRun {
+export function afterRun(
+  card: Pick<Card, 'set' | 'of' | 'minutesPerPiece'>,
+  run: RunState,
+  startedAt: number,
+  house: Pick<House, 'settings'>,
+): AfterRun {
   const { results } = run;
   const worked = [...results, ...run.dropped];
   const minutes = (run.lastAt - startedAt) / 60_000;
@@ -124,5 +168,6 @@ export function afterRun(card: Pick<Card, 'set' | 'minutesPerPiece'>, run: RunSt
     spoiled: reasons.map((reason) => ({ reason, pieces: results.filter((one) => one.reason === reason).map(({ piece }) => piece) })),
     laidBack: results.filter((one) => one.laidBack > 0).map(({ piece }) => piece),
     changes: changesOf(card, results),
+    doubted: doubtedOf(card, results, house),
   };
 }

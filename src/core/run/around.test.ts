@@ -5,7 +5,7 @@ import { inputOf } from '../../../test/trade/check';
 import { type Card, resolve } from '../card';
 import { phraseText } from '../units';
 import type { RunEvent } from './events';
-import { afterRun, doubtOf, firstHeat, gateOf, leadIn, REST, settled, sparesOf } from './index';
+import { afterRun, doubtOf, firstHeat, gateOf, leadIn, REST, settled, sparesOf, stillHolds } from './index';
 import { apply, replay, step } from './machine';
 import { planOf } from './plan';
 import { type PieceResult, type RunState, startRun } from './state';
@@ -45,6 +45,28 @@ describe('the set-up before the first closing', () => {
   it('safety stands where the press is closed on nothing, and defers to the maker', () => {
     const warm = gateOf(card(), 5).find(({ key }) => key === 'warm');
     expect(warm?.safety).toMatch(/Hands out.*maker/);
+  });
+
+  it('what was looked at before the last run holds as long as what it rests on is the same', () => {
+    const all = keys(card());
+    const next = (change: Parameters<typeof card>[0], setC: number | null = null) => {
+      const holds = stillHolds(card(change), card(), all, { setC });
+      return gateOf(card(change), 5, false, holds).flatMap((one) => (one.holds ? [] : [one.key]));
+    };
+    expect(next({})).toEqual(['parcel', 'blank']);
+    expect(next({}, 148)).toEqual(['parcel', 'heat', 'blank']);
+    expect(next({ choices: { setC: 150 } })).toEqual(['parcel', 'heat', 'blank']);
+    expect(next({ choices: { base: 'pillow', timeS: 12 } })).toEqual(expect.arrayContaining(['base']));
+    expect(next({ choices: { cover: true, timeS: 12 } })).toEqual(expect.arrayContaining(['cover']));
+    expect(next({ print: { artName: 'moon' } })).toEqual(['parcel', 'mirror', 'blank']);
+    expect(next({ press: 'clamshell' })).toEqual(all);
+    // one that marries wants more heat from below than one that does not
+    expect(stillHolds(card({ with: 'two-sheet-toner' }), card(), all, { setC: null })).not.toContain('warm');
+  });
+
+  it('slips due at a cold press are not asked for at a hot one, and nothing holds that nobody looked at', () => {
+    expect(stillHolds(card(), card(), [], { setC: null })).toEqual(['pull']);
+    expect(gateOf(card(), 5, true, ['pull']).find(({ key }) => key === 'pull')?.holds).toBe(true);
   });
 
   it('goes on point by point until each was looked at', () => {
@@ -153,7 +175,7 @@ describe('after the run', () => {
     eventId: uuid(),
     ...change,
   });
-  const sheet = (results: PieceResult[]) => afterRun(card(), { ...startRun(0), results, lastAt: 300_000 }, 0);
+  const sheet = (results: PieceResult[]) => afterRun(card(), { ...startRun(0), results, lastAt: 300_000 }, 0, {});
 
   it('times stand against the plan, with what was late or early by 2 s', () => {
     const opened = (s: number) => result({ closings: [{ stage: 'press', plannedS: 10, closedAt: 0, openedAt: s * 1000, readC: null }] });
@@ -168,7 +190,7 @@ describe('after the run', () => {
     const closes = plan.stages.findIndex(({ by }) => by === 'press');
     const facts = [...plan.stages.slice(0, closes).map(() => 'next' as const), 'closed', 'opened', 'stopped'] as const;
     const events = facts.map((kind, i) => ({ id: uuid(), at: 1000 * (i + 1), kind }) as RunEvent);
-    const { times, tookPerPiece } = afterRun(card(), replay(plan, 0, events), 0);
+    const { times, tookPerPiece } = afterRun(card(), replay(plan, 0, events), 0, {});
     expect(times).toMatchObject([{ stage: plan.stages[closes]?.kind, n: 1, meanS: 1 }]);
     expect(tookPerPiece).toBeNull();
   });
@@ -192,11 +214,32 @@ describe('after the run', () => {
       result({ piece: 4, setC: 141 }),
     ]);
     expect(one.changes).toEqual([
-      { change: { timeS: 17 }, good: 2, spoiled: 0 },
-      { change: { setC: 141 }, good: 1, spoiled: 0 },
+      { of: 'time', value: 17, good: 2, spoiled: 0 },
+      { of: 'temperature', value: 141, good: 1, spoiled: 0 },
     ]);
     expect(one.spoiled).toEqual([{ reason: 'scorched', pieces: [3] }]);
     expect(sheet([result({ setS: card().set.timeS })]).changes).toEqual([]);
+  });
+
+  it('a crooked piece says nothing against a setting; one the heat spoiled does', () => {
+    const at = (reason: PieceResult['reason']) => result({ setS: 17, outcome: reason ? 'spoiled' : 'good', reason });
+    expect(sheet([at(null), at('crooked or misplaced'), at('fault in the blank')]).changes).toEqual([
+      { of: 'time', value: 17, good: 1, spoiled: 0 },
+    ]);
+    expect(sheet([at(null), at('would not peel clean')]).changes).toEqual([]);
+  });
+
+  it('a setting of the house is doubted where as many as came out good were spoiled by it, and only where the card stood on it', () => {
+    const kept = card({ keeps: { time: 15 } });
+    const { settings = [] } = inputOf({ says: 'a tee', on: 'cotton-tee', with: 'cut-film', keeps: { time: 15 } }).house;
+    const spoiled = result({ outcome: 'spoiled', reason: 'scorched' });
+    const doubts = (of: Card, ...results: PieceResult[]) => afterRun(of, { ...startRun(0), results }, 0, { settings }).doubted;
+    expect(doubts(kept, spoiled, result({}))).toEqual([{ setting: settings[0], good: 1, spoiled: 1 }]);
+    expect(doubts(kept, spoiled, result({}), result({}))).toEqual([]);
+    expect(doubts(kept, result({ outcome: 'spoiled', reason: 'crooked or misplaced' }))).toEqual([]);
+    // pressed otherwise than carded, or by a card that had its time from the sheet
+    expect(doubts(kept, { ...spoiled, setS: 20 })).toEqual([]);
+    expect(doubts(card(), spoiled)).toEqual([]);
   });
 
   it('counts from a run as it was played', () => {
@@ -206,7 +249,7 @@ describe('after the run', () => {
       const applied = step(WARM, run, { kind, id: uuid(), at: 10_000 * (i + 1) });
       if (applied.state === 'ok') run = applied.run;
     });
-    expect(afterRun(card(), run, 0)).toMatchObject({
+    expect(afterRun(card(), run, 0, {})).toMatchObject({
       times: [
         { stage: 'pre-press', meanS: 10 },
         { stage: 'press', meanS: 10 },

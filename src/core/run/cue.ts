@@ -134,6 +134,24 @@ export function cooling(plan: RunPlan, run: RunState): { lot: Lot; dueAt: number
     .sort((a, b) => (a.dueAt ?? 0) - (b.dueAt ?? 0));
 }
 
+/** A clock that runs: of a closing, of pieces that cool, or of a scrap in the press, which is no piece. */
+export interface Clock {
+  pieces: number[];
+  phase: 'closed' | 'cooling';
+  dueAt: number;
+  /** How long it runs in all, s. */
+  timeS: number;
+}
+
+/** Every clock of a run, that of the press first. While a scrap is in the press nothing else runs. */
+export function clocksOf(plan: RunPlan, run: RunState): Clock[] {
+  if (run.scrap) return [{ pieces: [], phase: 'closed', ...run.scrap }];
+  const shut = run.active.filter((lot) => lot.phase === 'closed');
+  return [...shut, ...cooling(plan, run).map(({ lot }) => lot)].flatMap(({ pieces, phase, dueAt, since }) =>
+    dueAt === null || phase === 'ready' ? [] : [{ pieces, phase, dueAt, timeS: (dueAt - since) / 1000 }],
+  );
+}
+
 /**
  * The cues that will follow this one, if all goes by the plan: hands take their usual times, clocks run out.
  *

@@ -76,5 +76,7 @@ export const RunSchema = z.object({
   /** Pieces pressed together in one closing. */
   perClosing: z.number().int().min(1).max(60),
   startedAt: z.number().int(),
+  /** Points of the set-up that hold from the run before at this press. */
+  holds: z.array(z.string().max(40)).max(40).default([]),
 });
 export type Run = z.infer<typeof RunSchema>;

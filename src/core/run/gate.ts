@@ -3,6 +3,7 @@ import { type Card, mirrorWords, pressureWords } from '../card';
 import { COVER_SHEETS } from '../heat';
 import { pullAt } from '../press';
 import { type Phrase, phrase, seconds, setTemp } from '../units';
+import { changesHeat } from './plan';
 import type { RunState } from './state';
 import { type TrialNext, trialNext } from './trial';
 
@@ -15,6 +16,8 @@ export interface Check {
   safety: string | null;
   /** A figure that is kept with it: the temperature read at the platen, °C, or the transfers there are. */
   asks: 'temperature' | 'count' | null;
+  /** It was looked at before the run just ended, and nothing it rests on has changed. */
+  holds: boolean;
 }
 
 /** A readout this near to the set value counts as settled, K. */
@@ -36,7 +39,7 @@ export const settled = (card: Pick<Card, 'set' | 'stages'>, readC: number): bool
 export const firstHeat = ({ set, stages }: Pick<Card, 'set' | 'stages'>): number =>
   stages.find((stage) => stage.by === 'press')?.setC ?? set.tempC;
 
-type Rule = (card: Card, pieces: number, pullDue: boolean) => Omit<Check, 'key'> | null;
+type Rule = (card: Card, pieces: number, pullDue: boolean) => Omit<Check, 'key' | 'holds'> | null;
 const RULES: Record<string, Rule> = {
   parcel: ({ set, of }, pieces) => ({
     says: phrase`Count the ${of.layers.length > 1 ? 'sets of transfers' : 'transfers'}`,
@@ -109,11 +112,48 @@ const RULES: Record<string, Rule> = {
  *
  * @param pieces how many are to be pressed
  * @param pullDue slips of paper are to be pulled at this press
+ * @param holding keys of the points that hold from the run before
  */
-export function gateOf(card: Card, pieces: number, pullDue = false): Check[] {
+export function gateOf(card: Card, pieces: number, pullDue = false, holding: readonly string[] = []): Check[] {
   return Object.entries(RULES).flatMap(([key, rule]) => {
     const check = rule(card, pieces, pullDue);
-    return check ? [{ key, ...check }] : [];
+    return check ? [{ key, ...check, holds: holding.includes(key) }] : [];
+  });
+}
+
+/** A run that begins so soon after another ended finds the press as that left it, ms. Ours. */
+export const FOLLOWS_MS = 10 * 60_000;
+
+/** A trial is no point of the set-up, but holds like one. */
+export const TRIAL = 'trial';
+
+/** What each point rests on: as long as that is the same, what was seen of it is. Not named here: looked at before every run. */
+const RESTS_ON: Record<string, (card: Card) => readonly unknown[]> = {
+  pull: () => [],
+  heat: (card) => [firstHeat(card), card.set.lowerC],
+  pressure: ({ of, set }) => [of.blankName, set.pressure.band, set.pressure.setting],
+  base: ({ set }) => [set.base, set.pad, set.platen],
+  warm: ({ stages }) => [stages.some(({ kind }) => kind === 'marry')],
+  cover: ({ set }) => [set.cover],
+  mirror: ({ of, set }) => [of.artName, set.mirror],
+  tab: ({ of }) => [of.productId],
+  [TRIAL]: ({ of, set }) => [of.productId, of.fabricId, set.trial],
+};
+
+/**
+ * The points of a set-up that need no second look when a run follows another at the same press at once: those that were looked
+ * at, or held, in the one before, and rest on the same; and what a hot press does not allow.
+ *
+ * @param looked keys of those points
+ * @param left how the press was left: set otherwise than carded, °C; null: as carded
+ */
+export function stillHolds(card: Card, before: Card, looked: readonly string[], left: Pick<RunState, 'setC'>): string[] {
+  if (card.of.pressId !== before.of.pressId) return [];
+  const moved = left.setC !== null || changesHeat(before.stages);
+  // slips are pulled at a cold press, and this one is hot
+  return ['pull', ...looked.filter((key) => key !== 'pull')].filter((key) => {
+    const on = RESTS_ON[key];
+    return on && !(key === 'heat' && moved) && JSON.stringify(on(card)) === JSON.stringify(on(before));
   });
 }
 
@@ -121,10 +161,11 @@ export function gateOf(card: Card, pieces: number, pullDue = false): Check[] {
 export const REST = 'rest';
 
 /** What comes before the first piece: the next point nobody has looked at, then a trial; null: pressing can begin, or has. */
-export function leadIn(card: Card, checks: readonly Check[], run: RunState): LeadIn | null {
+export function leadIn(card: Card, checks: readonly Check[], run: RunState, holding: readonly string[] = []): LeadIn | null {
   if (run.begun > 0 || run.done) return null;
-  const check = REST in run.checks ? undefined : checks.find(({ key }) => !(key in run.checks));
+  const check = REST in run.checks ? undefined : checks.find(({ key, holds }) => !holds && !(key in run.checks));
   if (check) return { state: 'set-up', check };
+  if (holding.includes(TRIAL)) return null;
   const next = trialNext(card, run);
   return next.state === 'over' ? null : { state: 'trial', next };
 }

@@ -1,8 +1,8 @@
 /** The run: pressing the pieces of a line, one event at a time. */
 export type { ActKind } from './acts';
-export { type AfterRun, afterRun, type NextTime } from './after';
+export { type AfterRun, afterRun, asLeft, type Doubted, type NextTime } from './after';
 export type { Why } from './choose';
-export { type Cue, cooling, cueOf, factOf, following, styleOf } from './cue';
+export { type Clock, type Cue, clocksOf, cooling, cueOf, factOf, following, styleOf } from './cue';
 export { doubtOf } from './doubt';
 export {
   type Run,
@@ -17,7 +17,7 @@ export {
   TRIAL_LOOKS,
   type TrialLooks,
 } from './events';
-export { type Check, firstHeat, gateOf, type LeadIn, leadIn, REST, settled, sparesOf } from './gate';
+export { type Check, FOLLOWS_MS, firstHeat, gateOf, type LeadIn, leadIn, REST, settled, sparesOf, stillHolds, TRIAL } from './gate';
 export { type How, howOf } from './how';
 export { lotOf } from './lots';
 export { type Applied, apply, countsOf, replay, standing } from './machine';

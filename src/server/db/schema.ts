@@ -53,8 +53,10 @@ export const runs = sqliteTable(
     startedAt: integer('started_at').notNull(),
     /** When its last piece had its verdict, or it was stopped. */
     endedAt: integer('ended_at'),
+    /** Points of the set-up that held from the run before at this press as it began. */
+    holds: text('holds', { mode: 'json' }).$type<string[]>().notNull().default([]),
   },
-  (t) => [index('runs_by_line').on(t.orderId, t.lineId), index('runs_open').on(t.endedAt)],
+  (t) => [index('runs_by_line').on(t.orderId, t.lineId), index('runs_open').on(t.endedAt), index('runs_by_press').on(t.pressId, t.endedAt)],
 );
 
 export const runEvents = sqliteTable(

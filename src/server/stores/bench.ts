@@ -5,8 +5,8 @@ import type { Order } from '../../core/card';
 import { finishedPieces, type LineProgress, nextStep, orderLamp, printLeft, spoiledPieces } from '../../core/log';
 import { orders } from '../db/schema';
 import { type Facts, judgedPrints, readFacts } from './cards';
+import { listOpenRuns } from './openedRun';
 import { progress, progressKey } from './pressings';
-import { listOpenRuns } from './runs';
 import type { Db, Versioned } from './versioned';
 
 interface LineWithCards extends LineProgress {

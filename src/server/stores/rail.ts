@@ -1,8 +1,8 @@
 /** The rail: what every press does now, and every run that is open. */
 import type { Rail } from '../../contract/schemas';
-import { cooling, cueOf, planOf } from '../../core/run';
+import { clocksOf, cueOf, planOf } from '../../core/run';
+import { listOpenRuns, openRun, stateOf } from './openedRun';
 import { findOrder } from './orders';
-import { listOpenRuns, openRun, stateOf } from './runs';
 import { listPresses } from './shelf';
 import type { Db } from './versioned';
 
@@ -11,29 +11,16 @@ export function readRail(db: Db, now: number): Rail {
     const opened = openRun(db, row.id);
     const state = stateOf(opened);
     const plan = planOf(opened.run, opened.card);
-    const shut = state.active.find((lot) => lot.phase === 'closed');
-    const scrap = state.scrap && { pieces: [], phase: 'closed' as const, ...state.scrap };
-    const ofLots = [...(shut ? [{ lot: shut, dueAt: shut.dueAt }] : []), ...cooling(plan, state)].flatMap(({ lot, dueAt }) =>
-      dueAt === null
-        ? []
-        : [
-            {
-              pieces: lot.pieces,
-              phase: lot.phase === 'closed' ? ('closed' as const) : ('cooling' as const),
-              dueAt,
-              timeS: (dueAt - lot.since) / 1000,
-            },
-          ],
-    );
-    const clocks = scrap ? [scrap] : ofLots;
-    return { row, card: opened.card, shut: shut ?? scrap, clocks, cue: cueOf(plan, state, now), order: findOrder(db, row.orderId).doc };
+    const clocks = clocksOf(plan, state);
+    const order = findOrder(db, row.orderId).doc;
+    return { row, card: opened.card, clocks, cue: cueOf(plan, state, now), order };
   });
   return {
     now,
     presses: listPresses(db).map(({ doc: press }) => {
       const here = open.filter(({ row }) => row.pressId === press.id);
       const last = here.at(-1);
-      const closed = here.some(({ shut }) => Boolean(shut));
+      const closed = here.some(({ clocks }) => clocks.some(({ phase }) => phase === 'closed'));
       return {
         id: press.id,
         name: press.name,

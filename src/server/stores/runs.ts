@@ -1,12 +1,15 @@
 /** Runs: a frozen card and a list of events. An event and the pressing it gives are one transaction. */
-import { asc, eq, isNull } from 'drizzle-orm';
-import { type Card, type Line, resolve } from '../../core/card';
+import { randomUUID } from 'node:crypto';
+import { eq } from 'drizzle-orm';
+import { type Line, resolve } from '../../core/card';
 import { pressingOf, printLeft } from '../../core/log';
-import { apply, planOf, type Run, type RunEvent, type RunState, replay } from '../../core/run';
+import { apply, planOf, type RunEvent, type RunState } from '../../core/run';
 import { runEvents, runs } from '../db/schema';
 import { notFound, Refusal } from '../http/problem';
 import { inputOf, readFacts } from './cards';
-import { freezeCard, frozenCard } from './frozenCards';
+import { followOn } from './followOn';
+import { freezeCard } from './frozenCards';
+import { listOpenRuns, type OpenedRun, openRun, stateOf } from './openedRun';
 import { findOrder } from './orders';
 import { addAmendment, addPressing, goodPersons, progress, progressKey } from './pressings';
 import { pullDue } from './pressRecords';
@@ -14,33 +17,6 @@ import type { Db } from './versioned';
 
 /** How far a device's reckoning of our clock may run ahead before it is not believed, ms. */
 const AHEAD_MS = 60_000;
-
-type RunRow = typeof runs.$inferSelect;
-
-export interface OpenedRun {
-  row: RunRow;
-  run: Run;
-  card: Card;
-  events: RunEvent[];
-}
-
-/** @throws {Refusal} 404 */
-export function openRun(db: Db, id: string): OpenedRun {
-  const row = db.select().from(runs).where(eq(runs.id, id)).get();
-  if (!row) throw notFound('run', id);
-  const { orderId, lineId, printKey, cardHash, pieces, perClosing, startedAt } = row;
-  const events = db.select({ doc: runEvents.doc }).from(runEvents).where(eq(runEvents.runId, id)).orderBy(asc(runEvents.seq)).all();
-  return {
-    row,
-    run: { id, orderId, lineId, printKey, cardHash, pieces, perClosing, startedAt },
-    card: frozenCard(db, cardHash),
-    events: events.map((event) => event.doc),
-  };
-}
-
-export const listOpenRuns = (db: Db): RunRow[] => db.select().from(runs).where(isNull(runs.endedAt)).orderBy(asc(runs.startedAt)).all();
-
-export const stateOf = ({ run, card, events }: OpenedRun): RunState => replay(planOf(run, card), run.startedAt, events);
 
 const refuse = (title: string, detail: string, message: string) => new Refusal(409, title, detail, [{ field: 'lineId', message }]);
 
@@ -74,6 +50,7 @@ export function startRun(
       const pieces = printLeft({ lineId, count: line.count, prints: donePrints(db, order.id, line) }, print.key);
       if (pieces < 1)
         throw refuse('Nothing left', 'Every piece of this print has been pressed. Raise the line’s count to press more.', 'nothing left');
+      const { holds, triedS } = followOn(db, card, now);
       db.insert(runs)
         .values({
           id,
@@ -86,8 +63,10 @@ export function startRun(
           perClosing: Math.min(card.of.perClosing, pieces),
           operator,
           startedAt: now,
+          holds,
         })
         .run();
+      if (triedS !== null && triedS !== card.set.timeS) addEvent(db, id, 1, { id: randomUUID(), at: now, kind: 'set', timeS: triedS });
       return openRun(db, id);
     },
     { behavior: 'immediate' },
@@ -111,12 +90,12 @@ function donePrints(db: Db, orderId: string, line: Line) {
   }));
 }
 
+const addEvent = (db: Db, runId: string, seq: number, doc: RunEvent) => db.insert(runEvents).values({ id: doc.id, runId, seq, doc }).run();
+
 /** Stores the events of a run that was played to its end elsewhere, all at once. */
 export function addPlayedEvents(db: Db, runId: string, events: readonly RunEvent[], endedAt: number): void {
   events.forEach((doc, i) => {
-    db.insert(runEvents)
-      .values({ id: doc.id, runId, seq: i + 1, doc })
-      .run();
+    addEvent(db, runId, i + 1, doc);
   });
   db.update(runs).set({ endedAt }).where(eq(runs.id, runId)).run();
 }
@@ -140,9 +119,7 @@ export function takeEvent(db: Db, runId: string, said: RunEvent, now: number): O
       const before = stateOf(opened);
       const applied = apply(planOf(opened.run, opened.card), opened.run.startedAt, opened.events, event);
       if (applied.state === 'refused') throw new Refusal(409, 'Not now', applied.message, [{ field: 'kind', message: applied.message }]);
-      db.insert(runEvents)
-        .values({ id: event.id, runId, seq: opened.events.length + 1, doc: event })
-        .run();
+      addEvent(db, runId, opened.events.length + 1, event);
       record(db, opened, before, applied.run, event);
       const endedAt = applied.run.done ? event.at : null;
       if (endedAt !== opened.row.endedAt) db.update(runs).set({ endedAt }).where(eq(runs.id, runId)).run();

@@ -9,10 +9,11 @@ import { loadDemoShop } from './demoShop';
 import { freezeCard, frozenCard } from './frozenCards';
 import { readHouse } from './house';
 import { beginShop } from './newShop';
+import { openRun } from './openedRun';
 import { findOrder, putOrder, removeOrder } from './orders';
 import { addPressing, logNames, searchLog } from './pressings';
 import { readRail } from './rail';
-import { openRun, startRun, takeEvent } from './runs';
+import { startRun, takeEvent } from './runs';
 import { listPresses, putPress, readShelf } from './shelf';
 
 const TODAY = new Date(2026, 10, 25, 9);

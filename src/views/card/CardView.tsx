@@ -1,19 +1,17 @@
 /** Station Card of an order: the worked-out pressing of one print, its lamp, its reasons, and the ways out of a Hold. */
 import { type ReactNode, useState } from 'react';
-import { API, call, type LineCard } from '../../contract';
+import { API, type LineCard } from '../../contract';
 import { type Line, lampAt, lineAfter, type Print, topLayer } from '../../core/card';
 import { printLeft } from '../../core/log';
 import type { HouseUnits } from '../../core/units';
-import { forgetAct } from '../../ui/acts';
 import { useUnits } from '../../ui/house';
-import { newId } from '../../ui/newId';
 import { useOperator } from '../../ui/operator';
-import { errorWords, Island, Pending, refresh, useRoute } from '../../ui/query';
+import { errorWords, Island, Pending, useRoute } from '../../ui/query';
 import { LineList } from '../orders/LineList';
 import { OrderHead } from '../orders/OrderHead';
 import { PrintTabs } from '../orders/PrintTabs';
 import { useOrder } from '../orders/useOrder';
-import { goTo } from '../shell/goTo';
+import { useStartRun } from '../run/useStartRun';
 import { ArtOnPlaten } from './ArtOnPlaten';
 import { BondActs } from './BondActs';
 import { CardFace } from './CardFace';
@@ -40,7 +38,7 @@ function CardOfOrder({ orderId, lineId, printKey }: CardViewProps) {
   const house = useUnits();
   const [operator, setOperator] = useOperator();
   const operators = useRoute('house', {}).data?.house.operators ?? [];
-  const [startFault, setStartFault] = useState<unknown>(null);
+  const run = useStartRun(orderId);
   const { data } = order;
   if (!data || !cards.data) return <Pending error={order.error ?? cards.error} what="the card" />;
   const line = data.order.lines.find((one) => one.id === lineId) ?? data.order.lines[0];
@@ -58,21 +56,8 @@ function CardOfOrder({ orderId, lineId, printKey }: CardViewProps) {
   }
   const progress = data.lines.find((one) => one.lineId === line.id);
   const openRunId = progress?.prints.find((one) => one.printKey === print.key)?.openRunId ?? null;
-  const start = async () => {
-    const id = openRunId ?? newId();
-    try {
-      if (!openRunId)
-        await call('putRun', {
-          params: { id },
-          body: { orderId, lineId: line.id, printKey: print.key, operator: operators.includes(operator) ? operator : '' },
-        });
-      forgetAct();
-      await refresh('order', 'rail');
-      goTo(`/orders/${orderId}/run?line=${line.id}&run=${id}`);
-    } catch (error) {
-      setStartFault(error);
-    }
-  };
+  const start = () =>
+    run.start({ lineId: line.id, printKey: print.key, openRunId, operator: operators.includes(operator) ? operator : '' });
   const done = progress !== undefined && printLeft(progress, print.key) === 0;
   const hrefOf = (id: string, key?: string) => `/orders/${orderId}/card?line=${id}${key ? `&print=${key}` : ''}`;
   return (
@@ -101,9 +86,9 @@ function CardOfOrder({ orderId, lineId, printKey }: CardViewProps) {
           </span>
         )}
       </OrderHead>
-      {startFault || order.fault ? (
+      {run.fault || order.fault ? (
         <p role="alert" className="mx-5 mt-3 border-l-4 border-brick pl-3 text-brick">
-          {errorWords(startFault ?? order.fault)}
+          {errorWords(run.fault ?? order.fault)}
         </p>
       ) : null}
       <div className="grid min-h-[calc(100vh-11.5rem)] grid-cols-[17rem_1fr]">

@@ -1,16 +1,19 @@
 /** The house: its units, its room, who works there, its choice where practice differs, and its backup. Every card follows from the next moment on. */
 import { useState } from 'react';
-import { call, ProblemError } from '../../contract';
+import { ProblemError } from '../../contract';
 import { type House, SCHOOLS } from '../../core/card';
-import { didUndoably } from '../../ui/acts';
+import { saysTheSame } from '../../ui/equal';
 import { ChoiceField, TextField } from '../../ui/Field';
+import { merge } from '../../ui/merge';
 import { NumberField } from '../../ui/NumberField';
 import { QuantityField } from '../../ui/QuantityField';
-import { errorWords, Island, Pending, refresh, useRoute } from '../../ui/query';
+import { errorWords, Island, Pending } from '../../ui/query';
 import { Backup } from './Backup';
 import { ExampleCards } from './ExampleCards';
+import { KeptSettings } from './KeptSettings';
 import { Learned } from './Learned';
 import { Places } from './Places';
+import { useHouse } from './useHouse';
 
 export function HouseView() {
   return (
@@ -21,48 +24,50 @@ export function HouseView() {
 }
 
 function HousePage() {
-  const { data, error } = useRoute('house', {});
+  const { data, error, fault, save } = useHouse();
   if (!data) return <Pending error={error} what="the house rules" />;
-  return <HouseForm key={data.version} house={data.house} version={data.version} />;
+  return <HouseForm house={data.house} fault={fault} save={save} />;
 }
 
-const again = () => refresh('house', 'orderCards', 'order', 'bench');
 const options = <const T extends string>(...pairs: readonly (readonly [T, string])[]) => pairs.map(([value, text]) => ({ value, text }));
 
 type Rule = keyof House['rules'];
 
-function HouseForm({ house, version }: { house: House; version: number }) {
+function HouseForm({ house, fault, save }: { house: House } & Pick<ReturnType<typeof useHouse>, 'fault' | 'save'>) {
   const [draft, setDraft] = useState(house);
   const [operators, setOperators] = useState(house.operators.join(', '));
   const [shown, setShown] = useState<Rule>('coverWhenAllowed');
-  const [fault, setFault] = useState<unknown>(null);
   const fields = fault instanceof ProblemError ? fault.fields : {};
-  const dirty = JSON.stringify(draft) !== JSON.stringify(house);
+  const dirty = !saysTheSame(draft, house);
+  const [base, setBase] = useState(house);
+  if (base !== house) {
+    // the house was changed beside this form: what is being typed stays, the rest follows
+    const { merged } = merge(base, draft, house, Object.keys(draft));
+    setBase(house);
+    setDraft(merged);
+    if (!saysTheSame(merged.operators, draft.operators)) setOperators(merged.operators.join(', '));
+  }
   const patch = (part: Partial<House>) => setDraft((now) => ({ ...now, ...part }));
-  const save = async (event: { preventDefault: () => void }) => {
-    event.preventDefault();
-    try {
-      const saved = await call('putHouse', { body: draft, ifMatch: version });
-      setFault(null);
-      await again();
-      didUndoably({
-        what: 'house changed',
-        undo: async () => {
-          await call('putHouse', { body: house, ifMatch: saved.version });
-          await again();
-        },
-      });
-    } catch (error) {
-      setFault(error);
-    }
-  };
   return (
     <div className="mx-auto grid max-w-[1240px] grid-cols-[1fr_24rem] gap-8 px-5 pt-4">
-      <form onSubmit={(event) => void save(event)} aria-label="House">
+      <form
+        onSubmit={(event) => {
+          event.preventDefault();
+          void save(draft, 'house changed');
+        }}
+        aria-label="House"
+      >
         <div className="sticky top-0 z-10 flex min-h-16 items-center gap-4 border-b border-line bg-paper">
           <h1 className="flex-1">House</h1>
           {dirty && (
-            <button type="button" className="act act-quiet" onClick={() => setDraft(house)}>
+            <button
+              type="button"
+              className="act act-quiet"
+              onClick={() => {
+                setDraft(house);
+                setOperators(house.operators.join(', '));
+              }}
+            >
               Put back what was saved
             </button>
           )}
@@ -144,6 +149,7 @@ function HouseForm({ house, version }: { house: House; version: number }) {
       <aside className="sticky top-4 max-h-[calc(100vh-7rem)] self-start overflow-auto">
         <ExampleCards rule={shown} house={draft} />
         <Backup />
+        <KeptSettings />
         <Learned />
       </aside>
     </div>

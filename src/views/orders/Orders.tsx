@@ -1,7 +1,7 @@
 /** Orders: begin a new one, and every order that is on the bench. */
 import { useState } from 'react';
 import { call, ProblemError } from '../../contract';
-import { didUndoably } from '../../ui/acts';
+import { saveUndoably } from '../../ui/acts';
 import { dueText, isoDay, isoDayText } from '../../ui/days';
 import { TextField } from '../../ui/Field';
 import { Lamp } from '../../ui/Lamp';
@@ -71,18 +71,16 @@ function OrderList() {
   if (!data) return <Pending error={error} what="the orders" />;
   const today = new Date(data.today);
   const takeOff = (orderId: string, name: string) => void remove(orderId, name).then(() => setFault(null), setFault);
-  const remove = async (orderId: string, name: string) => {
-    const { order, version } = await call('order', { params: { id: orderId } });
-    await call('removeOrder', { params: { id: orderId } });
-    await refresh('bench');
-    didUndoably({
-      what: `${name} taken off the bench`,
-      undo: async () => {
+  const remove = (orderId: string, name: string) =>
+    saveUndoably(`${name} taken off the bench`, async () => {
+      const { order, version } = await call('order', { params: { id: orderId } });
+      await call('removeOrder', { params: { id: orderId } });
+      await refresh('bench');
+      return async () => {
         await call('putOrder', { params: { id: orderId }, body: order, ifMatch: version });
         await refresh('bench');
-      },
+      };
     });
-  };
   return (
     <section aria-labelledby="on-the-bench">
       <h2 id="on-the-bench" className="pb-3 text-lg">

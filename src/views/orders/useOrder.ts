@@ -2,7 +2,7 @@
 import { useState } from 'react';
 import { call } from '../../contract';
 import type { Line, Order } from '../../core/card';
-import { didUndoably } from '../../ui/acts';
+import { saveUndoably } from '../../ui/acts';
 import { refresh, useRoute } from '../../ui/query';
 
 const again = () => refresh('order', 'orderCards', 'bench');
@@ -15,15 +15,14 @@ export function useOrder(orderId: string) {
     if (!data) return false;
     try {
       const before = data.order;
-      const saved = await call('putOrder', { params: { id: orderId }, body: order, ifMatch: data.version });
-      setFault(null);
-      await again();
-      didUndoably({
-        what,
-        undo: async () => {
+      await saveUndoably(what, async () => {
+        const saved = await call('putOrder', { params: { id: orderId }, body: order, ifMatch: data.version });
+        setFault(null);
+        await again();
+        return async () => {
           await call('putOrder', { params: { id: orderId }, body: before, ifMatch: saved.version });
           await again();
-        },
+        };
       });
       return true;
     } catch (problem) {

@@ -2,7 +2,7 @@
 import { useState } from 'react';
 import { call } from '../../contract';
 import type { Press } from '../../core/press';
-import { didUndoably } from '../../ui/acts';
+import { saveUndoably } from '../../ui/acts';
 import { refresh } from '../../ui/query';
 
 const again = () => refresh('presses', 'pressReport', 'orderCards', 'order', 'bench', 'rail');
@@ -15,17 +15,16 @@ export function useSavePress(press: Press, version: number | null): { save: (nex
   const [fault, setFault] = useState<unknown>(null);
   const save = async (next: Press) => {
     try {
-      const saved = await call('putPress', { params: { id: press.id }, body: next, ...(version === null ? {} : { ifMatch: version }) });
-      setFault(null);
-      await again();
-      if (version !== null)
-        didUndoably({
-          what: `${press.name} changed`,
-          undo: async () => {
-            await call('putPress', { params: { id: press.id }, body: press, ifMatch: saved.version });
-            await again();
-          },
-        });
+      await saveUndoably(`${press.name} changed`, async () => {
+        const saved = await call('putPress', { params: { id: press.id }, body: next, ...(version === null ? {} : { ifMatch: version }) });
+        setFault(null);
+        await again();
+        if (version === null) return null;
+        return async () => {
+          await call('putPress', { params: { id: press.id }, body: press, ifMatch: saved.version });
+          await again();
+        };
+      });
       return true;
     } catch (error) {
       setFault(error);

@@ -20,24 +20,46 @@ interface GateProps {
 export function Gate({ card, checks, looked, current, readoutC, lacks, onFact }: GateProps) {
   return (
     <section className="grid flex-1 grid-cols-[19rem_1fr] gap-10 py-5 max-[900px]:grid-cols-1" aria-label="Before the first closing">
-      <ol className="m-0 list-none p-0 text-lg max-[900px]:hidden">
+      <div className="text-lg max-[900px]:hidden">
+        <ol className="m-0 list-none p-0">
+          {checks
+            .filter(({ holds }) => !holds)
+            .map(({ key, says }) => (
+              <li
+                key={key}
+                aria-current={key === current.key ? 'step' : undefined}
+                className={`flex gap-3 border-l-4 py-1.5 pl-3 ${key === current.key ? 'border-amber text-white' : 'border-night-line text-night-soft'}`}
+              >
+                <span aria-hidden="true" className="w-5 shrink-0">
+                  {key in looked ? '✓' : ''}
+                </span>
+                <span>
+                  <Says words={says} />
+                  {key in looked && <span className="sr-only">, looked at</span>}
+                </span>
+              </li>
+            ))}
+        </ol>
+        <Held checks={checks.filter(({ holds }) => holds)} />
+      </div>
+      <Point key={current.key} card={card} check={current} readoutC={readoutC} onFact={onFact} lacks={lacks} />
+    </section>
+  );
+}
+
+/** What is not asked again. */
+function Held({ checks }: { checks: Check[] }) {
+  if (checks.length === 0) return null;
+  return (
+    <section aria-labelledby="held" className="pt-6 pl-4 text-base text-night-soft">
+      <h2 id="held">Holds from the run before</h2>
+      <ul className="m-0 list-none p-0 pt-1">
         {checks.map(({ key, says }) => (
-          <li
-            key={key}
-            aria-current={key === current.key ? 'step' : undefined}
-            className={`flex gap-3 border-l-4 py-1.5 pl-3 ${key === current.key ? 'border-amber text-white' : 'border-night-line text-night-soft'}`}
-          >
-            <span aria-hidden="true" className="w-5 shrink-0">
-              {key in looked ? '✓' : ''}
-            </span>
-            <span>
-              <Says words={says} />
-              {key in looked && <span className="sr-only">, looked at</span>}
-            </span>
+          <li key={key} className="py-0.5">
+            <Says words={says} />
           </li>
         ))}
-      </ol>
-      <Point key={current.key} card={card} check={current} readoutC={readoutC} onFact={onFact} lacks={lacks} />
+      </ul>
     </section>
   );
 }

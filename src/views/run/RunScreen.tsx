@@ -25,8 +25,9 @@ export function RunScreen({ reply }: { reply: RunReply }) {
   }, []);
   const lacks = useLacks();
   const readoutC = useRoute('devices', {}).data?.devices.find((one) => one.pressId === card.of.pressId)?.press?.readoutC ?? null;
-  const checks = useMemo(() => gateOf(card, plan.pieces, reply.pullDue), [card, plan.pieces, reply.pullDue]);
-  const first = leadIn(card, checks, state);
+  const { holds } = reply.run;
+  const checks = useMemo(() => gateOf(card, plan.pieces, reply.pullDue, holds), [card, plan.pieces, reply.pullDue, holds]);
+  const first = leadIn(card, checks, state, holds);
   const spares = sparesOf(state.checks, plan.pieces, run.counts.spoiled);
   return (
     <div data-keys="own" className="flex min-h-[calc(100vh-7rem)] flex-col px-6 pt-3 pb-14 max-[700px]:px-4">

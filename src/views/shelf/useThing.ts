@@ -2,7 +2,7 @@
 import { useState } from 'react';
 import { call, ProblemError, type ShelfKind } from '../../contract';
 
-import { didUndoably } from '../../ui/acts';
+import { saveUndoably } from '../../ui/acts';
 import { type Conflict, merge } from '../../ui/merge';
 import { queries, refresh } from '../../ui/query';
 import { kindOf, type Things } from './kinds';
@@ -43,18 +43,17 @@ export function useThing<K extends ShelfKind>(kind: K, base: Things[K] | null, v
     over: { base: Things[K] | null; version: number | undefined } = { base, version },
   ): Promise<boolean> => {
     try {
-      const saved = await put(kind, doc, over.version);
-      setFault(null);
-      setMet(null);
-      await again();
       const before = over.base;
-      didUndoably({
-        what: `${doc.name} ${before ? 'changed' : 'added'}`,
-        undo: async () => {
+      await saveUndoably(`${doc.name} ${before ? 'changed' : 'added'}`, async () => {
+        const saved = await put(kind, doc, over.version);
+        setFault(null);
+        setMet(null);
+        await again();
+        return async () => {
           if (before) await put(kind, before, saved);
           else await call('removeThing', { params: { kind, id: doc.id } });
           await again();
-        },
+        };
       });
       return true;
     } catch (error) {

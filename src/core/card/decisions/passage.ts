@@ -3,6 +3,7 @@ import { isHard, nominalOf, stageOf } from '../../materials';
 import { pressOffset } from '../../press';
 import { mm, phrase, seconds, tempDiff } from '../../units';
 import { pressOf, sheetStage, thicknessOf, trialOf } from '../draft';
+import { keptTime } from '../kept';
 import { type Decision, given, HOUSE, SHEET, settings } from './decision';
 
 /** A lower layer's tack where its own sheet names none, s. */
@@ -154,15 +155,20 @@ export const PASSAGE_DECISIONS: readonly Decision[] = [
   {
     id: 'trial-on-scrap',
     field: 'time',
-    decide: ({ product }, draft) => {
-      const trial = trialOf({ ...draft, trial: product.trialFirst });
-      return (
-        trial && {
-          set: { trial: true },
-          source: SHEET,
-          says: phrase`It rises by its own mind: try from ${seconds(trial.fromS)} in steps of ${seconds(trial.stepS)}, each on a fresh scrap, and keep the best.`,
-        }
-      );
+    decide: (input, draft) => {
+      const trial = trialOf({ ...draft, trial: input.product.trialFirst });
+      if (!trial) return null;
+      return keptTime(input)?.value === draft.timeS
+        ? {
+            set: {},
+            source: HOUSE,
+            says: phrase`No trial: the house’s time was found by one. A new roll wants its own: take the setting off then.`,
+          }
+        : {
+            set: { trial: true },
+            source: SHEET,
+            says: phrase`It rises by its own mind: try from ${seconds(trial.fromS)} in steps of ${seconds(trial.stepS)}, each on a fresh scrap, and keep the best.`,
+          };
     },
   },
   {

@@ -1,9 +1,10 @@
 /** What the sheet says for this piece, its time and pressure, and the platen it is pressed on. */
-import { groupOf, isHard, nominalOf, PRESSURE_BANDS, type PressureBand, sheetFor } from '../../materials';
+import { groupOf, nominalOf, PRESSURE_BANDS, type PressureBand, sheetFor } from '../../materials';
 import { isHandHeld } from '../../press';
 import { mm, phrase, seconds } from '../../units';
 import { colourOf, massOf, pressOf, thicknessOf } from '../draft';
-import { type Decision, given, SHEET, settings } from './decision';
+import { keptTime, keptWords, timeGoesByMass } from '../kept';
+import { type Decision, given, HOUSE, SHEET, settings } from './decision';
 import { massShare } from './mass';
 
 /** Overlap of two spots of a hand press, mm. */
@@ -71,11 +72,27 @@ export const SHEET_DECISIONS: readonly Decision[] = [
     decide: (input, draft) => {
       const { min, max } = pressOf(draft).timeS;
       const timeS = Math.round(min + (max - min) * massShare(input));
-      return given(input.product.timeByMass && isHard(input.fabric), () => ({
+      return given(timeGoesByMass(input), () => ({
         set: { timeS },
         source: 'physics',
         says: phrase`${mm(thicknessOf(input))} of ${input.fabric.name} takes up ${(massOf(input) / 1000).toFixed(1)} kJ/m²K: between a thin panel and a thick block that asks for ${seconds(timeS)}.`,
       }));
+    },
+  },
+  {
+    id: 'time-kept-by-house',
+    field: 'time',
+    decide: (input, draft) => {
+      const kept = keptTime(input);
+      const { min, max } = pressOf(draft).timeS;
+      if (!kept) return null;
+      return kept.value >= min && kept.value <= max
+        ? { set: { timeS: kept.value }, source: HOUSE, says: keptWords(kept, input) }
+        : {
+            set: {},
+            source: HOUSE,
+            says: phrase`House setting of ${seconds(kept.value)} lies outside this sheet’s ${seconds(min)} to ${seconds(max)}: left out.`,
+          };
     },
   },
   {

@@ -1,0 +1,98 @@
+/** Journeys from the end of one run on: to the next size with the set-up as it stands, and to a setting the house keeps. */
+import type { Page } from '@playwright/test';
+import { cue, work } from './hands';
+import { expect, test } from './shop';
+
+/** Leaves two pieces of the first size to press; the second size as it is, or with a choice of the operator's. */
+async function fewLeft(page: Page, choices = {}): Promise<void> {
+  const { order, version } = await (await page.request.get('/api/v1/orders/order-guide-tees')).json();
+  const [m, l] = order.lines;
+  const lines = [
+    { ...m, count: 7 },
+    { ...l, prints: [{ ...l.prints[0], choices }] },
+  ];
+  const headers = { 'if-match': `"${version}"` };
+  const saved = await page.request.put('/api/v1/orders/order-guide-tees', { data: { ...order, lines }, headers });
+  expect(saved.ok()).toBe(true);
+}
+
+const points = (page: Page) => page.locator('section[aria-label="Before the first closing"] ol li');
+
+/** Goes through every point of the set-up; answers how many there were. */
+async function setUp(page: Page): Promise<number> {
+  const many = await points(page).count();
+  for (let i = 1; i <= many; i++) {
+    await expect(points(page).nth(i - 1)).toHaveAttribute('aria-current', 'step');
+    const field = page.getByRole('textbox', { name: /^It reads/ });
+    if (await field.isVisible()) await field.fill('275');
+    await page.keyboard.press('Enter');
+  }
+  return many;
+}
+
+test('the next size goes on by Space: nothing that still stands is asked again, and the house keeps the time that was found', async ({
+  page,
+}) => {
+  test.setTimeout(150_000);
+  await page.goto('/orders');
+  await fewLeft(page);
+  await page.goto('/orders/order-guide-tees/card?line=line-guide-m');
+  await page.getByRole('button', { name: 'Start pressing' }).click();
+  await points(page).first().waitFor();
+  expect(await setUp(page)).toBeGreaterThan(7);
+  await cue(page, /^Load/);
+  await page.keyboard.press('t');
+  await page.getByLabel(/Seconds of the full press/).fill('10');
+  await page.keyboard.press('Enter');
+  await work(page, () => null);
+  await page.getByRole('button', { name: 'Keep it for Wren Stretch on Swing-away' }).click();
+  await expect(page.getByText('The house keeps it.')).toBeVisible();
+  const next = page.getByRole('region', { name: 'Next' });
+  await expect(next.getByRole('heading')).toHaveText('Next: 8 × guide tee L, full front');
+  // the press stands at what the house keeps now: only the place is another
+  await expect(next.getByRole('listitem')).toHaveCount(1);
+  await expect(next.getByRole('listitem')).toContainText('below the front collar seam');
+  await page.waitForTimeout(1600);
+  await page.keyboard.press('Space');
+  await expect(page).toHaveURL(/line=line-guide-l/);
+  await expect(page.getByRole('region', { name: 'Holds from the run before' }).getByRole('listitem')).toHaveCount(8);
+  expect(await setUp(page)).toBe(2);
+  await cue(page, /^Load/);
+  await expect(page.getByText('not as carded')).toHaveCount(0);
+  await page.goto('/house');
+  const kept = page.getByRole('region', { name: 'Settings kept after a run' });
+  await expect(kept.getByRole('listitem')).toContainText(/Wren Stretch on Swing-away: 10\ss/);
+  // what is being typed on the page outlives a click beside it
+  await page.getByLabel('Humidity, %').fill('61');
+  await kept.getByRole('button', { name: 'Keep it no longer' }).click();
+  await page.keyboard.press('Tab');
+  await page.keyboard.press('Control+z');
+  await expect(kept.getByRole('listitem')).toHaveCount(1);
+  await expect(page.getByLabel('Humidity, %')).toHaveValue('61');
+});
+
+test('the last Space of a run, doubled by a slip, begins no other; what has cautions is looked at first', async ({ page }) => {
+  test.setTimeout(120_000);
+  await page.goto('/orders');
+  await fewLeft(page);
+  await page.goto('/orders/order-guide-tees/card?line=line-guide-m');
+  await page.getByRole('button', { name: 'Start pressing' }).click();
+  await page.getByRole('button', { name: 'Press without the rest' }).click();
+  await work(page, ({ verb, piece }) => (verb === 'Look it over' && piece.includes('2') ? 'stop' : null));
+  await page.waitForTimeout(650);
+  for (let i = 0; i < 4; i++) await page.keyboard.press('Space');
+  const next = page.getByRole('region', { name: 'Next' });
+  await next.waitFor();
+  await page.keyboard.press('Space');
+  await page.waitForTimeout(500);
+  await expect(page).toHaveURL(/line=line-guide-m/);
+  expect((await (await page.request.get('/api/v1/rail')).json()).runs).toEqual([]);
+  // set by hand to within a kelvin of its nearest side, it has a caution: that is read before it is gone on with
+  const { cards } = await (await page.request.get('/api/v1/orders/order-guide-tees/cards')).json();
+  const { set, smallestMarginK } = cards.find((one: { lineId: string }) => one.lineId === 'line-guide-l').card;
+  await fewLeft(page, { setC: set.tempC + smallestMarginK - 1 });
+  await page.reload();
+  await expect(next.getByRole('listitem').first()).toContainText(/^Set it to 2\d\d\s°F\./);
+  await next.getByRole('link', { name: /^See its card first: \d cautions?/ }).click();
+  await expect(page.getByRole('article', { name: 'Card' }).locator('[data-lamp]').first()).toHaveAttribute('data-lamp', 'care');
+});

@@ -1,0 +1,37 @@
+/** A run that follows another at the same press: what of the set-up, and of a trial, it takes over from it. */
+import { and, desc, eq, gte, lte } from 'drizzle-orm';
+import type { Card } from '../../core/card';
+import { FOLLOWS_MS, stillHolds, TRIAL } from '../../core/run';
+import { runs } from '../db/schema';
+import { type OpenedRun, openRun, stateOf } from './openedRun';
+import type { Db } from './versioned';
+
+export interface FollowOn {
+  holds: string[];
+  /** Seconds the trial of the run before had come to; null: no trial is taken over. */
+  triedS: number | null;
+}
+
+/** The run that ended last at a press, and not long ago. */
+function runBefore(db: Db, pressId: string, now: number): OpenedRun | null {
+  const row = db
+    .select({ id: runs.id })
+    .from(runs)
+    .where(and(eq(runs.pressId, pressId), gte(runs.endedAt, now - FOLLOWS_MS), lte(runs.endedAt, now)))
+    .orderBy(desc(runs.endedAt))
+    .limit(1)
+    .get();
+  return row ? openRun(db, row.id) : null;
+}
+
+/** @param now ms since the epoch, when the run begins */
+export function followOn(db: Db, card: Card, now: number): FollowOn {
+  const before = runBefore(db, card.of.pressId, now);
+  const state = before && stateOf(before);
+  // a press that was not closed is not known to be hot
+  if (!before || !state || state.results.length === 0) return { holds: [], triedS: null };
+  const tried = state.tries.length > 0 && state.setS !== null;
+  const looked = [...new Set([...before.run.holds, ...Object.keys(state.checks), ...(tried ? [TRIAL] : [])])];
+  const holds = stillHolds(card, before.card, looked, state);
+  return { holds, triedS: holds.includes(TRIAL) ? state.setS : null };
+}

@@ -1,0 +1,54 @@
+/** Settings the house keeps for a press with a transfer: what was found at the press, what spoke for it, and the click that drops it. */
+import { type HouseSetting, withoutSetting } from '../../core/card';
+import { formatDuration, formatQuantity } from '../../core/units';
+import { errorWords, useRoute } from '../../ui/query';
+import { useHouse } from './useHouse';
+
+export function KeptSettings() {
+  const { data, fault, save } = useHouse();
+  const shelf = useRoute('shelf', {}).data;
+  const presses = useRoute('presses', {}).data?.presses;
+  if (!data || !shelf || !presses) return null;
+  const { house } = data;
+  const { settings = [] } = house;
+  const pressOf = ({ pressId }: HouseSetting) => presses.find(({ press }) => press.id === pressId)?.press;
+  const value = (one: HouseSetting) =>
+    one.of === 'time' ? formatDuration(one.value) : formatQuantity(one.value, pressOf(one)?.set.unit ?? house.units.temperature);
+  const name = (one: HouseSetting) => shelf.products.find(({ id }) => id === one.productId)?.name ?? one.productId;
+  return (
+    <section aria-label="Settings kept after a run" className="rule-top mt-6 pt-4">
+      <h2>Settings kept after a run</h2>
+      <p className="max-w-prose pt-1 pb-2">
+        A card for this transfer on this press starts from them, where its sheet and the cloth allow. What is chosen on a card comes first.
+      </p>
+      {settings.length === 0 && (
+        <p className="label">None yet: after a run that was set otherwise than carded, its sheet offers to keep that.</p>
+      )}
+      <ul>
+        {settings.map((one) => (
+          <li key={`${one.pressId} ${one.productId} ${one.of}`} className="rule-top grid grid-cols-[1fr_auto] items-center gap-x-3 py-1">
+            <span>
+              {name(one)} on {pressOf(one)?.name ?? one.pressId}: <span className="figure">{value(one)}</span>
+              <span className="label block">
+                kept on {one.on} after <span className="figure">{one.good}</span> good and <span className="figure">{one.spoiled}</span>{' '}
+                spoiled
+              </span>
+            </span>
+            <button
+              type="button"
+              className="act act-quiet whitespace-nowrap underline"
+              onClick={() => void save(withoutSetting(house, one), `${value(one)} no longer kept`)}
+            >
+              Keep it no longer
+            </button>
+          </li>
+        ))}
+      </ul>
+      {fault ? (
+        <p role="alert" className="text-brick">
+          {errorWords(fault)}
+        </p>
+      ) : null}
+    </section>
+  );
+}

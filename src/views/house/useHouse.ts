@@ -1,0 +1,32 @@
+/** The house's document, and saving it with an undo on the rail. */
+import { useState } from 'react';
+import { call } from '../../contract';
+import type { House } from '../../core/card';
+import { saveUndoably } from '../../ui/acts';
+import { refresh, useRoute } from '../../ui/query';
+
+const again = () => refresh('house', 'orderCards', 'order', 'bench', 'learned');
+
+export function useHouse() {
+  const { data, error } = useRoute('house', {});
+  const [fault, setFault] = useState<unknown>(null);
+  /** Saves a changed house; `what` is what the rail will offer to undo. */
+  const save = async (house: House, what: string): Promise<void> => {
+    if (!data) return;
+    const { house: before, version } = data;
+    try {
+      await saveUndoably(what, async () => {
+        const saved = await call('putHouse', { body: house, ifMatch: version });
+        setFault(null);
+        await again();
+        return async () => {
+          await call('putHouse', { body: before, ifMatch: saved.version });
+          await again();
+        };
+      });
+    } catch (problem) {
+      setFault(problem);
+    }
+  };
+  return { data, error, fault, save };
+}

@@ -1,0 +1,123 @@
+/** What to set otherwise next time, with what speaks for it: kept by the house for this press and transfer, or on this card alone. */
+import type { RunReply } from '../../contract';
+import { type House, houseSetting, timeGoesByMass, withoutSetting, withSetting } from '../../core/card';
+import type { Doubted, NextTime } from '../../core/run';
+import { formatDuration, formatQuantity } from '../../core/units';
+import { isoDay } from '../../ui/days';
+import { errorWords, useRoute } from '../../ui/query';
+import { useHouse } from '../house/useHouse';
+import { useOrder } from '../orders/useOrder';
+
+const evidence = ({ good, spoiled }: { good: number; spoiled: number }): string => `${good} good and ${spoiled} spoiled by the heat`;
+
+const valueWords = ({ of, value }: Pick<NextTime, 'of' | 'value'>, { card }: RunReply): string =>
+  of === 'time' ? formatDuration(value) : formatQuantity(value, card.window.settable.unit);
+
+const usedWith = ({ card }: RunReply) => ({ pressId: card.of.pressId, productId: card.of.productId });
+
+/** Whether one time for this press and transfer would serve every blank. */
+function useOneTimeServes({ card: { of } }: RunReply, kind: NextTime['of']): boolean {
+  const shelf = useRoute('shelf', {}, kind === 'time').data;
+  const product = shelf?.products.find(({ id }) => id === of.productId);
+  const fabric = shelf?.fabrics.find(({ id }) => id === of.fabricId);
+  return kind === 'temperature' || Boolean(product && fabric && !timeGoesByMass({ product, fabric }));
+}
+
+export function KeepSetting({ reply, next, endedAt }: { reply: RunReply; next: NextTime; endedAt: number }) {
+  const { of, value, good, spoiled } = next;
+  const house = useHouse();
+  const serves = useOneTimeServes(reply, of);
+  const setting = { ...usedWith(reply), of, value, on: isoDay(new Date(endedAt)), good, spoiled };
+  const kept = house.data && houseSetting(house.data.house, setting)?.value === value;
+  const keep = () => house.data && void house.save(withSetting(house.data.house, setting), `${valueWords(next, reply)} kept by the house`);
+  return (
+    <div className="pt-2 text-xl">
+      <p>
+        {of === 'time' ? 'Press it' : 'Set it to'} {valueWords(next, reply)} from the start: {evidence(next)} so.
+      </p>
+      <div className="flex flex-wrap items-center gap-3 pt-2">
+        {serves && (
+          <Act done={kept ? 'The house keeps it.' : null} onAct={keep} disabled={!house.data}>
+            Keep it for {reply.card.of.productName} on {reply.card.of.pressName}
+          </Act>
+        )}
+        <KeepOnCard reply={reply} next={next} />
+      </div>
+      <Fault fault={house.fault} />
+    </div>
+  );
+}
+
+function KeepOnCard({ reply, next: { of, value } }: { reply: RunReply; next: NextTime }) {
+  const { orderId, lineId, printKey } = reply.run;
+  const order = useOrder(orderId);
+  const line = order.data?.order.lines.find((one) => one.id === lineId);
+  const print = line?.prints.find((one) => one.key === printKey);
+  const choice = of === 'time' ? { timeS: value } : { setC: value };
+  const kept = print && (of === 'time' ? print.choices.timeS : print.choices.setC) === value;
+  const keep = () => {
+    if (!line || !print) return;
+    const changed = { ...print, choices: { ...print.choices, ...choice } };
+    void order.saveLine(
+      { ...line, prints: line.prints.map((one) => (one.key === printKey ? changed : one)) },
+      'setting kept for next time',
+    );
+  };
+  return (
+    <>
+      <Act done={kept ? 'Kept on the card.' : null} onAct={keep} disabled={!print}>
+        Only on this card
+      </Act>
+      <Fault fault={order.fault} />
+    </>
+  );
+}
+
+export function DropSetting({ reply, doubted }: { reply: RunReply; doubted: Doubted }) {
+  const house = useHouse();
+  const { setting } = doubted;
+  const drop = (from: House) => void house.save(withoutSetting(from, setting), `${valueWords(setting, reply)} no longer kept`);
+  return (
+    <div className="pt-2 text-xl">
+      <p>
+        The house keeps {valueWords(setting, reply)} for this press and transfer: {evidence(doubted)} with it this time, {setting.good} and{' '}
+        {setting.spoiled} when it was kept.
+      </p>
+      <div className="pt-2">
+        <Act done={null} onAct={() => house.data && drop(house.data.house)} disabled={!house.data}>
+          Keep it no longer
+        </Act>
+      </div>
+      <Fault fault={house.fault} />
+    </div>
+  );
+}
+
+function Act({
+  done,
+  onAct,
+  disabled,
+  children,
+}: {
+  /** Said in the button's place once it is done. */
+  done: string | null;
+  onAct: () => void;
+  disabled: boolean;
+  children: React.ReactNode;
+}) {
+  if (done) return <span className="text-amber">{done}</span>;
+  return (
+    <button type="button" className="act border-amber text-amber" disabled={disabled} onClick={onAct}>
+      {children}
+    </button>
+  );
+}
+
+function Fault({ fault }: { fault: unknown }) {
+  if (!fault) return null;
+  return (
+    <p role="alert" className="basis-full text-amber">
+      {errorWords(fault)}
+    </p>
+  );
+}
