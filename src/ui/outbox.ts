@@ -9,7 +9,7 @@ import type { RunEvent } from '../core/run';
 import { setAway } from './away';
 import { clockIsSure, onClockJump, timed } from './clock';
 import { keepEvent, keptEvents, letGo } from './kept';
-import { takeUpPhotos } from './photo';
+import { photosOnWay, takeUpPhotos } from './photo';
 
 const RETRY_MS = 1_000;
 /** The step is painted by then, ms: sending it and taking the answer in do not hold the picture up. */
@@ -175,7 +175,7 @@ export function beginOutbox(): () => void {
   void takeUp();
   void takeUpPhotos();
   const ask = (event: BeforeUnloadEvent) => {
-    if ([...boxes.values()].some((box) => box.loose && box.waiting.length > 0)) event.preventDefault();
+    if (photosOnWay().loose || [...boxes.values()].some((box) => box.loose && box.waiting.length > 0)) event.preventDefault();
   };
   window.addEventListener('beforeunload', ask);
   return () => window.removeEventListener('beforeunload', ask);

@@ -1,4 +1,5 @@
 /** Photos from camera or file: made small here, without what the camera wrote beside them, kept, and sent until the server has them. */
+import { useSyncExternalStore } from 'react';
 import { call, PHOTO_MOST, ProblemError } from '../contract';
 import { type KeptPhoto, keepPhoto, keptPhotos, letGoPhoto } from './kept';
 import { newId } from './newId';
@@ -43,28 +44,78 @@ async function drawnAnew(file: Blob): Promise<string> {
   throw new Error('This picture could not be made small enough. Try another.');
 }
 
-/** Sends a photo until the server has it, or will never take it. */
-async function sendPhoto(photo: KeptPhoto): Promise<void> {
+/** How it stands with the photos of this document. */
+export interface PhotosOnWay {
+  /** Some that are on their way are in this page alone: the browser would not keep them. */
+  loose: boolean;
+  /** Why the server did not take one, in words. */
+  refusal: string | null;
+}
+
+const ALL_WELL: PhotosOnWay = { loose: false, refusal: null };
+let state = ALL_WELL;
+/** Photos on their way that this browser could not keep, by id. */
+const loose = new Set<string>();
+const listeners = new Set<() => void>();
+
+function say(refusal: string | null): void {
+  state = { loose: loose.size > 0, refusal };
+  for (const listener of listeners) listener();
+}
+
+export const photosOnWay = (): PhotosOnWay => state;
+
+export const usePhotosOnWay = (): PhotosOnWay =>
+  useSyncExternalStore(
+    (listener) => {
+      listeners.add(listener);
+      return () => listeners.delete(listener);
+    },
+    photosOnWay,
+    () => ALL_WELL,
+  );
+
+/** The refusal that was seen is let go. */
+export const seenPhotoRefusal = (): void => say(null);
+
+/** Nothing more is to be done for a photo: the server has it, or will never take it. */
+async function done(id: string, refusal: string | null): Promise<void> {
+  await letGoPhoto(id);
+  loose.delete(id);
+  say(refusal ?? state.refusal);
+}
+
+/** Sends a photo until the server has it, or says that it never will. */
+async function send(photo: KeptPhoto): Promise<void> {
   for (;;) {
     try {
       await call('putPhoto', { params: { id: photo.id }, body: { jpeg: photo.jpeg } });
-      return await letGoPhoto(photo.id);
+      return await done(photo.id, null);
     } catch (error) {
-      if (error instanceof ProblemError && error.problem.status < 500) return await letGoPhoto(photo.id);
-      await new Promise((done) => setTimeout(done, RETRY_MS));
+      if (error instanceof ProblemError && error.problem.status < 500)
+        return await done(photo.id, `A photo was not taken: ${error.message} Take it again, or go on without.`);
+      await new Promise((then) => setTimeout(then, RETRY_MS));
     }
   }
 }
 
-/** Takes a picture in, keeps it, and sees it on its way. @returns its id */
+/** Keeps a photo in the browser, and sees it on its way. */
+export async function postPhoto(photo: KeptPhoto): Promise<void> {
+  if (!(await keepPhoto(photo))) {
+    loose.add(photo.id);
+    say(state.refusal);
+  }
+  void send(photo);
+}
+
+/** Takes a picture in. @returns its id */
 export async function takePhoto(file: Blob): Promise<string> {
   const photo = { id: newId(), jpeg: await drawnAnew(file) };
-  await keepPhoto(photo);
-  void sendPhoto(photo);
+  await postPhoto(photo);
   return photo.id;
 }
 
 /** Sends what an earlier document of this browser left. */
 export async function takeUpPhotos(): Promise<void> {
-  for (const photo of await keptPhotos()) void sendPhoto(photo);
+  for (const photo of await keptPhotos()) void send(photo);
 }

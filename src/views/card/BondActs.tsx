@@ -1,7 +1,7 @@
 /** What the card's heat comes to in one line, with the seconds that would better it, and what the log says of it, which may be left out. */
 import type { Card } from '../../core/card';
 import { formatDuration } from '../../core/units';
-import { errorWords } from '../../ui/query';
+import { Fault } from '../../ui/Fault';
 import { useLeaveOut } from './useLeaveOut';
 
 interface BondActsProps {
@@ -39,11 +39,7 @@ export function BondActs({ card, heatHref, onTime }: BondActsProps) {
           Leave out what {learned.n} pressings say (× {learned.shift.toFixed(2)})
         </button>
       )}
-      {fault ? (
-        <p role="alert" className="text-brick">
-          {errorWords(fault)}
-        </p>
-      ) : null}
+      <Fault of={fault} />
     </section>
   );
 }

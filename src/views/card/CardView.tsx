@@ -4,9 +4,10 @@ import { API, type LineCard } from '../../contract';
 import { type Line, lampAt, lineAfter, type Print, topLayer } from '../../core/card';
 import { printLeft } from '../../core/log';
 import type { HouseUnits } from '../../core/units';
+import { Fault } from '../../ui/Fault';
 import { useUnits } from '../../ui/house';
 import { useOperator } from '../../ui/operator';
-import { errorWords, Island, Pending, useRoute } from '../../ui/query';
+import { Island, Pending, useRoute } from '../../ui/query';
 import { LineList } from '../orders/LineList';
 import { OrderHead } from '../orders/OrderHead';
 import { PrintTabs } from '../orders/PrintTabs';
@@ -86,11 +87,7 @@ function CardOfOrder({ orderId, lineId, printKey }: CardViewProps) {
           </span>
         )}
       </OrderHead>
-      {run.fault || order.fault ? (
-        <p role="alert" className="mx-5 mt-3 border-l-4 border-brick pl-3 text-brick">
-          {errorWords(run.fault ?? order.fault)}
-        </p>
-      ) : null}
+      <Fault of={run.fault ?? order.fault} className="mx-5 mt-3 border-l-4 border-brick pl-3 text-brick" />
       <div className="grid min-h-[calc(100vh-11.5rem)] grid-cols-[17rem_1fr]">
         <LineList
           state={data}

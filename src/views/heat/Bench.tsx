@@ -4,8 +4,9 @@ import type { BenchStack, Print } from '../../core/card';
 import type { StackLayer } from '../../core/heat';
 import { formatDuration, formatQuantity } from '../../core/units';
 import { didUndoably } from '../../ui/acts';
+import { Fault } from '../../ui/Fault';
 import { useUnits } from '../../ui/house';
-import { errorWords, useRoute } from '../../ui/query';
+import { useRoute } from '../../ui/query';
 import { HeatChart } from './HeatChart';
 import { Indices } from './Indices';
 import { Loss } from './Loss';
@@ -76,11 +77,7 @@ export function Bench({ stack, title, back, pick }: { stack: BenchStack; title: 
         </div>
       </div>
       {pick}
-      {back?.fault ? (
-        <p role="alert" className="text-brick">
-          {errorWords(back.fault)}
-        </p>
-      ) : null}
+      <Fault of={back?.fault} />
       <div className="grid grid-cols-[17.5rem_1fr] gap-7 pt-3 min-[1200px]:grid-cols-[19rem_1fr]">
         <div>
           <Variants {...{ variants, current, setVariants, setCurrent }} />

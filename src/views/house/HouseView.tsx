@@ -3,11 +3,12 @@ import { useState } from 'react';
 import { ProblemError } from '../../contract';
 import { type House, SCHOOLS } from '../../core/card';
 import { saysTheSame } from '../../ui/equal';
+import { Fault } from '../../ui/Fault';
 import { ChoiceField, TextField } from '../../ui/Field';
 import { merge } from '../../ui/merge';
 import { NumberField } from '../../ui/NumberField';
 import { QuantityField } from '../../ui/QuantityField';
-import { errorWords, Island, Pending } from '../../ui/query';
+import { Island, Pending } from '../../ui/query';
 import { Backup } from './Backup';
 import { ExampleCards } from './ExampleCards';
 import { KeptSettings } from './KeptSettings';
@@ -75,11 +76,7 @@ function HouseForm({ house, fault, save }: { house: House } & Pick<ReturnType<ty
             Save the house
           </button>
         </div>
-        {fault ? (
-          <p role="alert" className="border-l-4 border-brick pl-3 text-brick">
-            {errorWords(fault)}
-          </p>
-        ) : null}
+        <Fault of={fault} className="border-l-4 border-brick pl-3 text-brick" />
         <UnitsAndRoom draft={draft} fields={fields} onChange={patch} />
         <div className="grid grid-cols-[1fr_8rem_8rem] gap-x-5">
           <TextField

@@ -1,7 +1,8 @@
 /** Settings the house keeps for a press with a transfer: what was found at the press, what spoke for it, and the click that drops it. */
 import { type HouseSetting, withoutSetting } from '../../core/card';
 import { formatDuration, formatQuantity } from '../../core/units';
-import { errorWords, useRoute } from '../../ui/query';
+import { Fault } from '../../ui/Fault';
+import { useRoute } from '../../ui/query';
 import { useHouse } from './useHouse';
 
 export function KeptSettings() {
@@ -44,11 +45,7 @@ export function KeptSettings() {
           </li>
         ))}
       </ul>
-      {fault ? (
-        <p role="alert" className="text-brick">
-          {errorWords(fault)}
-        </p>
-      ) : null}
+      <Fault of={fault} />
     </section>
   );
 }

@@ -1,5 +1,7 @@
 /** What the log has taught of each press with each transfer: a shift, the pressings it rests on, and the click that leaves it out. */
-import { errorWords, useRoute } from '../../ui/query';
+
+import { Fault } from '../../ui/Fault';
+import { useRoute } from '../../ui/query';
 import { useLeaveOut } from '../card/useLeaveOut';
 
 export function Learned() {
@@ -40,11 +42,7 @@ export function Learned() {
           ))}
         </ul>
       )}
-      {fault ? (
-        <p role="alert" className="text-brick">
-          {errorWords(fault)}
-        </p>
-      ) : null}
+      <Fault of={fault} />
     </section>
   );
 }

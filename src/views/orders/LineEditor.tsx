@@ -4,8 +4,8 @@ import { ProblemError, type ShelfReply } from '../../contract';
 import type { Line } from '../../core/card';
 import { describeMaterial, sidedWords } from '../../core/materials';
 import type { HouseUnits } from '../../core/units';
+import { Fault } from '../../ui/Fault';
 import { ChoiceField, TextField } from '../../ui/Field';
-import { errorWords } from '../../ui/query';
 import { useKeptDraft } from './keptDraft';
 import { type Faults, faultsOf, type LineDraft, lineOf, type PrintDraft, type Taken, withBlank, withPrint, withProduct } from './lineDraft';
 import { PickField } from './PickField';
@@ -170,11 +170,7 @@ export function LineEditor({ slot, take, orderId, start, isNew, shelf, presses, 
           <RosterField roster={draft.roster} pieces={pieces} problem={faults.roster} onChange={(roster) => patch({ roster })} />
         </div>
       </div>
-      {fault ? (
-        <p role="alert" className="col-span-6 border-l-4 border-brick pl-3 text-brick">
-          {errorWords(fault)} What you typed is still here.
-        </p>
-      ) : null}
+      <Fault of={fault} className="col-span-6 border-l-4 border-brick pl-3 text-brick" more="What you typed is still here." />
       <div className="col-span-6 flex items-center gap-4 pt-3">
         <button type="submit" className="act act-main">
           {isNew ? 'Add the line, see its card' : 'Save the line'}

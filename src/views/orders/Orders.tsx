@@ -3,10 +3,11 @@ import { useState } from 'react';
 import { call, ProblemError } from '../../contract';
 import { saveUndoably } from '../../ui/acts';
 import { dueText, isoDay, isoDayText } from '../../ui/days';
+import { Fault } from '../../ui/Fault';
 import { TextField } from '../../ui/Field';
 import { Lamp } from '../../ui/Lamp';
 import { newId } from '../../ui/newId';
-import { errorWords, Island, Pending, refresh, useRoute } from '../../ui/query';
+import { Island, Pending, refresh, useRoute } from '../../ui/query';
 import { goTo } from '../shell/goTo';
 
 export function Orders({ initialName = '' }: { initialName?: string }) {
@@ -53,11 +54,7 @@ function NewOrder({ initialName }: { initialName: string }) {
       />
       <TextField label="Customer" name="customer" value={customer} onChange={setCustomer} problem={fields.customer} hint="May stay empty" />
       <TextField label="Wanted by" name="due" type="date" value={due} onChange={setDue} problem={fields.due} />
-      {fault && Object.keys(fields).length === 0 ? (
-        <p role="alert" className="text-brick">
-          {errorWords(fault)}
-        </p>
-      ) : null}
+      <Fault of={fault} />
       <button type="submit" className="act act-main w-full">
         Start the order
       </button>
@@ -86,11 +83,7 @@ function OrderList() {
       <h2 id="on-the-bench" className="pb-3 text-lg">
         On the bench
       </h2>
-      {fault ? (
-        <p role="alert" className="border-l-4 border-brick pl-3 text-brick">
-          {errorWords(fault)}
-        </p>
-      ) : null}
+      <Fault of={fault} className="border-l-4 border-brick pl-3 text-brick" />
       {data.orders.length === 0 && <p className="rule-top py-4">None yet. The order you start on the left will stand here.</p>}
       <ul>
         {data.orders.map((row) => (

@@ -5,8 +5,9 @@ import { type Card, type Laid, type LaidInput, laidOf, layOf, nudged, type Print
 import { isHard, sidedWords } from '../../core/materials';
 import { type Fit, type Placement, TAPE_STEP_MM } from '../../core/placement';
 import type { HouseUnits } from '../../core/units';
+import { Fault } from '../../ui/Fault';
 import { Lamp } from '../../ui/Lamp';
-import { errorWords, Island, Pending, useRoute } from '../../ui/query';
+import { Island, Pending, useRoute } from '../../ui/query';
 import { useCalm } from '../../ui/useCalm';
 import { LineList } from '../orders/LineList';
 import { OrderHead } from '../orders/OrderHead';
@@ -66,11 +67,7 @@ function PlaceOfOrder({ orderId, lineId, printKey }: PlaceViewProps) {
           To its card
         </a>
       </OrderHead>
-      {order.fault ? (
-        <p role="alert" className="mx-5 mt-3 border-l-4 border-brick pl-3 text-brick">
-          {errorWords(order.fault)}
-        </p>
-      ) : null}
+      <Fault of={order.fault} className="mx-5 mt-3 border-l-4 border-brick pl-3 text-brick" />
       <div className="grid min-h-[calc(100vh-11.5rem)] grid-cols-[17rem_1fr] max-[1100px]:grid-cols-[13rem_1fr]">
         <LineList
           state={data}

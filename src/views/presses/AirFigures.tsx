@@ -15,9 +15,9 @@ import {
   ratioFrom,
 } from '../../core/press';
 import { formatFigure, formatForHouse, type HouseUnits, houseUnit, UNITS } from '../../core/units';
+import { Fault } from '../../ui/Fault';
 import { NumberField } from '../../ui/NumberField';
 import { QuantityField } from '../../ui/QuantityField';
-import { errorWords } from '../../ui/query';
 import { useSavePress } from './useSavePress';
 
 const PLAIN: AirDrive = { cylinders: 1, boreMm: 80, ratio: null, springN: 0 };
@@ -54,11 +54,7 @@ export function AirFigures({ press, version, house }: { press: Press; version: n
           : `Its linkage multiplies the force by ${drive.ratio.toFixed(2)}.`}
       </p>
       <LinkageFrom drive={drive} press={press} house={house} onFound={(ratio) => void save({ ...press, drive: { ...drive, ratio } })} />
-      {fault ? (
-        <p role="alert" className="text-brick">
-          {errorWords(fault)}
-        </p>
-      ) : null}
+      <Fault of={fault} />
       {AirDriveSchema.safeParse(drive).success && <Bands drive={drive} press={press} house={house} />}
     </section>
   );

@@ -5,10 +5,10 @@ import type { Press } from '../../core/press';
 import { type HouseUnits, houseUnit, toInside } from '../../core/units';
 import { Check } from '../../ui/Check';
 import { isoDay } from '../../ui/days';
+import { Fault } from '../../ui/Fault';
 import { ChoiceField, TextField } from '../../ui/Field';
 import { NumberField } from '../../ui/NumberField';
 import { QuantityField } from '../../ui/QuantityField';
-import { errorWords } from '../../ui/query';
 import { GaugePairs } from './GaugePairs';
 import { PlatenFields } from './PlatenFields';
 import { useSavePress } from './useSavePress';
@@ -235,11 +235,7 @@ export function PressEditor({ press, version, house, onSaved }: PressEditorProps
         </div>
       )}
       <GaugePairs gauge={draft.gauge} house={house} onChange={(gauge) => patch({ gauge })} problem={fields['gauge.pairs']} />
-      {fault ? (
-        <p role="alert" className="col-span-6 border-l-4 border-brick pl-3 text-brick">
-          {errorWords(fault)}
-        </p>
-      ) : null}
+      <Fault of={fault} className="col-span-6 border-l-4 border-brick pl-3 text-brick" />
       <div className="col-span-6 flex gap-4 pt-2">
         <button type="submit" className="act act-main" disabled={!dirty}>
           Save the press

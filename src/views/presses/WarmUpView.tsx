@@ -3,9 +3,10 @@ import { useState } from 'react';
 import type { PressReport } from '../../contract';
 import { dropOfClosing, type Heater, lossOf, type Press, shortestCycle, timeBetween } from '../../core/press';
 import { formatDuration, formatForHouse, formatQuantity, type HouseUnits, houseUnit, toInside } from '../../core/units';
+import { Fault } from '../../ui/Fault';
 import { NumberField } from '../../ui/NumberField';
 import { QuantityField } from '../../ui/QuantityField';
-import { errorWords, useRoute } from '../../ui/query';
+import { useRoute } from '../../ui/query';
 import { useKeepRecord } from './useKeepRecord';
 import { useSavePress } from './useSavePress';
 
@@ -38,11 +39,7 @@ export function WarmUpView({ press, version, report, house }: { press: Press; ve
           </button>
         </div>
       </form>
-      {fault ? (
-        <p role="alert" className="text-brick">
-          {errorWords(fault)}
-        </p>
-      ) : null}
+      <Fault of={fault} />
       {used ? (
         <Figures press={press} heater={used} roomC={roomC} house={house} />
       ) : (

@@ -4,8 +4,9 @@ import type { RunReply } from '../../contract';
 import { changesBetween } from '../../core/card';
 import { nextPrint } from '../../core/log';
 import { asLeft, type RunState } from '../../core/run';
+import { Fault } from '../../ui/Fault';
 import { useOperator } from '../../ui/operator';
-import { errorWords, useRoute } from '../../ui/query';
+import { useRoute } from '../../ui/query';
 import { Says } from '../../ui/Says';
 import { useRunKeys } from './useRunKeys';
 import { useStartRun } from './useStartRun';
@@ -56,11 +57,7 @@ export function GoOn({ reply, state, children }: { reply: RunReply; state: RunSt
         )}
         {children}
       </div>
-      {fault ? (
-        <p role="alert" className="pt-2 text-xl text-amber">
-          {errorWords(fault)}
-        </p>
-      ) : null}
+      <Fault of={fault} className="pt-2 text-xl text-amber" />
     </section>
   );
 }

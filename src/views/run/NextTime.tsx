@@ -4,7 +4,8 @@ import { type House, houseSetting, timeGoesByMass, withoutSetting, withSetting }
 import type { Doubted, NextTime } from '../../core/run';
 import { formatDuration, formatQuantity } from '../../core/units';
 import { isoDay } from '../../ui/days';
-import { errorWords, useRoute } from '../../ui/query';
+import { Fault } from '../../ui/Fault';
+import { useRoute } from '../../ui/query';
 import { useHouse } from '../house/useHouse';
 import { useOrder } from '../orders/useOrder';
 
@@ -43,7 +44,7 @@ export function KeepSetting({ reply, next, endedAt }: { reply: RunReply; next: N
         )}
         <KeepOnCard reply={reply} next={next} />
       </div>
-      <Fault fault={house.fault} />
+      <Fault of={house.fault} className="basis-full text-amber" />
     </div>
   );
 }
@@ -68,7 +69,7 @@ function KeepOnCard({ reply, next: { of, value } }: { reply: RunReply; next: Nex
       <Act done={kept ? 'Kept on the card.' : null} onAct={keep} disabled={!print}>
         Only on this card
       </Act>
-      <Fault fault={order.fault} />
+      <Fault of={order.fault} className="basis-full text-amber" />
     </>
   );
 }
@@ -88,7 +89,7 @@ export function DropSetting({ reply, doubted }: { reply: RunReply; doubted: Doub
           Keep it no longer
         </Act>
       </div>
-      <Fault fault={house.fault} />
+      <Fault of={house.fault} className="basis-full text-amber" />
     </div>
   );
 }
@@ -110,14 +111,5 @@ function Act({
     <button type="button" className="act border-amber text-amber" disabled={disabled} onClick={onAct}>
       {children}
     </button>
-  );
-}
-
-function Fault({ fault }: { fault: unknown }) {
-  if (!fault) return null;
-  return (
-    <p role="alert" className="basis-full text-amber">
-      {errorWords(fault)}
-    </p>
   );
 }

@@ -104,7 +104,7 @@ export function Pressing({ reply, run, readoutC }: { reply: RunReply; run: LiveR
     { ' ': on.act, Enter: on.act, ...Object.fromEntries(KEYED_ACTS.map((one) => [keys[one], on[one]])) },
     aside !== null || spoiling !== null,
   );
-  const word = run.refusal ?? photo.unread ?? (early && cue.leftS ? leftWords(cue.leftS, keys.early) : keptWords(run));
+  const word = run.refusal ?? photo.unread ?? (early && cue.leftS ? leftWords(cue.leftS, keys.early) : keptWords(run) || photo.onWay);
   if (spoiling)
     return (
       <SpoilChoice

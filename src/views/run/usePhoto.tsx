@@ -1,7 +1,7 @@
 /** A photo of the piece in hand: the camera or a file, and the field a browser wants for it. */
 import { type ReactNode, useRef, useState } from 'react';
 import type { RunFact } from '../../core/run';
-import { takePhoto } from '../../ui/photo';
+import { takePhoto, usePhotosOnWay } from '../../ui/photo';
 
 interface Photo {
   /** Opens the camera for a piece. */
@@ -9,6 +9,8 @@ interface Photo {
   field: ReactNode;
   /** Why the last picture was none, in words. */
   unread: string | null;
+  /** What is to be known while one is on its way; empty: nothing. */
+  onWay: string;
 }
 
 export function usePhoto(onFact: (fact: RunFact) => void): Photo {
@@ -25,7 +27,9 @@ export function usePhoto(onFact: (fact: RunFact) => void): Photo {
       setUnread(error instanceof Error ? error.message : String(error));
     }
   };
+  const { loose } = usePhotosOnWay();
   return {
+    onWay: loose ? 'This browser could not keep the photo: keep this page open until the server has it.' : '',
     shoot: (piece) => {
       shot.current = piece;
       camera.current?.click();

@@ -1,6 +1,6 @@
 /** The frame of a shelf editor: its heading, its form, what went wrong, and the acts at its end. */
 import type { ReactNode } from 'react';
-import { errorWords } from '../../ui/query';
+import { Fault } from '../../ui/Fault';
 
 interface FrameProps {
   heading: string;
@@ -31,11 +31,7 @@ export function Frame({ heading, dirty, fault, merge, onSave, onBack, children }
           Save
         </button>
       </div>
-      {fault ? (
-        <p role="alert" className="mt-3 border-l-4 border-brick pl-3 text-brick">
-          {errorWords(fault)} What you typed is still here.
-        </p>
-      ) : null}
+      <Fault of={fault} className="mt-3 border-l-4 border-brick pl-3 text-brick" more="What you typed is still here." />
       {merge}
       {children}
     </form>

@@ -4,9 +4,10 @@ import type { ShelfKind, ShelfReply } from '../../contract';
 import { FAMILIES, FAMILY_IDS } from '../../core/materials';
 import { Check } from '../../ui/Check';
 import { isoDay } from '../../ui/days';
+import { Fault } from '../../ui/Fault';
 import { TextField } from '../../ui/Field';
 import { useUnits } from '../../ui/house';
-import { errorWords, Island, Pending, useRoute } from '../../ui/query';
+import { Island, Pending, useRoute } from '../../ui/query';
 import { goTo } from '../shell/goTo';
 import { AxisHead, AxisRow } from './AxisRow';
 import { AidDetail, BlankDetail, FabricDetail, ProductDetail } from './Details';
@@ -204,11 +205,7 @@ function Detail({ shelf, kind, id, onGone }: { shelf: ShelfReply; kind: ShelfKin
           {thing.retiredOn ? 'Put back in use' : 'Retire'}
         </button>
       </div>
-      {fault ? (
-        <p role="alert" className="border-l-4 border-brick pl-3 text-brick">
-          {errorWords(fault)}
-        </p>
-      ) : null}
+      <Fault of={fault} className="border-l-4 border-brick pl-3 text-brick" />
       {kind === 'products' && <ProductDetail product={thing as Things['products']} />}
       {kind === 'fabrics' && <FabricDetail fabric={thing as Things['fabrics']} />}
       {kind === 'blanks' && (

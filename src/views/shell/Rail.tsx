@@ -6,6 +6,7 @@ import { undoLast, useLastAct } from '../../ui/acts';
 import { serverAnswers, setAway, useAway } from '../../ui/away';
 import { onClockJump, secondsLeft, useSecondsTo } from '../../ui/clock';
 import { beginOutbox, seenRefusal, useRefusal } from '../../ui/outbox';
+import { seenPhotoRefusal, usePhotosOnWay } from '../../ui/photo';
 import { piecesOrScrap } from '../../ui/pieces';
 import { errorWords, Island, queries, refresh, useRoute } from '../../ui/query';
 import { runHref, Takeover } from './Takeover';
@@ -164,14 +165,21 @@ function Token({ run, pieces, due, children }: { run: RunNow; pieces: readonly n
   );
 }
 
-/** Steps of a run that were not taken, where its own page is not open to say so. */
+/** Steps of a run that were not taken, where its own page is not open to say so; and a photo that was not. */
 function RefusalToken() {
   const refusal = useRefusal();
-  if (!refusal || new URLSearchParams(location.search).get('run') === refusal.runId) return null;
+  const photo = usePhotosOnWay().refusal;
+  const elsewhere = refusal && new URLSearchParams(location.search).get('run') !== refusal.runId ? refusal : null;
+  if (elsewhere)
+    return <Refused words={`A step kept in this browser was not taken: ${elsewhere.words}`} onSeen={() => seenRefusal(elsewhere.runId)} />;
+  return photo && <Refused words={photo} onSeen={seenPhotoRefusal} />;
+}
+
+function Refused({ words, onSeen }: { words: string; onSeen: () => void }) {
   return (
     <div role="alert" className="flex items-center gap-3 border-l border-line bg-amber px-3 text-ink">
-      <span>A step kept in this browser was not taken: {refusal.words}</span>
-      <button type="button" className="act" onClick={() => seenRefusal(refusal.runId)}>
+      <span>{words}</span>
+      <button type="button" className="act" onClick={onSeen}>
         Seen
       </button>
     </div>
