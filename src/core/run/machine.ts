@@ -178,13 +178,39 @@ export function replay(plan: RunPlan, startedAt: number, events: readonly RunEve
   return run;
 }
 
+/** A list of events with the state it adds up to. */
+export interface Replayed {
+  events: readonly RunEvent[];
+  run: RunState;
+}
+
+/** The state after a list of events, from that of a list it goes on from where one is known: a long run is not gone through at every step. */
+export function replayFrom(known: Replayed | null, plan: RunPlan, startedAt: number, events: readonly RunEvent[]): RunState {
+  const more = known && events.slice(known.events.length);
+  const goesOn =
+    more?.every(({ kind }) => kind !== 'undone') && known?.events.every(({ id, at }, i) => events[i]?.id === id && events[i]?.at === at);
+  if (!known || !more || !goesOn) return replay(plan, startedAt, events);
+  return more.reduce((run, event) => {
+    const applied = step(plan, run, event as Done);
+    return applied.state === 'ok' ? applied.run : run;
+  }, known.run);
+}
+
 /**
  * Takes one more event after those already accepted.
  *
  * An undo must name the last event that still stands; the state is then that of the events before it.
+ *
+ * @param run the state of those events, where it is known
  */
-export function apply(plan: RunPlan, startedAt: number, events: readonly RunEvent[], event: RunEvent): Applied {
-  if (event.kind !== 'undone') return step(plan, replay(plan, startedAt, events), event);
+export function apply(
+  plan: RunPlan,
+  startedAt: number,
+  events: readonly RunEvent[],
+  event: RunEvent,
+  run: RunState = replay(plan, startedAt, events),
+): Applied {
+  if (event.kind !== 'undone') return step(plan, run, event);
   const last = standing(events).at(-1);
   if (!last) return refused('There is nothing to undo in this run.');
   if (last.id !== event.of) return refused('Only the last step can be undone.');

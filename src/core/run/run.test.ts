@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { apply, countsOf, cueOf, type Lot, type RunEvent, type RunFact, type RunPlan, type RunState, replay, standing } from './index';
+import { apply, countsOf, cueOf, type Lot, type RunEvent, type RunFact, type RunPlan, type RunState, replay, replayFrom, standing } from './index';
 import { step } from './machine';
 import { COLD, MARRIED, TWO_SHEET, uuid, WARM } from './test/plans';
 
@@ -334,6 +334,22 @@ describe('over any sequence of events', () => {
           expect(replay(plan, 0, [...events, event, { kind: 'undone', of: event.id, id: uuid(), at: 1e9 + 1 }])).toEqual(states.at(-1));
         },
       ),
+      { numRuns: 1000 },
+    );
+  });
+
+  it('going on from any state that was known gives what going through all of it gives, also where the known list was another', () => {
+    fc.assert(
+      fc.property(sequences, fc.nat(), fc.nat(), (sequence, a, b) => {
+        const { plan, events, states } = playAny(sequence);
+        const [from, to] = [a % (events.length + 1), b % (events.length + 1)].sort((x, y) => x - y) as [number, number];
+        const known = { events: events.slice(0, from), run: states[from] as RunState };
+        expect(replayFrom(known, plan, 0, events.slice(0, to))).toEqual(states[to]);
+        // a shorter list, and one whose steps were dated anew, are not gone on from
+        expect(replayFrom({ events: events.slice(0, to), run: states[to] as RunState }, plan, 0, known.events)).toEqual(known.run);
+        const dated = events.map((event) => ({ ...event, at: event.at + 5 }));
+        expect(replayFrom(known, plan, 0, dated)).toEqual(replay(plan, 0, dated));
+      }),
       { numRuns: 1000 },
     );
   });

@@ -117,7 +117,7 @@ export function takeEvent(db: Db, runId: string, said: RunEvent, now: number): O
       if (known)
         throw new Refusal(422, 'Not valid', 'This event id belongs to another run.', [{ field: 'eventId', message: 'used elsewhere' }]);
       const before = stateOf(opened);
-      const applied = apply(planOf(opened.run, opened.card), opened.run.startedAt, opened.events, event);
+      const applied = apply(planOf(opened.run, opened.card), opened.run.startedAt, opened.events, event, before);
       if (applied.state === 'refused') throw new Refusal(409, 'Not now', applied.message, [{ field: 'kind', message: applied.message }]);
       addEvent(db, runId, opened.events.length + 1, event);
       record(db, opened, before, applied.run, event);

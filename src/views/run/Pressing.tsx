@@ -6,6 +6,7 @@ import { useSecondsTo } from '../../ui/clock';
 import { KEYED_ACTS, useKeys } from '../../ui/keys';
 import { Stack } from '../../ui/Stack';
 import { StageLine } from '../../ui/StageLine';
+import { useAfterPaint } from '../../ui/useAfterPaint';
 import { Aside, type AsideKind } from './Aside';
 import { CueFace } from './CueFace';
 import { KeysPanel } from './KeysPanel';
@@ -53,9 +54,12 @@ export function Pressing({ reply, run, readoutC }: { reply: RunReply; run: LiveR
   );
   const [picked, setPicked] = useState<number | null>(null);
   const cue = cueOf(plan, state, now, picked);
+  // the cue is painted first; what stands around it follows in the next frame
+  const drawn = useAfterPaint(state);
+  const around = drawn === state ? cue : cueOf(plan, drawn, now, picked);
   // what follows changes with an event, and when a clock is out
   const out = state.active.filter(({ dueAt }) => dueAt !== null && dueAt <= now).length;
-  const next = useMemo(() => following(plan, state, now, 2), [plan, state, out]);
+  const next = useMemo(() => following(plan, drawn, now, 2), [plan, drawn, out]);
   const [aside, setAside] = useState<AsideKind | 'keys' | null>(null);
   // pieces that are being spoiled: those of the cue when it began, whatever is cued meanwhile
   const [spoiling, setSpoiling] = useState<readonly number[] | null>(null);
@@ -127,15 +131,15 @@ export function Pressing({ reply, run, readoutC }: { reply: RunReply; run: LiveR
       {aside !== 'keys' && (
         <>
           <div className="grid contain-content grid-cols-[minmax(0,1fr)_20rem] gap-x-8 gap-y-3 max-[1199px]:grid-cols-[minmax(0,1fr)_17rem] max-[900px]:grid-cols-1">
-            <RunSetValues card={card} setS={state.setS} setC={state.setC} />
+            <RunSetValues card={card} setS={drawn.setS} setC={drawn.setC} />
             <div className="row-span-2 max-[900px]:hidden">
-              <Stack layers={card.stages[cue.stage]?.stack ?? NO_LAYERS} faceC={card.delivered.midC} dark />
+              <Stack layers={card.stages[around.stage]?.stack ?? NO_LAYERS} faceC={card.delivered.midC} dark />
             </div>
             <div className="max-[900px]:hidden">
-              <StageLine stages={card.stages} current={cue.stage} dark here />
+              <StageLine stages={card.stages} current={around.stage} dark here />
             </div>
           </div>
-          <Lane lots={cooling(plan, state)} now={now} picked={picked} onPick={setPicked} />
+          <Lane lots={cooling(plan, drawn)} now={now} picked={picked} onPick={setPicked} />
         </>
       )}
       {aside === 'keys' ? (
@@ -145,12 +149,12 @@ export function Pressing({ reply, run, readoutC }: { reply: RunReply; run: LiveR
       ) : (
         <RunKeys
           keys={keys}
-          early={cue.early}
-          canLayBack={cue.canLayBack}
-          canSpoil={cue.canSpoil && cue.pieces.length > 0}
+          early={around.early}
+          canLayBack={around.canLayBack}
+          canSpoil={around.canSpoil && around.pieces.length > 0}
           canUndo={Boolean(last)}
-          paused={state.pausedAt !== null}
-          style={styleOf(plan, state)}
+          paused={drawn.pausedAt !== null}
+          style={styleOf(plan, drawn)}
           sounds={sounds}
           on={acts}
         />

@@ -1,7 +1,18 @@
 /** A run in this page: its events, those still on their way to the server, and the state they add up to. */
-import { useEffect, useMemo, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import type { RunReply } from '../../contract';
-import { apply, type Counts, countsOf, planOf, type RunEvent, type RunFact, type RunPlan, type RunState, replay } from '../../core/run';
+import {
+  apply,
+  type Counts,
+  countsOf,
+  planOf,
+  type Replayed,
+  type RunEvent,
+  type RunFact,
+  type RunPlan,
+  type RunState,
+  replayFrom,
+} from '../../core/run';
 import { serverNow } from '../../ui/clock';
 import { newId } from '../../ui/newId';
 import { heardEvents, post, useBox, whenSettled } from '../../ui/outbox';
@@ -36,10 +47,12 @@ export function useRun(reply: RunReply): LiveRun {
     const confirmed = box.confirmed.length >= reply.events.length ? box.confirmed : reply.events;
     return [...confirmed, ...box.waiting.filter((event) => !confirmed.some((known) => known.id === event.id))];
   }, [box, reply]);
-  const state = useMemo(() => replay(plan, reply.run.startedAt, events), [plan, reply.run.startedAt, events]);
+  const known = useRef<Replayed | null>(null);
+  const state = useMemo(() => replayFrom(known.current, plan, reply.run.startedAt, events), [plan, reply.run.startedAt, events]);
+  known.current = { events, run: state };
   const happen = (fact: RunFact) => {
     const event = { ...fact, id: newId(), at: serverNow() } as RunEvent;
-    const applied = apply(plan, reply.run.startedAt, events, event);
+    const applied = apply(plan, reply.run.startedAt, events, event, state);
     if (applied.state === 'refused') {
       setRefusal(applied.message);
       return;
