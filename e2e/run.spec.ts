@@ -296,11 +296,12 @@ const SHOT = async (): Promise<number[]> => {
 };
 
 test('a photo of a piece is on its record, small and without its place; what is no picture is said', async ({ page }) => {
+  const shot = { name: 'shot.jpg', mimeType: 'image/jpeg', buffer: Buffer.from(await page.evaluate(SHOT)) };
+  // listened for from the start: a browser that was only just told to would open a chooser of its own
+  page.on('filechooser', (chooser) => void chooser.setFiles(shot));
   await page.goto('/orders/order-guide-tees/card');
   await start(page);
   await cue(page, /^Load/);
-  const shot = { name: 'shot.jpg', mimeType: 'image/jpeg', buffer: Buffer.from(await page.evaluate(SHOT)) };
-  page.on('filechooser', (chooser) => void chooser.setFiles(shot));
   await page.keyboard.press('c');
   await expect.poll(() => stored(page)).toContain('photographed');
   await page.getByLabel('Photo of the piece').setInputFiles({ name: 'x.jpg', mimeType: 'image/jpeg', buffer: Buffer.from('no picture') });
