@@ -96,3 +96,21 @@ test('the last Space of a run, doubled by a slip, begins no other; what has caut
   await next.getByRole('link', { name: /^See its card first: \d cautions?/ }).click();
   await expect(page.getByRole('article', { name: 'Card' }).locator('[data-lamp]').first()).toHaveAttribute('data-lamp', 'care');
 });
+
+test('with the server away as the last piece is kept, the sheet is there; what is next comes with the server', async ({ page, shop }) => {
+  test.setTimeout(120_000);
+  await page.goto('/orders');
+  await fewLeft(page);
+  await page.goto('/orders/order-guide-tees/card?line=line-guide-m');
+  await page.getByRole('button', { name: 'Start pressing' }).click();
+  await page.getByRole('button', { name: 'Press without the rest' }).click();
+  await work(page, ({ verb, piece }) => (verb === 'Look it over' && piece.includes('2') ? 'stop' : null));
+  await shop.kill();
+  await page.waitForTimeout(650);
+  await page.keyboard.press('Space');
+  const sheet = page.getByRole('region', { name: 'After the run' });
+  await expect(sheet.getByRole('heading', { level: 1 })).toHaveText('All pressed: 2 good, 0 spoiled.');
+  await expect(sheet.getByRole('table', { name: 'Closings' })).toBeVisible();
+  await shop.start();
+  await expect(page.getByRole('region', { name: 'Next' }).getByRole('heading')).toHaveText('Next: 8 × guide tee L, full front');
+});

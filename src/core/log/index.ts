@@ -1,5 +1,6 @@
 /** The log: pressings, the later facts about them, and what an order still needs. */
 export { learnShifts, type Reckoned } from './learn';
+export { nextPrint, type PrintToPress } from './nextPrint';
 export {
   type MeasuredPlace,
   type OffPlace,
@@ -15,11 +16,9 @@ export {
   type LineProgress,
   lineLamp,
   type NextStep,
-  nextPrint,
   nextStep,
   orderLamp,
   type PrintProgress,
-  type PrintToPress,
   printLeft,
   STATIONS,
   type Station,

@@ -1,6 +1,18 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { apply, countsOf, cueOf, type Lot, type RunEvent, type RunFact, type RunPlan, type RunState, replay, replayFrom, standing } from './index';
+import {
+  apply,
+  countsOf,
+  cueOf,
+  type Lot,
+  type RunEvent,
+  type RunFact,
+  type RunPlan,
+  type RunState,
+  replay,
+  replayFrom,
+  standing,
+} from './index';
 import { step } from './machine';
 import { COLD, MARRIED, TWO_SHEET, uuid, WARM } from './test/plans';
 

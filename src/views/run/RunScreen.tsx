@@ -4,7 +4,7 @@ import type { RunReply } from '../../contract';
 import { gateOf, leadIn, sparesOf, standing } from '../../core/run';
 import { useKeys } from '../../ui/keys';
 import { useRoute } from '../../ui/query';
-import { AfterSheet } from './AfterSheet';
+import { useFetched } from '../../ui/useFetched';
 import { CountsLine } from './CountsLine';
 import { Gate } from './Gate';
 import { Pressing } from './Pressing';
@@ -18,6 +18,8 @@ export function RunScreen({ reply }: { reply: RunReply }) {
   const { state, plan } = run;
   const { card } = reply;
   useAwake(!state.done);
+  // fetched while the set-up is looked at, so that the run opens without it and ends with it
+  useFetched(afterSheet, run.events.length > 0);
   // who came by a link on the rail is at the press now: Space and the foot switch are the run's
   useEffect(() => {
     const came = document.activeElement;
@@ -38,7 +40,7 @@ export function RunScreen({ reply }: { reply: RunReply }) {
         <CountsLine counts={run.counts} spares={spares} />
       </div>
       {state.done ? (
-        <AfterSheet reply={reply} run={run} />
+        <Over reply={reply} run={run} />
       ) : first?.state === 'set-up' ? (
         <Gate
           card={card}
@@ -56,6 +58,24 @@ export function RunScreen({ reply }: { reply: RunReply }) {
       )}
       {first && <UndoOnly run={run} />}
     </div>
+  );
+}
+
+const afterSheet = () => import('./AfterSheet');
+
+/** The sheet after the run; until it is there, how the run ended. */
+function Over({ reply, run }: { reply: RunReply; run: LiveRun }) {
+  const after = useFetched(afterSheet, true);
+  if (after) return <after.AfterSheet reply={reply} run={run} />;
+  return (
+    <section className="flex-1 py-4" aria-label="The run is over">
+      <h1 className="text-6xl">
+        {run.state.stopped ? 'Stopped' : 'All pressed'}: {run.counts.good} good, {run.counts.spoiled} spoiled.
+      </h1>
+      <p className="pt-3 text-2xl text-night-soft">
+        The rest of this sheet comes as soon as the server answers. Every step is kept; if it does not come, load the page again.
+      </p>
+    </section>
   );
 }
 
