@@ -42,9 +42,9 @@ export interface Seen {
 /**
  * Works on by the cue, to the end of the run at most: Space for what is asked, and clocks ended early.
  *
- * @param on what the hands do instead at a cue; null: as the cue says; `stop`: no more
+ * @param on what the hands do instead at a cue; null: as the cue says; `wait`: nothing yet; `stop`: no more
  */
-export async function work(page: Page, on: (seen: Seen) => string | 'stop' | null | Promise<string | 'stop' | null>): Promise<void> {
+export async function work(page: Page, on: (seen: Seen) => string | null | Promise<string | null>): Promise<void> {
   const button = page.locator('button[data-cue]');
   for (let i = 0; i < 400; i++) {
     await page.locator('button[data-cue], [data-done]').first().waitFor();
@@ -57,13 +57,17 @@ export async function work(page: Page, on: (seen: Seen) => string | 'stop' | nul
     const verb = VERBS.find((one) => words?.startsWith(one)) ?? words ?? '';
     const key = await on({ verb, piece: piece ?? '' });
     if (key === 'stop') return;
-    if (key !== null) await page.keyboard.press(key);
+    if (key === 'wait') await page.waitForTimeout(200);
+    else if (key !== null) await page.keyboard.press(key);
     else if (state === 'running') await page.keyboard.press('o');
     else await space(page);
     await page.waitForTimeout(120);
   }
   throw new Error('the work came to no end');
 }
+
+/** Whether a press is to be left shut for its time, as hands that mean it do. */
+export const patient = ({ verb }: Seen): 'wait' | null => (verb === 'Pressing' ? 'wait' : null);
 
 const VERBS = [
   'Load',

@@ -1,6 +1,6 @@
 /** Journeys from the end of one run on: to the next size with the set-up as it stands, and to a setting the house keeps. */
 import type { Page } from '@playwright/test';
-import { cue, work } from './hands';
+import { cue, patient, work } from './hands';
 import { expect, test } from './shop';
 
 /** Leaves two pieces of the first size to press; the second size as it is, or with a choice of the operator's. */
@@ -44,7 +44,7 @@ test('the next size goes on by Space: nothing that still stands is asked again, 
   await page.keyboard.press('t');
   await page.getByLabel(/Seconds of the full press/).fill('10');
   await page.keyboard.press('Enter');
-  await work(page, () => null);
+  await work(page, patient);
   await page.getByRole('button', { name: 'Keep it for Wren Stretch on Swing-away' }).click();
   await expect(page.getByText('The house keeps it.')).toBeVisible();
   const next = page.getByRole('region', { name: 'Next' });
@@ -55,7 +55,7 @@ test('the next size goes on by Space: nothing that still stands is asked again, 
   await page.waitForTimeout(1600);
   await page.keyboard.press('Space');
   await expect(page).toHaveURL(/line=line-guide-l/);
-  await expect(page.getByRole('region', { name: 'Holds from the run before' }).getByRole('listitem')).toHaveCount(8);
+  await expect(page.getByRole('region', { name: 'Holds from the run before' }).getByRole('listitem')).toHaveCount(7);
   expect(await setUp(page)).toBe(2);
   await cue(page, /^Load/);
   await expect(page.getByText('not as carded')).toHaveCount(0);

@@ -1,6 +1,6 @@
 /** At the press: a run led by Space through a restart and a reload, a trial on scrap, sounds on time, a due press that takes over, a device without a server. */
 import type { Page } from '@playwright/test';
-import { advance, cue, start, work } from './hands';
+import { advance, cue, patient, start, work } from './hands';
 import { expect, test } from './shop';
 
 /** What the server has of the one run that is open. */
@@ -89,7 +89,7 @@ test('a raised film is tried on scrap, the best time is kept for the run, and af
   await page.keyboard.press('Space');
   await cue(page, /^Load/);
   await expect(page.getByText('not as carded')).toBeVisible();
-  await work(page, async () => ((await counts(page).textContent())?.includes('1 good') ? 'stop' : null));
+  await work(page, async (seen) => ((await counts(page).textContent())?.includes('1 good') ? 'stop' : patient(seen)));
   const { runs } = await (await page.request.get('/api/v1/rail')).json();
   const log = await (await page.request.get('/api/v1/pressings?orderId=order-workshop&limit=5')).json();
   expect(log.pressings[0]).toMatchObject({ runId: runs[0].runId, timeS: Number(best) });

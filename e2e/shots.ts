@@ -5,7 +5,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromium, type Page } from '@playwright/test';
 import { PLANS } from '../src/core/press';
-import { start } from './hands';
+import { patient, start, work } from './hands';
 import { Shop } from './shop';
 
 const FOLDER = 'docs/screenshots';
@@ -30,7 +30,6 @@ const SHOTS: Shot[] = [
   { name: 'shelf', path: '/shelf?on=product-curlew' },
   { name: 'which-transfer', path: '/shelf/which?blank=blank-guide-tee' },
   { name: 'presses', path: '/presses?on=press-clamshell', before: surveyed },
-  { name: 'press-pressure', path: '/presses?on=press-swing', before: (page) => page.getByRole('button', { name: 'Pressure' }).click() },
   { name: 'heat-bench', path: HEAT, before: compared },
   { name: 'heat-map', path: HEAT, before: mapped },
   { name: 'heat-practice', path: '/heat-bench?practice=1', before: practised },
@@ -44,8 +43,9 @@ const SHOTS: Shot[] = [
   },
   { name: 'run-set-up', path: '/orders/order-totes/card', before: toSetUp },
   { name: 'run-parting', path: '/orders/order-nebula/card', before: toParting },
-  // the last of all: its press comes due and would take over every page after it
+  // the last two: their press comes due and would take over every page after it
   { name: 'run-pressing', path: '/orders/order-guide-tees/card?line=line-guide-m', before: toPressing },
+  { name: 'run-after', path: '/orders/order-guide-tees/run', before: toAfter },
 ];
 
 /** Eight surveys of the old clamshell, its corner growing colder, so that there is a map and a chart to see. */
@@ -145,6 +145,20 @@ async function toPressing(page: Page) {
   await step('Space', /^Close/);
   await step('Space', /^Pressing/);
   await page.waitForTimeout(2600);
+}
+
+/** Goes on from there at another time than carded, to its third good piece, and ends. */
+async function toAfter(page: Page) {
+  await page.keyboard.press('t');
+  await page.getByLabel(/Seconds of the full press/).fill('10');
+  await page.keyboard.press('Enter');
+  await work(page, async (seen) => ((await page.getByRole('status').filter({ hasText: '3 good' }).count()) > 0 ? 'stop' : patient(seen)));
+  // a press that is shut is opened before a run is ended
+  await page.keyboard.press('o');
+  await page.waitForTimeout(700);
+  await page.getByRole('button', { name: 'Stop the run here' }).click();
+  await page.getByRole('button', { name: /^Keep it for/ }).waitFor();
+  await page.getByRole('region', { name: 'Next' }).waitFor();
 }
 
 mkdirSync(FOLDER, { recursive: true });

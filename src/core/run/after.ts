@@ -1,7 +1,7 @@
 /** After the run: what happened against the plan, and what to change next time, with the evidence. */
 import { type Card, type House, type HouseSetting, houseSetting } from '../card';
 import type { SpoilReason } from './events';
-import type { DonePeel, PieceResult, RunState } from './state';
+import type { DoneClosing, DonePeel, PieceResult, RunState } from './state';
 
 /** Mean and planned seconds of the closings of one stage. */
 export interface StageTimes {
@@ -62,11 +62,14 @@ type Worked = Pick<PieceResult, 'closings' | 'peels'>;
 /** Opened so much off its time counts as late or early, s. */
 const LATE_S = 2;
 
+/** How much longer it was shut than set, s. */
+const offS = ({ closedAt, openedAt, plannedS }: DoneClosing): number => (openedAt - closedAt) / 1000 - plannedS;
+
 function timesOf(worked: readonly Worked[]): StageTimes[] {
   const closings = worked.flatMap((one) => one.closings);
   return [...new Set(closings.map(({ stage }) => stage))].map((stage) => {
     const own = closings.filter((one) => one.stage === stage);
-    const off = own.map(({ closedAt, openedAt, plannedS }) => (openedAt - closedAt) / 1000 - plannedS);
+    const off = own.map(offS);
     const plannedS = own.reduce((sum, one) => sum + one.plannedS, 0) / own.length;
     return {
       stage,
@@ -104,10 +107,17 @@ function peelsOf(worked: readonly Worked[]): PeelTimes[] {
 /** Faults that time and heat have a hand in; a piece laid crooked says nothing against its setting. */
 const OF_THE_HEAT: ReadonlySet<SpoilReason> = new Set(['would not peel clean', 'shine or press mark', 'scorched', 'ink spread or sunk']);
 
-const evidenceOf = (results: readonly PieceResult[]): Evidence => ({
-  good: results.filter(({ outcome }) => outcome === 'good').length,
-  spoiled: results.filter(({ reason }) => reason !== null && OF_THE_HEAT.has(reason)).length,
-});
+/** Whether it had the time that was set: a press opened off by so much says nothing of it. */
+const hadItsTime = ({ closings }: PieceResult): boolean =>
+  closings.every((closing) => closing.stage !== 'press' || Math.abs(offS(closing)) < LATE_S);
+
+function evidenceOf(results: readonly PieceResult[]): Evidence {
+  const own = results.filter(hadItsTime);
+  return {
+    good: own.filter(({ outcome }) => outcome === 'good').length,
+    spoiled: own.filter(({ reason }) => reason !== null && OF_THE_HEAT.has(reason)).length,
+  };
+}
 
 /** How each kind of setting stands on a result; null: as carded. */
 const SET: Record<HouseSetting['of'], (one: PieceResult) => number | null> = {

@@ -116,7 +116,7 @@ const RULES: Record<string, Rule> = {
  */
 export function gateOf(card: Card, pieces: number, pullDue = false, holding: readonly string[] = []): Check[] {
   return Object.entries(RULES).flatMap(([key, rule]) => {
-    const check = rule(card, pieces, pullDue);
+    const check = rule(card, pieces, pullDue && !holding.includes('pull'));
     return check ? [{ key, ...check, holds: holding.includes(key) }] : [];
   });
 }

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { inputOf } from '../../../test/trade/check';
 import { type Card, resolve } from '../card';
 import { phraseText } from '../units';
-import { howOf } from './how';
+import { howOf, stageWords } from './how';
 
 const HOUSE = { temperature: 'C', length: 'mm', contactPressure: 'kPa', linePressure: 'bar' } as const;
 const card = (change: Partial<Parameters<typeof inputOf>[0]> = {}): Card =>
@@ -52,5 +52,14 @@ describe('what is told beside a cue', () => {
     expect(told(card(), 'place', 'next').says.join(' ')).toMatch(/^Place /);
     expect(told(card(), 'inspect', 'kept').says.join(' ')).toMatch(/^.*Look it over/);
     expect(howOf(card(), { stage: -1, act: null }).says).toEqual([]);
+  });
+
+  it('a full press tells the time it is set to now; what else is closed keeps its own', () => {
+    const stages = card().stages.filter(({ by }) => by === 'press');
+    const words = (setS: number | null) => stages.map((stage) => phraseText(stageWords(stage, { setS }), HOUSE).replaceAll('\u00a0', ' '));
+    const [before, press] = words(null);
+    expect(words(null)).toEqual(stages.map(({ says }) => phraseText(says, HOUSE).replaceAll('\u00a0', ' ')));
+    expect(words(14)).toEqual([before, press?.replace('12 s', '14 s')]);
+    expect(press).toContain('12 s');
   });
 });

@@ -1,7 +1,9 @@
 /** How the act of a cue is done, and what it can do to the hands, in the words of the card's steps. */
-import type { Card, Step } from '../card';
+import type { Card, Stage, Step } from '../card';
 import type { Phrase } from '../units';
 import type { Cue } from './cue';
+import { secondsOf } from './lots';
+import type { RunState } from './state';
 
 export interface How {
   says: Phrase[];
@@ -39,5 +41,11 @@ export function howOf(card: Pick<Card, 'stages' | 'steps'>, cue: Pick<Cue, 'stag
     parts: at === 'part',
   };
 }
+
+/** What a stage is, in the card's words, with the time it is set to now. */
+export const stageWords = (stage: Stage, run: Pick<RunState, 'setS'>): Phrase =>
+  stage.says.map((part) =>
+    typeof part !== 'string' && part.q === 'duration' && part.v === stage.timeS ? { ...part, v: secondsOf(stage, run) } : part,
+  );
 
 const toldAt = ({ steps }: Pick<Card, 'steps'>, at: Step['at']): Step[] => steps.filter((step) => step.at === at);

@@ -18,7 +18,7 @@ export {
   type TrialLooks,
 } from './events';
 export { type Check, FOLLOWS_MS, firstHeat, gateOf, type LeadIn, leadIn, REST, settled, sparesOf, stillHolds, TRIAL } from './gate';
-export { type How, howOf } from './how';
+export { type How, howOf, stageWords } from './how';
 export { lotOf } from './lots';
 export { type Applied, apply, countsOf, type Replayed, replay, replayFrom, standing } from './machine';
 export { type PlannedStage, planOf, type RunPlan } from './plan';

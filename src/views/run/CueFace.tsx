@@ -1,6 +1,6 @@
 /** The cue: what to do now and for which piece, its clock, why, and what comes after. The whole of it is the button. */
 import type { Card } from '../../core/card';
-import { type Cue, type How, howOf } from '../../core/run';
+import { type Cue, type How, howOf, stageWords } from '../../core/run';
 import { type Phrase, phraseText } from '../../core/units';
 import { useUnits } from '../../ui/house';
 import { piecesWords } from '../../ui/pieces';
@@ -13,12 +13,14 @@ interface CueFaceProps {
   cue: Cue;
   next: readonly Cue[];
   card: Card;
+  /** Seconds of the full press where they are not as carded. */
+  setS: number | null;
   /** What is to be said instead of why: a refusal, seconds left, steps that wait. */
   word: string;
   onAct: () => void;
 }
 
-export function CueFace({ cue, next, card, word, onAct }: CueFaceProps) {
+export function CueFace({ cue, next, card, setS, word, onAct }: CueFaceProps) {
   const stage = card.stages[cue.stage];
   const person = cue.pieces.length === 1 ? card.of.roster[(cue.pieces[0] ?? 0) - 1] : undefined;
   const many = cue.pieces.length > 0;
@@ -56,7 +58,7 @@ export function CueFace({ cue, next, card, word, onAct }: CueFaceProps) {
           </span>
         )}
         {card.of.side && <span className="text-4xl leading-none font-bold">{card.of.position}</span>}
-        <span className="text-night-soft">{stage ? <Says words={stage.says} /> : null}</span>
+        <span className="text-night-soft">{stage ? <Says words={stageWords(stage, { setS })} /> : null}</span>
       </span>
       <HowTo how={howOf(card, cue)} />
       <span className="flex min-h-9 flex-wrap items-baseline gap-x-4 pt-1 text-xl">

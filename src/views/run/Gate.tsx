@@ -20,8 +20,8 @@ interface GateProps {
 export function Gate({ card, checks, looked, current, readoutC, lacks, onFact }: GateProps) {
   return (
     <section className="grid flex-1 grid-cols-[19rem_1fr] gap-10 py-5 max-[900px]:grid-cols-1" aria-label="Before the first closing">
-      <div className="text-lg max-[900px]:hidden">
-        <ol className="m-0 list-none p-0">
+      <div className="text-lg max-[900px]:order-1">
+        <ol className="m-0 list-none p-0 max-[900px]:hidden">
           {checks
             .filter(({ holds }) => !holds)
             .map(({ key, says }) => (

@@ -126,7 +126,7 @@ export function Pressing({ reply, run, readoutC }: { reply: RunReply; run: LiveR
       <p className="sr-only" aria-live="assertive">
         {cueWords(cue)}
       </p>
-      <CueFace cue={cue} next={next} card={card} word={word} onAct={on.act} />
+      <CueFace cue={cue} next={next} card={card} setS={state.setS} word={word} onAct={on.act} />
       {photo.field}
       {aside !== 'keys' && (
         <>
