@@ -125,12 +125,15 @@ const SET: Record<HouseSetting['of'], (one: PieceResult) => number | null> = {
   temperature: ({ setC }) => setC,
 };
 const KINDS = ['time', 'temperature'] as const;
-const carded = ({ set }: Pick<Card, 'set'>, of: HouseSetting['of']): number => (of === 'time' ? set.timeS : set.tempC);
+
+/** Whether a setting is the card's own; a temperature goes there and back between units on its way. */
+const asCarded = ({ set }: Pick<Card, 'set'>, of: HouseSetting['of'], value: number): boolean =>
+  Math.abs(value - (of === 'time' ? set.timeS : set.tempC)) < 0.05;
 
 /** Settings other than carded that more pieces came out good than spoiled with. */
 function changesOf(card: Pick<Card, 'set'>, results: readonly PieceResult[]): NextTime[] {
   return KINDS.flatMap((of) => {
-    const others = [...new Set(results.map(SET[of]))].filter((value): value is number => value !== null && value !== carded(card, of));
+    const others = [...new Set(results.map(SET[of]))].filter((value): value is number => value !== null && !asCarded(card, of, value));
     return others.map((value) => ({ of, value, ...evidenceOf(results.filter((one) => SET[of](one) === value)) }));
   }).filter(({ good, spoiled }) => good > spoiled);
 }
@@ -141,9 +144,8 @@ function doubtedOf(card: Pick<Card, 'set' | 'of'>, results: readonly PieceResult
   return KINDS.flatMap((of) => {
     const setting = houseSetting(house, { pressId, productId, of });
     const evidence = evidenceOf(results.filter((one) => SET[of](one) === null));
-    return setting?.value === carded(card, of) && evidence.spoiled > 0 && evidence.spoiled >= evidence.good
-      ? [{ setting, ...evidence }]
-      : [];
+    const doubtful = evidence.spoiled > 0 && evidence.spoiled >= evidence.good;
+    return setting && doubtful && asCarded(card, of, setting.value) ? [{ setting, ...evidence }] : [];
   });
 }
 

@@ -76,6 +76,14 @@ describe('the next size of a print', () => {
     expect(asked('run-l')).toEqual(['parcel', 'heat', 'blank']);
   });
 
+  it('holds nothing beside another run that is open at the press: nobody knows what that has set', () => {
+    start('run-m', 'line-guide-m', START);
+    const end = pressOut('run-m', START, ...looked(...ALL));
+    start('run-crew', 'line-crew-m', end, 'order-crew-tees');
+    start('run-l', 'line-guide-l', end);
+    expect(openRun(shop.db, 'run-l').run.holds).toEqual([]);
+  });
+
   it('starting the same run twice keeps what it took over', () => {
     start('run-m', 'line-guide-m', START);
     const end = pressOut('run-m', START, ...looked(...ALL));

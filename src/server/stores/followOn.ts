@@ -3,7 +3,7 @@ import { and, desc, eq, gte, lte } from 'drizzle-orm';
 import type { Card } from '../../core/card';
 import { FOLLOWS_MS, stillHolds, TRIAL } from '../../core/run';
 import { runs } from '../db/schema';
-import { type OpenedRun, openRun, stateOf } from './openedRun';
+import { listOpenRuns, type OpenedRun, openRun, stateOf } from './openedRun';
 import type { Db } from './versioned';
 
 export interface FollowOn {
@@ -12,8 +12,9 @@ export interface FollowOn {
   triedS: number | null;
 }
 
-/** The run that ended last at a press, and not long ago. */
+/** The run that ended last at a press, and not long ago; null also where another is open there, for it may have set the press otherwise. */
 function runBefore(db: Db, pressId: string, now: number): OpenedRun | null {
+  if (listOpenRuns(db).some((run) => run.pressId === pressId)) return null;
   const row = db
     .select({ id: runs.id })
     .from(runs)

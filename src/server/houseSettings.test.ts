@@ -1,0 +1,71 @@
+/** Settings the house keeps, over the wire: cards start from them, what is wrong is named, and they go with the shop. */
+import { describe, expect, it } from 'vitest';
+import { ownShop, put, send } from '../../test/api';
+import type { HouseSetting } from '../core/card';
+import { phraseText } from '../core/units';
+import * as houseRoute from '../pages/api/v1/house';
+import * as cardsRoute from '../pages/api/v1/orders/[id]/cards';
+import { openShop } from './db';
+import { shop } from './shop';
+import { readHouse } from './stores/house';
+import { startRun } from './stores/runs';
+import { shopJson } from './stores/shopExport';
+import { planJson } from './stores/shopImport';
+
+ownShop();
+
+const KEPT: HouseSetting = {
+  pressId: 'press-swing',
+  productId: 'product-wren',
+  of: 'time',
+  value: 10,
+  on: '2026-11-26',
+  good: 6,
+  spoiled: 0,
+};
+
+async function keep(settings: unknown[]) {
+  const { body } = await send(houseRoute.GET, '/house');
+  return put(houseRoute.PUT, '/house', {}, { ...body.house, settings }, `"${body.version}"`);
+}
+async function cardOf(lineId: string) {
+  const id = 'order-guide-tees';
+  const { body } = await send(cardsRoute.GET, `/orders/${id}/cards`, { id });
+  const { card } = body.cards.find((one: { lineId: string }) => one.lineId === lineId);
+  const units = readHouse(shop().db).doc.units;
+  return {
+    timeS: card.set.timeS,
+    why: card.reasons.map((one: { says: Parameters<typeof phraseText>[0] }) => phraseText(one.says, units)).join(' '),
+  };
+}
+
+describe('a setting of the house', () => {
+  it('is what every card of that press and transfer starts from, with its evidence, until it is kept no longer', async () => {
+    const before = await cardOf('line-guide-l');
+    expect(before.timeS).toBe(9);
+    expect((await keep([KEPT])).status).toBe(200);
+    const kept = await cardOf('line-guide-l');
+    expect(kept.timeS).toBe(10);
+    expect(kept.why).toMatch(/House setting for Wren Stretch on Swing-away: 10\ss, kept on 2026-11-26 after 6 good and 0 spoiled/);
+    await keep([]);
+    expect(await cardOf('line-guide-l')).toEqual(before);
+  });
+
+  it('that cannot be one is refused by its field, and the house stays as it was', async () => {
+    const { status, body } = await keep([KEPT, { ...KEPT, of: 'temperature', value: 900 }]);
+    expect(status).toBe(422);
+    expect(body.errors).toEqual([{ field: 'settings.1.value', message: 'A time is 1 to 3600 s, a temperature 20 to 260 °C.' }]);
+    expect(readHouse(shop().db).doc.settings).toBeUndefined();
+  });
+
+  it('goes out and in with the shop, and so does what a run took over', async () => {
+    await keep([KEPT]);
+    const { run } = startRun(shop().db, 'run-a', { orderId: 'order-guide-tees', lineId: 'line-guide-m', operator: 'MB' }, Date.now());
+    expect(run.holds).toEqual([]);
+    const text = [...shopJson(shop().db)].join('');
+    const other = openShop(':memory:', 'drizzle');
+    planJson(other.db, text).apply();
+    expect(readHouse(other.db).doc.settings).toEqual([KEPT]);
+    expect([...shopJson(other.db)].join('')).toBe(text);
+  });
+});
