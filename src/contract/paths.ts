@@ -39,6 +39,7 @@ export const PATHS = {
   rail: ['GET', '/rail'],
   readRoster: ['POST', '/compute/roster'],
   computeCard: ['POST', '/compute/card'],
+  computeSchool: ['POST', '/compute/school'],
   computeSurvey: ['POST', '/compute/survey'],
   computePressure: ['POST', '/compute/pressure'],
   computeWarmUp: ['POST', '/compute/warm-up'],

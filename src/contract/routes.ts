@@ -36,6 +36,7 @@ import {
   ComputeCardSchema,
   ComputePressureReplySchema,
   ComputePressureSchema,
+  ComputeSchoolSchema,
   ComputeSurveySchema,
   ComputeWarmUpReplySchema,
   ComputeWarmUpSchema,
@@ -53,6 +54,7 @@ import {
   PressReportSchema,
   RailSchema,
   RunReplySchema,
+  SchoolExampleSchema,
   SHELF_KINDS,
   ShelfSchema,
   StartRunSchema,
@@ -254,6 +256,10 @@ export const ROUTES = {
     params: z.object({ id: z.uuid() }),
     body: PracticeRoundSchema,
     reply: z.object({ scores: z.array(PracticeScoreSchema) }),
+  }),
+  computeSchool: route('What a choice of the house changes, on the piece it matters on: a card for each answer, with only what differs', {
+    body: ComputeSchoolSchema,
+    reply: SchoolExampleSchema,
   }),
   computeCard: route('Work out a card from everything in the body; stores nothing', {
     body: ComputeCardSchema,

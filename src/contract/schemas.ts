@@ -225,6 +225,16 @@ export const ComputeCardSchema = z.object({
     .default({ products: [], presses: [] }),
 });
 export type ComputeCard = z.output<typeof ComputeCardSchema>;
+
+/** A choice that differs between houses, and the house it is shown under. */
+export const ComputeSchoolSchema = z.object({ rule: HouseSchema.shape.rules.keyof(), house: HouseSchema });
+export const SchoolExampleSchema = z.object({
+  piece: z.string(),
+  answers: z.array(
+    z.object({ value: z.string(), facts: z.array(z.object({ name: z.string(), says: PhraseSchema })), steps: z.array(PhraseSchema) }),
+  ),
+});
+
 /** Everything that was found out about a press, and what follows from it. */
 export const PressReportSchema = z.object({
   records: z.array(PressRecordSchema),

@@ -1,8 +1,9 @@
-/** Settings the house keeps, over the wire: cards start from them, what is wrong is named, and they go with the shop. */
+/** The house over the wire: settings it keeps, which cards start from and which go with the shop; and what its choices change. */
 import { describe, expect, it } from 'vitest';
 import { ownShop, put, send } from '../../test/api';
-import type { HouseSetting } from '../core/card';
+import { type HouseSetting, STARTING_HOUSE, schoolExample } from '../core/card';
 import { phraseText } from '../core/units';
+import * as schoolRoute from '../pages/api/v1/compute/school';
 import * as houseRoute from '../pages/api/v1/house';
 import * as cardsRoute from '../pages/api/v1/orders/[id]/cards';
 import { openShop } from './db';
@@ -67,5 +68,20 @@ describe('a setting of the house', () => {
     planJson(other.db, text).apply();
     expect(readHouse(other.db).doc.settings).toEqual([KEPT]);
     expect([...shopJson(other.db)].join('')).toBe(text);
+  });
+});
+
+describe('what a choice of the house changes', () => {
+  const ask = (rule: string, house: object = STARTING_HOUSE) => put(schoolRoute.POST, '/compute/school', {}, { rule, house });
+  it('is told for every answer, without the shop’s own facts', async () => {
+    const { status, body } = await ask('coverWhenAllowed');
+    expect(status).toBe(200);
+    expect(body).toEqual(JSON.parse(JSON.stringify(schoolExample('coverWhenAllowed', STARTING_HOUSE))));
+    expect(body.answers.map(({ value }: { value: string }) => value).sort()).toEqual(['always', 'never']);
+  });
+  it('of no such choice, or under no such house, is refused by its field', async () => {
+    expect((await ask('peelWhen')).body.errors).toMatchObject([{ field: 'rule' }]);
+    const far = { ...STARTING_HOUSE, room: { tempC: 90, humidityPercent: 50 } };
+    expect((await ask('felt', far)).body.errors).toMatchObject([{ field: 'house.room.tempC' }]);
   });
 });
