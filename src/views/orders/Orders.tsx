@@ -54,7 +54,7 @@ function NewOrder({ initialName }: { initialName: string }) {
       />
       <TextField label="Customer" name="customer" value={customer} onChange={setCustomer} problem={fields.customer} hint="May stay empty" />
       <TextField label="Wanted by" name="due" type="date" value={due} onChange={setDue} problem={fields.due} />
-      <Fault of={fault} />
+      <Fault of={Object.keys(fields).length === 0 ? fault : null} />
       <button type="submit" className="act act-main w-full">
         Start the order
       </button>

@@ -1,5 +1,5 @@
 /** Starts a run of a print, or goes back to the one that is open, and turns to the press. */
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { call } from '../../contract';
 import { forgetAct } from '../../ui/acts';
 import { newId } from '../../ui/newId';
@@ -8,6 +8,10 @@ import { goTo } from '../shell/goTo';
 
 export function useStartRun(orderId: string) {
   const [fault, setFault] = useState<unknown>(null);
+  // a second press while the first is on its way starts no second run
+  const starting = useRef(false);
+  // and one that is pressed again because no answer came asks for the same run
+  const ids = useRef<Record<string, string>>({});
   const start = async ({
     lineId,
     printKey,
@@ -19,13 +23,18 @@ export function useStartRun(orderId: string) {
     openRunId?: string | null;
     operator: string;
   }) => {
-    const id = openRunId ?? newId();
+    if (starting.current) return;
+    starting.current = true;
+    const print = `${lineId} ${printKey}`;
+    ids.current[print] ??= newId();
+    const id = openRunId ?? ids.current[print];
     try {
       if (!openRunId) await call('putRun', { params: { id }, body: { orderId, lineId, printKey, operator } });
       forgetAct();
       await refresh('order', 'rail');
       goTo(`/orders/${orderId}/run?line=${lineId}&run=${id}`);
     } catch (error) {
+      starting.current = false;
       setFault(error);
     }
   };
