@@ -10,6 +10,8 @@ export default defineConfig({
   // no pictures are resized here
   image: { service: passthroughImageService() },
   devToolbar: { enabled: false },
+  // a link that is merely pointed at is not fetched: some of them are a whole backup
+  prefetch: false,
   // the guards of server/http check origins on every write, not only on forms
   security: { checkOrigin: false },
   // nothing inline but what the content policy knows

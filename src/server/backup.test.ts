@@ -69,6 +69,19 @@ describe('a backup', () => {
     }
     expect(shop().sqlite.prepare("SELECT count(*) AS n FROM run_events WHERE run_id = 'run-busy'").get()).not.toEqual({ n: 0 });
   });
+  it('asked for several times in one instant is each time whole', async () => {
+    const replies = await Promise.all(Array.from({ length: 8 }, () => ask(backupRoute.GET, '/backup')));
+    for (const [n, reply] of replies.entries()) {
+      const bytes = Buffer.from(await reply.arrayBuffer());
+      expect(bytes.length).toBe(Number(reply.headers.get('content-length')));
+      const to = join(folder(), `at-once-${n}.beacon`);
+      writeFileSync(to, bytes);
+      const copy = new Sqlite(to, { readonly: true });
+      expect(copy.pragma('integrity_check', { simple: true })).toBe('ok');
+      expect((copy.prepare('SELECT count(*) AS n FROM pressings').get() as { n: number }).n).toBe(101);
+      copy.close();
+    }
+  });
   it('put back into a shop that was wiped is the shop as it was, and what was there is kept beside it', async () => {
     const before = whole();
     const file = new Uint8Array(await (await ask(backupRoute.GET, '/backup')).arrayBuffer());

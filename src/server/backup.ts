@@ -1,4 +1,5 @@
 /** Backup and restore: the whole shop as one file, taken while work goes on, and put back only when it is proven whole. */
+import { randomUUID } from 'node:crypto';
 import { closeSync, copyFileSync, existsSync, openSync, readSync, renameSync, rmSync, statSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -21,7 +22,7 @@ const PAGES_A_TURN = 200;
  */
 export async function takeBackup(
   { sqlite }: Pick<Shop, 'sqlite'>,
-  to = join(tmpdir(), `tidy-beacon-${Date.now()}-${process.pid}.sqlite`),
+  to = join(tmpdir(), `tidy-beacon-${randomUUID()}.sqlite`),
 ): Promise<string> {
   await sqlite.backup(to, { progress: () => PAGES_A_TURN });
   const copy = new Sqlite(to);

@@ -1,4 +1,5 @@
 /** Backup and restore over the wire: one file down, one file up. */
+import { randomUUID } from 'node:crypto';
 import { createReadStream, createWriteStream, rmSync, statSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -36,7 +37,7 @@ export async function backupReply(request: Request): Promise<Response> {
 
 /** PUT of a backup file: proven first, then put in place; what was there is kept beside it. */
 export async function restoreReply(request: Request): Promise<Response> {
-  const path = join(tmpdir(), `tidy-beacon-restore-${Date.now()}-${process.pid}`);
+  const path = join(tmpdir(), `tidy-beacon-restore-${randomUUID()}`);
   try {
     if (Number(request.headers.get('content-length') ?? 0) > RESTORE_LIMIT)
       throw new Refusal(413, 'Too large', 'A backup over 4 GiB is not taken through the browser.');
