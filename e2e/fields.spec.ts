@@ -74,3 +74,26 @@ test('a base found to heat and a platen to put in are kept', async ({ page, requ
   await expect.poll(async () => (await saved()).lower?.spreadK ?? 0).toBeCloseTo(4 / 1.8, 3);
   expect((await saved()).swapPlatens).toMatchObject([{ name: 'sleeve platen', widthMm: 100 }]);
 });
+
+test('a house two people change: what only one of them touched is joined, what both did is told and not undone', async ({ page }) => {
+  await page.goto('/house');
+  const other = async (change: object) => {
+    const { house, version } = await (await page.request.get('/api/v1/house')).json();
+    const data = { ...house, ...change };
+    expect((await page.request.put('/api/v1/house', { data, headers: { 'if-match': `"${version}"` } })).ok()).toBe(true);
+    // the page hears of it as it comes back to the front
+    await page.evaluate(() => document.dispatchEvent(new Event('visibilitychange')));
+  };
+  await page.getByLabel('Humidity, %').fill('61');
+  await other({ operators: ['MB', 'ZZ'] });
+  await expect(page.getByLabel('Who presses here')).toHaveValue('MB, ZZ');
+  await expect(page.getByLabel('Humidity, %')).toHaveValue('61');
+  await other({ room: { tempC: 25, humidityPercent: 30 } });
+  await page.waitForTimeout(2500);
+  await page.getByRole('button', { name: 'Save the house' }).click();
+  await expect(page.getByRole('alert').first()).toBeVisible();
+  await expect(page.getByLabel('Humidity, %')).toHaveValue('61');
+  expect((await (await page.request.get('/api/v1/house')).json()).house.room.humidityPercent).toBe(30);
+  await page.getByRole('button', { name: 'Put back what was saved' }).click();
+  await expect(page.getByLabel('Humidity, %')).toHaveValue('30');
+});

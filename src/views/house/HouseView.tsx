@@ -1,6 +1,6 @@
 /** The house: its units, its room, who works there, its choice where practice differs, and its backup. Every card follows from the next moment on. */
 import { useState } from 'react';
-import { ProblemError } from '../../contract';
+import { ProblemError, type Reply } from '../../contract';
 import { type House, SCHOOLS } from '../../core/card';
 import { saysTheSame } from '../../ui/equal';
 import { Fault } from '../../ui/Fault';
@@ -27,26 +27,35 @@ export function HouseView() {
 function HousePage() {
   const { data, error, fault, save } = useHouse();
   if (!data) return <Pending error={error} what="the house rules" />;
-  return <HouseForm house={data.house} fault={fault} save={save} />;
+  return <HouseForm now={data} fault={fault} save={save} />;
 }
 
 const options = <const T extends string>(...pairs: readonly (readonly [T, string])[]) => pairs.map(([value, text]) => ({ value, text }));
 
 type Rule = keyof House['rules'];
 
-function HouseForm({ house, fault, save }: { house: House } & Pick<ReturnType<typeof useHouse>, 'fault' | 'save'>) {
+type Saving = Pick<ReturnType<typeof useHouse>, 'fault' | 'save'>;
+
+function HouseForm({ now, fault, save }: { now: Reply<'house'> } & Saving) {
+  const { house } = now;
   const [draft, setDraft] = useState(house);
   const [operators, setOperators] = useState(house.operators.join(', '));
   const [shown, setShown] = useState<Rule>('coverWhenAllowed');
   const fields = fault instanceof ProblemError ? fault.fields : {};
   const dirty = !saysTheSame(draft, house);
-  const [base, setBase] = useState(house);
-  if (base !== house) {
-    // the house was changed beside this form: what is being typed stays, the rest follows
-    const { merged } = merge(base, draft, house, Object.keys(draft));
-    setBase(house);
-    setDraft(merged);
-    if (!saysTheSame(merged.operators, draft.operators)) setOperators(merged.operators.join(', '));
+  const [from, setFrom] = useState(now);
+  const [heard, setHeard] = useState(now);
+  const take = (next: House) => {
+    setFrom(now);
+    setDraft(next);
+    if (!saysTheSame(next.operators, draft.operators)) setOperators(next.operators.join(', '));
+  };
+  if (heard !== now) {
+    setHeard(now);
+    // the house was changed beside this form: what is being typed stays, the rest follows. Where both changed the same, the draft
+    // stays one of the house it was begun from, so that saving it is refused in words and nobody's change is undone unseen.
+    const { merged, conflicts } = merge(from.house, draft, house);
+    if (conflicts.length === 0) take(merged);
   }
   const patch = (part: Partial<House>) => setDraft((now) => ({ ...now, ...part }));
   return (
@@ -54,21 +63,14 @@ function HouseForm({ house, fault, save }: { house: House } & Pick<ReturnType<ty
       <form
         onSubmit={(event) => {
           event.preventDefault();
-          void save(draft, 'house changed');
+          void save(draft, 'house changed', from);
         }}
         aria-label="House"
       >
         <div className="sticky top-0 z-10 flex min-h-16 items-center gap-4 border-b border-line bg-paper">
           <h1 className="flex-1">House</h1>
           {dirty && (
-            <button
-              type="button"
-              className="act act-quiet"
-              onClick={() => {
-                setDraft(house);
-                setOperators(house.operators.join(', '));
-              }}
-            >
+            <button type="button" className="act act-quiet" onClick={() => take(house)}>
               Put back what was saved
             </button>
           )}

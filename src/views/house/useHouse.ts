@@ -10,10 +10,10 @@ const again = () => refresh('house', 'orderCards', 'order', 'bench', 'learned');
 export function useHouse() {
   const { data, error } = useRoute('house', {});
   const [fault, setFault] = useState<unknown>(null);
-  /** Saves a changed house; `what` is what the rail will offer to undo. */
-  const save = async (house: House, what: string): Promise<void> => {
-    if (!data) return;
-    const { house: before, version } = data;
+  /** Saves a house changed from one that was seen, by default as it is now; `what` is what the rail will offer to undo. */
+  const save = async (house: House, what: string, from = data): Promise<void> => {
+    if (!from) return;
+    const { house: before, version } = from;
     try {
       await saveUndoably(what, async () => {
         const saved = await call('putHouse', { body: house, ifMatch: version });
