@@ -30,6 +30,16 @@ async function setUp(page: Page): Promise<number> {
   return many;
 }
 
+/** Presses on to the look at the last of two pieces. */
+async function toLastLook(page: Page): Promise<void> {
+  await page.goto('/orders');
+  await fewLeft(page);
+  await page.goto('/orders/order-guide-tees/card?line=line-guide-m');
+  await page.getByRole('button', { name: 'Start pressing' }).click();
+  await page.getByRole('button', { name: 'Press without the rest' }).click();
+  await work(page, ({ verb, piece }) => (verb === 'Look it over' && piece.includes('2') ? 'stop' : null));
+}
+
 test('the next size goes on by Space: nothing that still stands is asked again, and the house keeps the time that was found', async ({
   page,
 }) => {
@@ -73,12 +83,7 @@ test('the next size goes on by Space: nothing that still stands is asked again, 
 
 test('the last Space of a run, doubled by a slip, begins no other; what has cautions is looked at first', async ({ page }) => {
   test.setTimeout(120_000);
-  await page.goto('/orders');
-  await fewLeft(page);
-  await page.goto('/orders/order-guide-tees/card?line=line-guide-m');
-  await page.getByRole('button', { name: 'Start pressing' }).click();
-  await page.getByRole('button', { name: 'Press without the rest' }).click();
-  await work(page, ({ verb, piece }) => (verb === 'Look it over' && piece.includes('2') ? 'stop' : null));
+  await toLastLook(page);
   await page.waitForTimeout(650);
   for (let i = 0; i < 4; i++) await page.keyboard.press('Space');
   const next = page.getByRole('region', { name: 'Next' });
@@ -99,12 +104,7 @@ test('the last Space of a run, doubled by a slip, begins no other; what has caut
 
 test('with the server away as the last piece is kept, the sheet is there; what is next comes with the server', async ({ page, shop }) => {
   test.setTimeout(120_000);
-  await page.goto('/orders');
-  await fewLeft(page);
-  await page.goto('/orders/order-guide-tees/card?line=line-guide-m');
-  await page.getByRole('button', { name: 'Start pressing' }).click();
-  await page.getByRole('button', { name: 'Press without the rest' }).click();
-  await work(page, ({ verb, piece }) => (verb === 'Look it over' && piece.includes('2') ? 'stop' : null));
+  await toLastLook(page);
   await shop.kill();
   await page.waitForTimeout(650);
   await page.keyboard.press('Space');
