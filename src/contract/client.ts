@@ -27,11 +27,14 @@ export type Args<N extends RouteName> = Part<'params', Params<N>> &
   (QueryIn<N> extends Record<string, never> ? unknown : { query?: QueryIn<N> }) &
   Part<'body', BodyIn<N>> & { ifMatch?: number };
 
+/** An answer that has not come by then never will: a network that is gone without a word holds a question for ever, ms. */
+const PATIENCE_MS = 30_000;
+
 /**
  * Calls a route.
  *
  * @throws {ProblemError} the server refused, with words for the operator
- * @throws {AwayError} there was no answer
+ * @throws {AwayError} there was no answer, or only half of one
  */
 export async function call<N extends RouteName>(name: N, args: Args<N>): Promise<Reply<N>> {
   const { params = {}, query = {}, body, ifMatch } = args as { params?: object; query?: object; body?: unknown; ifMatch?: number };
@@ -39,14 +42,19 @@ export async function call<N extends RouteName>(name: N, args: Args<N>): Promise
   const headers: Record<string, string> = {};
   if (body !== undefined) headers['content-type'] = 'application/json';
   if (ifMatch !== undefined) headers['if-match'] = `"${ifMatch}"`;
-  let response: Response;
+  const patience = new AbortController();
+  const late = setTimeout(() => patience.abort(), PATIENCE_MS);
   try {
-    response = await fetch(urlOf(name, params, query), { method, headers, ...(body === undefined ? {} : { body: JSON.stringify(body) }) });
-  } catch {
-    throw new AwayError();
+    const { signal } = patience;
+    const sent = body === undefined ? {} : { body: JSON.stringify(body) };
+    const response = await fetch(urlOf(name, params, query), { method, headers, signal, ...sent });
+    if (!response.ok) throw new ProblemError(await problemOf(response));
+    return (await response.json()) as Reply<N>;
+  } catch (error) {
+    throw error instanceof ProblemError ? error : new AwayError();
+  } finally {
+    clearTimeout(late);
   }
-  if (!response.ok) throw new ProblemError(await problemOf(response));
-  return (await response.json()) as Reply<N>;
 }
 
 function urlOf(name: RouteName, params: object, query: object): string {

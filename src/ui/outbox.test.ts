@@ -48,6 +48,22 @@ afterEach(() => {
 });
 
 describe('the outbox', () => {
+  it('an event whose question is never answered is asked again, and stands once', async () => {
+    const stored = server();
+    const sound = fetch;
+    let asked = 0;
+    vi.stubGlobal('fetch', (url: string, init?: RequestInit) => {
+      if (url.endsWith('/health') || ++asked > 1) return sound(url, init);
+      return new Promise((_, fail) => init?.signal?.addEventListener('abort', () => fail(new DOMException('given up', 'AbortError'))));
+    });
+    const one = event();
+    post('run-silent', one);
+    await settled();
+    expect(stored).toEqual([]);
+    for (let i = 0; i < 4; i++) await settled();
+    expect(stored).toEqual([one]);
+    expect(peek('run-silent')).toMatchObject({ confirmed: [one], waiting: [] });
+  });
   it('shows an event at once and sends them in the order they happened, one at a time', async () => {
     const stored = server();
     const events = [event(), event(), event()];
