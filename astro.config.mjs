@@ -1,12 +1,20 @@
+import { join } from 'node:path';
 import node from '@astrojs/node';
 import react from '@astrojs/react';
 import tailwindcss from '@tailwindcss/vite';
 import { defineConfig, passthroughImageService } from 'astro/config';
+import { buildBeside } from './scripts/worker.mjs';
+
+/** The worker thread and the front door are built with the pages. */
+const beside = {
+  name: 'beside-the-pages',
+  hooks: { 'astro:build:done': () => buildBeside(import.meta.dirname, join(import.meta.dirname, 'dist', 'server')) },
+};
 
 export default defineConfig({
   output: 'server',
   adapter: node({ mode: 'standalone' }),
-  integrations: [react()],
+  integrations: [react(), beside],
   // no pictures are resized here
   image: { service: passthroughImageService() },
   devToolbar: { enabled: false },

@@ -2,5 +2,12 @@ import { defineConfig } from 'vitest/config';
 
 export default defineConfig({
   // two at a time even on two cores: one file alone would leave the other core idle; a slow machine is no failure
-  test: { include: ['src/**/*.test.ts', 'src/**/*.test.tsx'], setupFiles: ['test/seed.ts'], testTimeout: 120_000, maxWorkers: 2 },
+  test: {
+    include: ['src/**/*.test.ts', 'src/**/*.test.tsx'],
+    setupFiles: ['test/seed.ts'],
+    globalSetup: ['test/worker.ts'],
+    testTimeout: 120_000,
+    hookTimeout: 120_000,
+    maxWorkers: 2,
+  },
 });

@@ -1,6 +1,6 @@
 // npm run demo: serves the demo shop from a database of its own, made the first time and kept after that.
 // npm run demo -- --fresh starts it over.
-import { existsSync, rmSync } from 'node:fs';
+import { rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { serve } from './serve.mjs';
 import { ensureBuilt, ensureInstalled, HOME } from './setup.mjs';
@@ -17,5 +17,4 @@ process.env.TIDY_BEACON_DEMO = join(HOME, 'demo');
 if (process.argv.includes('--fresh')) {
   for (const end of ['', '-wal', '-shm']) rmSync(process.env.TIDY_BEACON_DB + end, { force: true });
 }
-console.log(existsSync(process.env.TIDY_BEACON_DB) ? 'The demo shop as you left it.' : 'A new demo shop.');
-await serve();
+console.log((await serve()) ? 'A new demo shop.' : 'The demo shop as you left it.');

@@ -1,10 +1,14 @@
-/** Runs before and after every request: the guards of `server/http`. */
+/** Runs before and after every request: the guards of `server/http`. As it is loaded, devices begin to be listened to and what a server that was ended left behind is swept. */
 import { defineMiddleware } from 'astro:middleware';
 import { listenToDevices } from './server/devices/listener';
 import { simulateDevices } from './server/devices/simulated';
 import { guard, secure } from './server/http/guards';
+import { beginSweeping } from './server/sweep';
+import { warmUp } from './server/work/pool';
 
 listenToDevices();
 simulateDevices();
+beginSweeping();
+warmUp();
 
 export const onRequest = defineMiddleware(async ({ request }, next) => guard(request) ?? secure(await next()));

@@ -1,12 +1,25 @@
 /** A server without a socket: endpoints called as the server would, on a database file of their own. */
-import { mkdtempSync, rmSync } from 'node:fs';
+import { copyFileSync, existsSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { APIContext, APIRoute } from 'astro';
 import { afterEach, beforeEach } from 'vitest';
-import { closeShop } from '../src/server/shop';
+import { closeShop, shop } from '../src/server/shop';
 
 export const BASE = 'http://127.0.0.1:4321/api/v1';
+
+/** The demo shop, made once for all tests of a file: each has a copy of it. */
+let template = '';
+function demoShop(): string {
+  if (template && existsSync(template)) return template;
+  const folder = mkdtempSync(join(tmpdir(), 'beacon-template-'));
+  process.on('exit', () => rmSync(folder, { recursive: true, force: true }));
+  template = join(folder, 'shop.sqlite');
+  process.env.TIDY_BEACON_DB = template;
+  shop().sqlite.pragma('wal_checkpoint(TRUNCATE)');
+  closeShop();
+  return template;
+}
 
 /** Each test has a shop of its own in a folder that goes with it. @param demo filled with the demo shop */
 export function ownShop(demo = true): { folder: () => string; path: () => string } {
@@ -14,9 +27,11 @@ export function ownShop(demo = true): { folder: () => string; path: () => string
   const path = () => join(folder, 'shop.sqlite');
   beforeEach(() => {
     folder = mkdtempSync(join(tmpdir(), 'beacon-'));
+    if (demo) {
+      process.env.TIDY_BEACON_DEMO = join(process.cwd(), 'demo');
+      copyFileSync(demoShop(), path());
+    } else delete process.env.TIDY_BEACON_DEMO;
     process.env.TIDY_BEACON_DB = path();
-    if (demo) process.env.TIDY_BEACON_DEMO = join(process.cwd(), 'demo');
-    else delete process.env.TIDY_BEACON_DEMO;
   });
   afterEach(() => {
     closeShop();

@@ -1,8 +1,8 @@
 /** What the Heat bench and practice send and are sent. */
 import { z } from 'zod';
-import { BoundSchema, Initials, LearnedShiftSchema, MISTAKES } from '../core/card';
+import { BoundSchema, LearnedShiftSchema, MISTAKES } from '../core/card';
 import { AllowedSchema, EFFECTS, HeatAskSchema, SEEN_PLACES, StackLayerSchema } from '../core/heat';
-import { PEELS } from '../core/materials';
+import { Initials, PEELS } from '../core/materials';
 
 export const PeelClockSchema = z.object({ warmS: z.number().nullable(), warmUntilS: z.number().nullable(), coldS: z.number().nullable() });
 

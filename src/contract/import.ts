@@ -7,7 +7,7 @@ export interface ImportFile {
   /** What the rows of a CSV are; a JSON file says so itself. */
   kind: string;
   name: string;
-  text: string;
+  bytes: Blob;
   /** False: only say what it would do. */
   apply: boolean;
 }
@@ -19,15 +19,15 @@ export interface ImportFile {
  * @throws {ProblemError} the file as a whole is refused
  * @throws {AwayError} there was no answer
  */
-export async function importText(
-  { kind, name, text, apply }: ImportFile,
+export async function importFile(
+  { kind, name, bytes, apply }: ImportFile,
   onProgress: (done: number, of: number) => void,
 ): Promise<ImportReply> {
-  const json = name.endsWith('.json') || /^\s*\{/.test(text);
+  const json = name.endsWith('.json') || /^\s*\{/.test(await bytes.slice(0, 100).text());
   const response = await fetch(`${API}/import?kind=${encodeURIComponent(kind)}&apply=${apply}`, {
     method: 'POST',
     headers: { 'content-type': json ? 'application/json' : 'text/csv' },
-    body: text,
+    body: bytes,
   }).catch(() => {
     throw new AwayError();
   });

@@ -2,4 +2,16 @@
 export { AwayError, call, ProblemError } from './client';
 export { API, PHOTO_MOST } from './paths';
 export type { Reply } from './routes';
-export type { BenchRow, ImportReply, LineCard, Logged, PressReport, Problem, Rail, RunReply, ShelfKind, ShelfReply } from './schemas';
+export type {
+  BenchRow,
+  ImportReply,
+  LineCard,
+  Logged,
+  PressReport,
+  Problem,
+  Rail,
+  RunReply,
+  ShelfKind,
+  ShelfReply,
+  Unreadable,
+} from './schemas';

@@ -80,13 +80,21 @@ export const SizeSplitReplySchema = z.object({
   off: z.number(),
 });
 
-export const ClosingAskSchema = z.object({
-  room: Sides,
-  piece: z.object({
-    widthMm: z.number().min(5, 'A piece under 5 mm is not pressed.').max(2000),
-    heightMm: z.number().min(5, 'A piece under 5 mm is not pressed.').max(2000),
-    round: z.boolean(),
-  }),
-  gapMm: z.number().min(0).max(200),
-});
+/** Pieces that would lie in a room by their area alone. */
+const MOST_LAID = 400;
+
+export const ClosingAskSchema = z
+  .object({
+    room: Sides,
+    piece: z.object({
+      widthMm: z.number().min(5, 'A piece under 5 mm is not pressed.').max(2000),
+      heightMm: z.number().min(5, 'A piece under 5 mm is not pressed.').max(2000),
+      round: z.boolean(),
+    }),
+    gapMm: z.number().min(0).max(200),
+  })
+  .refine(({ room, piece }) => room.widthMm * room.heightMm <= MOST_LAID * piece.widthMm * piece.heightMm, {
+    path: ['piece'],
+    message: `More than ${MOST_LAID} of these would lie in this room: nobody lays out so many at once.`,
+  });
 export const ClosingReplySchema = z.object({ pieces: z.array(z.object({ xMm: z.number(), yMm: z.number(), turned: z.boolean() })) });

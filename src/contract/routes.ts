@@ -1,11 +1,11 @@
 /** The schemas of every route: what is parsed on the way in and checked on the way out. OpenAPI is made from this table. */
 
 import { z } from 'zod';
-import { HouseSchema, Initials, OrderSchema, RosterEntrySchema } from '../core/card';
+import { HouseSchema, OrderSchema, RosterEntrySchema } from '../core/card';
 import { AllowedSchema, HeatAskSchema, PeelAskSchema, SweepAskSchema } from '../core/heat';
 import { OffPlaceSchema } from '../core/log';
-import { AidSchema, BlankSchema, FabricSchema, Id, ProductSchema } from '../core/materials';
-import { PlatenMapSchema, PressRecordSchema, PressSchema } from '../core/press';
+import { AidSchema, BlankSchema, FabricSchema, Id, Initials, ProductSchema } from '../core/materials';
+import { PlatenMapSchema, PressAmendmentSchema, PressRecordSchema, PressSchema } from '../core/press';
 import { RunEventSchema } from '../core/run';
 import {
   BandSchema,
@@ -53,6 +53,7 @@ import {
   PressReplySchema,
   PressReportSchema,
   RailSchema,
+  RunEventsReplySchema,
   RunReplySchema,
   SchoolExampleSchema,
   SHELF_KINDS,
@@ -60,11 +61,15 @@ import {
   StartRunSchema,
   SuitedSchema,
   thingReply,
+  UnreadableSchema,
   WishSchema,
 } from './schemas';
 
 const none = z.object({});
 const byId = z.object({ id: Id });
+
+/** How many events of a run are known already. */
+const SinceQuery = z.object({ since: z.coerce.number().int().min(0).default(0) });
 
 interface RouteSchemas {
   summary: string;
@@ -92,20 +97,21 @@ const route = <
 
 export const ROUTES = {
   health: route('Whether the server and its database are well', {
-    reply: z.object({ ok: z.literal(true), now: z.number(), database: z.string(), app: z.string() }),
+    /** `fresh`: this start made the shop. */
+    reply: z.object({ ok: z.literal(true), now: z.number(), database: z.string(), app: z.string(), fresh: z.boolean() }),
   }),
   bench: route('The queue: every order with its lamp and next step, soonest due first', {
-    reply: z.object({ today: z.string(), orders: z.array(BenchRowSchema) }),
+    reply: z.object({ today: z.string(), orders: z.array(BenchRowSchema), unreadable: z.array(UnreadableSchema) }),
   }),
   order: route('One order with the state of its lines', { params: byId, reply: OrderReplySchema }),
   putOrder: route('Create an order, or change it when If-Match names the version last seen', {
     params: byId,
     body: OrderSchema,
-    reply: OrderReplySchema,
+    reply: OrderReplySchema.omit({ lines: true }),
   }),
-  removeOrder: route('Take an order off the bench; its pressings stay. PUT it again to bring it back', {
+  removeOrder: route('Take an order off the bench; its pressings stay. PUT it again, with the version this answers, to bring it back', {
     params: byId,
-    reply: z.object({ removed: z.string() }),
+    reply: z.object({ removed: z.string(), version: z.number().int() }),
   }),
   orderCards: route('The worked-out card of every line, with ways out where it holds', {
     params: byId,
@@ -141,7 +147,7 @@ export const ROUTES = {
     body: WishSchema,
     reply: z.object({ ranked: z.array(SuitedSchema) }),
   }),
-  presses: route('Every press', { reply: z.object({ presses: z.array(PressReplySchema) }) }),
+  presses: route('Every press', { reply: z.object({ presses: z.array(PressReplySchema), unreadable: z.array(UnreadableSchema) }) }),
   putPress: route('Change a press when If-Match names the version last seen', { params: byId, body: PressSchema, reply: PressReplySchema }),
   pressReport: route('Everything found out about a press: records, maps, the chart over time, when the next survey is due', {
     params: byId,
@@ -150,6 +156,11 @@ export const ROUTES = {
   putPressRecord: route('Add a survey, rotate test, paper pull or heating time; the same id twice is the same record', {
     params: byId.extend({ recordId: z.string().max(64) }),
     body: PressRecordSchema,
+    reply: PressReportSchema,
+  }),
+  putPressAmendment: route('Say that a record of a press no longer counts, or counts again; the record itself stays', {
+    params: byId.extend({ recordId: Id, amendmentId: z.uuid() }),
+    body: PressAmendmentSchema.pick({ to: true, by: true, why: true }),
     reply: PressReportSchema,
   }),
   devices: route('What every measuring device said last', { reply: DevicesSchema }),
@@ -163,8 +174,14 @@ export const ROUTES = {
   putRun: route('Start a run of what is left of a line: freezes its card', { params: byId, body: StartRunSchema, reply: RunReplySchema }),
   putRunEvent: route('One event of a run, durable before the reply; the same id twice is the same event', {
     params: byId.extend({ eventId: z.uuid() }),
+    query: SinceQuery,
     body: RunEventSchema,
-    reply: RunReplySchema,
+    reply: RunEventsReplySchema,
+  }),
+  runEvents: route('What is new of a run: its events from the one after so many on', {
+    params: byId,
+    query: SinceQuery,
+    reply: RunEventsReplySchema,
   }),
   putPhoto: route('Keep a photo of a piece, as base64 of a small JPEG without metadata; the same id again is the same photo', {
     params: z.object({ id: z.uuid() }),

@@ -3,7 +3,6 @@ import { z } from 'zod';
 import {
   CardSchema,
   HouseSchema,
-  Initials,
   LearnedShiftSchema,
   LineSchema,
   OrderSchema,
@@ -12,7 +11,7 @@ import {
   WayOutSchema,
 } from '../core/card';
 import { AmendmentSchema, PressingSchema, STATIONS } from '../core/log';
-import { AidSchema, ART_KINDS, BlankSchema, DUTIES, FabricSchema, Id, ProductSchema } from '../core/materials';
+import { AidSchema, ART_KINDS, BlankSchema, DUTIES, FabricSchema, Id, Initials, ProductSchema } from '../core/materials';
 import { AirDriveSchema, HeaterSchema, PlatenMapSchema, PressRecordSchema, PressSchema, SurveySchema } from '../core/press';
 import { RunEventSchema, RunSchema } from '../core/run';
 import { PhraseSchema } from '../core/units';
@@ -29,6 +28,10 @@ export const ProblemSchema = z.object({
   errors: z.array(z.object({ field: z.string(), message: z.string() })).optional(),
 });
 export type Problem = z.infer<typeof ProblemSchema>;
+
+/** A stored document that cannot be read: it was left out of a list, and is told instead. */
+export const UnreadableSchema = z.object({ what: z.string(), id: z.string(), name: z.string(), why: z.string() });
+export type Unreadable = z.infer<typeof UnreadableSchema>;
 
 const PrintStateSchema = z.object({
   printKey: z.string(),
@@ -70,6 +73,7 @@ export const ShelfSchema = z.object({
   aids: z.array(AidSchema),
   /** The version of each thing, by its id. */
   versions: z.record(z.string(), Version),
+  unreadable: z.array(UnreadableSchema),
 });
 export type ShelfReply = z.infer<typeof ShelfSchema>;
 
@@ -123,6 +127,9 @@ export const RunReplySchema = z.object({
   now: z.number(),
 });
 export type RunReply = z.infer<typeof RunReplySchema>;
+/** What is new of a run: its events from the one after so many on. */
+export const RunEventsReplySchema = z.object({ from: z.number().int(), events: z.array(RunEventSchema), now: z.number() });
+export type RunEventsReply = z.infer<typeof RunEventsReplySchema>;
 export const StartRunSchema = z.object({
   orderId: Id,
   lineId: Id,
@@ -151,7 +158,12 @@ export const LogQuerySchema = z.object({
   beforeId: z.string().max(64).optional(),
   limit: z.coerce.number().int().min(1).max(500).default(100),
 });
-export const LogReplySchema = z.object({ pressings: z.array(LoggedPressingSchema), total: z.number(), more: z.boolean() });
+export const LogReplySchema = z.object({
+  pressings: z.array(LoggedPressingSchema),
+  total: z.number(),
+  more: z.boolean(),
+  unreadable: z.array(UnreadableSchema),
+});
 
 /** A pressing with the card it was pressed by; null where none came with it. */
 export const PressingReplySchema = z.object({ pressing: LoggedPressingSchema, card: CardSchema.nullable() });
@@ -159,13 +171,21 @@ export const PressingReplySchema = z.object({ pressing: LoggedPressingSchema, ca
 /** A new order that repeats a past pressing, and what has changed since. */
 export const AgainReplySchema = z.object({ order: OrderSchema, changes: z.array(PhraseSchema), missing: z.array(z.string()) });
 
+/** What becomes of a thing an import names. */
+export const WHATS = ['added', 'changed', 'taken off', 'withdrawn'] as const;
+
 /** What an import would do, or has done. */
 export const ImportReplySchema = z.object({
-  changes: z.array(
-    z.object({ kind: z.string(), id: z.string(), name: z.string(), what: z.enum(['added', 'changed']), fields: z.array(z.string()) }),
-  ),
-  same: z.number(),
+  /** Each change by name, the first of them. */
+  changes: z.array(z.object({ kind: z.string(), id: z.string(), name: z.string(), what: z.enum(WHATS), fields: z.array(z.string()) })),
+  /** All of them, counted by what they are. */
+  counts: z.array(z.object({ kind: z.string(), what: z.enum(WHATS), n: z.number().int() })),
+  same: z.number().int(),
+  /** The first of the faults, and how many there are. */
   faults: z.array(z.object({ line: z.number(), field: z.string(), message: z.string() })),
+  faultCount: z.number().int(),
+  /** What is worth knowing of how the file was read. */
+  notes: z.array(z.string()),
   applied: z.boolean(),
 });
 export type ImportReply = z.infer<typeof ImportReplySchema>;
@@ -199,6 +219,7 @@ export const RailSchema = z.object({
       ),
     }),
   ),
+  unreadable: z.array(UnreadableSchema),
 });
 export type Rail = z.infer<typeof RailSchema>;
 
@@ -237,7 +258,11 @@ export const SchoolExampleSchema = z.object({
 
 /** Everything that was found out about a press, and what follows from it. */
 export const PressReportSchema = z.object({
+  /** Newest first, with those that were withdrawn. */
   records: z.array(PressRecordSchema),
+  /** Ids of those that no longer count. */
+  withdrawn: z.array(z.string()),
+  unreadable: z.array(UnreadableSchema),
   maps: z.array(PlatenMapSchema),
   points: z.array(z.object({ on: z.string(), meanK: z.number(), surveyId: z.string() })),
   chart: z.object({

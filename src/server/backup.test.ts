@@ -1,17 +1,17 @@
 /** Backup while work goes on, and restore of nothing but a proven file. */
 import { randomUUID } from 'node:crypto';
-import { readdirSync, readFileSync, rmSync, truncateSync, writeFileSync } from 'node:fs';
+import { readdirSync, readFileSync, rmSync, statSync, truncateSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import Sqlite from 'better-sqlite3';
 import { describe, expect, it, vi } from 'vitest';
 import { ask, ownShop } from '../../test/api';
-import { cueOf, factOf, planOf, type RunEvent } from '../core/run';
+import { cueOf, factOf, type RunEvent } from '../core/run';
 import * as backupRoute from '../pages/api/v1/backup';
 import * as restoreRoute from '../pages/api/v1/restore';
 import { takeBackup } from './backup';
+import { SEAL_LENGTH } from './proof';
 import { closeShop, shop } from './shop';
 import { bench } from './stores/bench';
-import { stateOf } from './stores/openedRun';
 import { startRun, takeEvent } from './stores/runs';
 import { shopJson } from './stores/shopExport';
 
@@ -32,7 +32,7 @@ function presser(runId: string): () => void {
   const { db } = shop();
   let opened = startRun(db, runId, { orderId: 'order-crew-tees', lineId: 'line-crew-m', operator: 'QA' }, Date.now());
   return () => {
-    const cue = cueOf(planOf(opened.run, opened.card), stateOf(opened), Date.now());
+    const cue = cueOf(opened.plan, opened.state, Date.now());
     const kind = cue.act ?? cue.early;
     if (!kind) return;
     opened = takeEvent(db, runId, { ...factOf(cue, kind), id: randomUUID(), at: Date.now() } as RunEvent, Date.now());
@@ -88,7 +88,7 @@ describe('a backup', () => {
     closeShop();
     for (const end of ['', '-wal', '-shm']) rmSync(path() + end, { force: true });
     delete process.env.TIDY_BEACON_DEMO;
-    expect(bench(shop().db)).toEqual([]);
+    expect(bench(shop().db).orders).toEqual([]);
     const reply = await restore(file);
     expect(reply).toMatchObject({ status: 200, body: { restored: true } });
     expect(whole()).toBe(before);
@@ -111,6 +111,7 @@ describe('a backup', () => {
     [
       'from a newer app',
       (file: string) => {
+        truncateSync(file, statSync(file).size - SEAL_LENGTH);
         const later = new Sqlite(file);
         later.prepare("INSERT INTO __drizzle_migrations (hash, created_at) VALUES ('later', 9999999999999)").run();
         later.close();

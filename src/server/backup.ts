@@ -1,109 +1,135 @@
-/** Backup and restore: the whole shop as one file, taken while work goes on, and put back only when it is proven whole. */
-import { randomUUID } from 'node:crypto';
-import { closeSync, copyFileSync, existsSync, openSync, readSync, renameSync, rmSync, statSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
+/** Backup and restore: the whole shop as one sealed file, taken while work goes on, and put back only when it is proven whole. */
+import { appendFileSync, copyFileSync, existsSync, linkSync, readdirSync, rmSync, statSync } from 'node:fs';
+import { basename, dirname, join } from 'node:path';
 import Sqlite from 'better-sqlite3';
-import { openShop, type Shop } from './db';
+import { BESIDE, putInPlace, type Shop, synced } from './db';
+import { Refusal } from './http/problem';
+import { sealOf } from './proof';
 import { closeShop, shop } from './shop';
-
-/** A file that cannot be put back; the message says why. */
-export class NotABackup extends Error {
-  override name = 'NotABackup';
-}
 
 /** Pages copied between two turns of other work. */
 const PAGES_A_TURN = 200;
 
 /**
- * Copies the open database to a file, also while it is being written: the copy is the shop at one moment.
- *
- * @returns the path of the file; the caller removes it once it is sent
+ * Copies the open database to a file, also while it is being written: the copy is the shop at one moment, with a seal at its
+ * end that any change of it breaks.
  */
-export async function takeBackup(
-  { sqlite }: Pick<Shop, 'sqlite'>,
-  to = join(tmpdir(), `tidy-beacon-${randomUUID()}.sqlite`),
-): Promise<string> {
+export async function takeBackup({ sqlite }: Pick<Shop, 'sqlite'>, to: string): Promise<void> {
   await sqlite.backup(to, { progress: () => PAGES_A_TURN });
   const copy = new Sqlite(to);
   // one file, whole by itself: no log beside it
   copy.pragma('journal_mode = DELETE');
   copy.close();
-  return to;
+  appendFileSync(to, sealOf(to));
 }
 
-const MAGIC = 'SQLite format 3\0';
-const OWN_TABLES = ['orders', 'products', 'pressings', 'runs', 'cards', 'house'];
+/** A copy the app keeps beside the shop: of before a backup was put back, or of before a newer version changed it. */
+export interface KeptCopy {
+  name: string;
+  /** Of before what it was taken. */
+  before: 'a backup was put back' | 'a newer version';
+  at: number;
+  bytes: number;
+}
 
-function head(path: string): string {
-  const file = openSync(path, 'r');
-  const bytes = Buffer.alloc(16);
-  readSync(file, bytes, 0, 16, 0);
-  closeSync(file);
-  return bytes.toString('latin1');
+const RESTORED = /^\.before-restore-(\d+)$/;
+const MIGRATED = /^\.before-\d{4}[^/]*?-(\d+)$/;
+
+/** Copies kept of each kind; older ones are removed when a new one is made. */
+const MOST_KEPT = 5;
+
+/** Every copy that is kept beside a shop, newest first. */
+export function keptCopies(path: string): KeptCopy[] {
+  const own = basename(path);
+  return readdirSync(dirname(path))
+    .filter((name) => name.startsWith(own))
+    .flatMap((name): KeptCopy[] => {
+      const end = name.slice(own.length);
+      const [restored, migrated] = [RESTORED.exec(end), MIGRATED.exec(end)];
+      const at = Number((restored ?? migrated)?.[1] ?? 0);
+      if (!restored && !migrated) return [];
+      const bytes = statSync(join(dirname(path), name), { throwIfNoEntry: false })?.size ?? 0;
+      return [{ name, before: restored ? 'a backup was put back' : 'a newer version', at, bytes }];
+    })
+    .sort((a, b) => b.at - a.at || (a.name < b.name ? 1 : -1));
+}
+
+/** Removes the oldest copies of each kind. */
+function pruneCopies(path: string): void {
+  const kept = keptCopies(path);
+  for (const kind of new Set(kept.map(({ before }) => before)))
+    for (const { name } of kept.filter(({ before }) => before === kind).slice(MOST_KEPT))
+      rmSync(join(dirname(path), name), { force: true });
+}
+
+/** The path of a kept copy by its name. @throws {Refusal} 404 there is none of that name */
+export function keptCopy(path: string, name: string): string {
+  if (!keptCopies(path).some((one) => one.name === name))
+    throw new Refusal(404, 'Not found', 'There is no such copy any more. Load the page again.', [
+      { field: 'name', message: 'unknown copy' },
+    ]);
+  return join(dirname(path), name);
+}
+
+/** Keeps a file under a second name, without a second copy where the disk can do that. */
+function keepAs(from: string, to: string): void {
+  try {
+    linkSync(from, to);
+  } catch {
+    copyFileSync(from, to);
+    synced(to);
+  }
+}
+
+/** Lists on their way out, and an import, are waited for so long, ms. */
+const PATIENCE_MS = 10_000;
+
+/** Brings everything that was written into the shop's one file. @throws {Refusal} 409 somebody is reading or writing for longer than we wait */
+async function settled(): Promise<void> {
+  const until = performance.now() + PATIENCE_MS;
+  for (;;) {
+    const [state] = shop().sqlite.pragma('wal_checkpoint(TRUNCATE)') as { busy: number }[];
+    if (state?.busy === 0) return;
+    if (performance.now() > until)
+      throw new Refusal(409, 'Not now', 'A list is being sent or brought in just now: nothing was changed. Try again when it is done.', [
+        { field: 'file', message: 'the shop is in use' },
+      ]);
+    await new Promise((go) => setTimeout(go, 100));
+  }
 }
 
 /**
- * Proves that a file is a whole backup of a Tidy Beacon shop that this app can open.
+ * Puts a proven file in the place of the shop. What was there is kept beside it as `<path>.before-restore-<when>`.
  *
- * @throws {NotABackup} not a database, cut short, damaged, of another program, or from a newer version
- */
-function proveBackup(path: string, migrations: string): void {
-  const { size } = statSync(path);
-  if (size < 512 || head(path) !== MAGIC)
-    throw new NotABackup('This file is not a backup of Tidy Beacon. A backup is the file that “Take a backup” gave you, unchanged.');
-  let tables: string[];
-  try {
-    const file = new Sqlite(path);
-    const pages = file.pragma('page_count', { simple: true }) as number;
-    const pageSize = file.pragma('page_size', { simple: true }) as number;
-    if (pages * pageSize > size)
-      throw new NotABackup(`This backup is cut short: ${size} bytes of ${pages * pageSize}. Copy it again from where it was kept.`);
-    const check = file.pragma('integrity_check', { simple: true });
-    if (check !== 'ok') throw new NotABackup(`This backup is damaged (${String(check).split('\n')[0]}). Use another one.`);
-    tables = (file.prepare("SELECT name FROM sqlite_master WHERE type = 'table'").all() as { name: string }[]).map((row) => row.name);
-    file.close();
-  } catch (error) {
-    if (error instanceof NotABackup) throw error;
-    throw new NotABackup(
-      `This backup is cut short or damaged: ${error instanceof Error ? error.message : 'it cannot be read'}. Copy it again from where it was kept.`,
-    );
-  }
-  const missing = OWN_TABLES.filter((table) => !tables.includes(table));
-  if (missing.length > 0) throw new NotABackup('This is a database of another program, not a backup of Tidy Beacon.');
-  const trial = `${path}.trial`;
-  copyFileSync(path, trial);
-  try {
-    openShop(trial, migrations).sqlite.close();
-  } catch (error) {
-    throw new NotABackup(error instanceof Error ? error.message.replaceAll(trial, 'this backup') : 'This backup cannot be opened.');
-  } finally {
-    for (const end of ['', '-wal', '-shm']) rmSync(trial + end, { force: true });
-  }
-}
-
-/**
- * Puts a proven backup in the place of the shop. What was there is kept beside it as `<path>.before-restore-<when>`.
+ * From the last look at the log to the opening of the new shop no one else has a turn, so every write that was acknowledged is
+ * in the kept copy; and at every instant the shop's file is the old one or the new one, whole.
  *
- * @throws {NotABackup} the shop is held in memory and has no file to be put in the place of
+ * @param from a proven file in a folder beside the shop; it is moved
+ * @throws {Refusal} 409 the shop is in use for longer than we wait
+ * @throws {DatabaseError} the new one cannot be opened: the old one is back then
  */
-export async function restore(from: string, migrations: string, now: number): Promise<{ kept: string }> {
-  const { path, sqlite } = shop();
-  if (path === ':memory:') throw new NotABackup('This shop has no file.');
-  proveBackup(from, migrations);
-  const kept = `${path}.before-restore-${now}`;
-  await takeBackup({ sqlite }, kept);
+export async function swapIn(from: string, now: number): Promise<{ kept: string }> {
+  const { path } = shop();
+  let at = now;
+  while (existsSync(`${path}.before-restore-${at}`)) at++;
+  const kept = `${path}.before-restore-${at}`;
+  synced(from);
+  await settled();
   closeShop();
-  for (const end of ['-wal', '-shm']) rmSync(path + end, { force: true });
-  const fresh = `${path}.incoming`;
-  copyFileSync(from, fresh);
-  renameSync(fresh, path);
+  keepAs(path, kept);
+  putInPlace(from, path);
+  for (const end of BESIDE) rmSync(path + end, { force: true });
   try {
     shop();
   } catch (error) {
     // the old shop goes back: a restore that fails must not cost anything
-    if (existsSync(kept)) copyFileSync(kept, path);
+    closeShop();
+    const back = `${path}.back`;
+    copyFileSync(kept, back);
+    putInPlace(back, path);
+    shop();
     throw error;
   }
+  pruneCopies(path);
   return { kept };
 }

@@ -4,6 +4,8 @@ import { describe, expect, it } from 'vitest';
 import { ask, ownShop, send } from '../../test/api';
 import { GET, PUT } from '../pages/api/v1/photos/[id]';
 import { shop } from './shop';
+import { sweepPhotos } from './stores/photos';
+import { startRun, takeEvent } from './stores/runs';
 
 ownShop();
 
@@ -25,13 +27,46 @@ describe('a photo', () => {
   it('is kept as it came, once, and shown as a picture that may be kept for good', async () => {
     const id = randomUUID();
     expect(await put(id, PLAIN)).toMatchObject({ status: 200, body: { id } });
-    expect(await put(id, jpeg([0xe0, 20]))).toMatchObject({ status: 200 });
+    expect(await put(id, PLAIN)).toMatchObject({ status: 200 });
+    expect(await put(id, jpeg([0xe0, 20]))).toMatchObject({ status: 422, body: { errors: [{ message: 'used for another photo' }] } });
     const shown = await ask(GET, `/photos/${id}`, { id });
     expect(shown.headers.get('content-type')).toBe('image/jpeg');
     expect(shown.headers.get('cache-control')).toContain('immutable');
     expect(Buffer.from(await shown.arrayBuffer()).equals(PLAIN)).toBe(true);
-    expect(() => shop().sqlite.exec('DELETE FROM photos')).toThrow(/never deleted/);
     expect(() => shop().sqlite.exec('UPDATE photos SET at = 1')).toThrow(/written once/);
+  });
+
+  it('that a step names is never let go; one that nobody names is, after a month', async () => {
+    const [named, stray] = [randomUUID(), randomUUID()];
+    await put(named, PLAIN);
+    await put(stray, PLAIN);
+    const { db, sqlite } = shop();
+    startRun(db, 'run-photo', { orderId: 'order-crew-tees', lineId: 'line-crew-m', operator: 'QA' }, Date.now());
+    takeEvent(db, 'run-photo', { id: randomUUID(), at: Date.now(), kind: 'photographed', piece: 1, photo: named }, Date.now());
+    expect(sweepPhotos(db, Date.now() + 20 * 86_400_000)).toBe(0);
+    expect(sweepPhotos(db, Date.now() + 31 * 86_400_000)).toBe(1);
+    expect((await ask(GET, `/photos/${stray}`, { id: stray })).status).toBe(404);
+    expect((await ask(GET, `/photos/${named}`, { id: named })).status).toBe(200);
+    expect(() => sqlite.exec('DELETE FROM photos')).toThrow(/never deleted/);
+  });
+
+  it('that hides what the camera wrote behind its first scan, or behind its end, is refused', async () => {
+    const segment = (marker: number, bytes: number) =>
+      Buffer.concat([Buffer.from([0xff, marker, (bytes + 2) >> 8, (bytes + 2) & 0xff]), Buffer.alloc(bytes, 7)]);
+    const body = PLAIN.subarray(0, -2);
+    const end = Buffer.from([0xff, 0xd9]);
+    // a picture of two scans, with stuffed bytes and a restart in its data
+    const scans = Buffer.concat([
+      body,
+      Buffer.from([1, 0xff, 0, 2, 0xff, 0xd3, 5]),
+      segment(0xc4, 30),
+      segment(0xda, 6),
+      Buffer.from([9]),
+      end,
+    ]);
+    expect((await put(randomUUID(), scans)).status).toBe(200);
+    expect((await put(randomUUID(), Buffer.concat([body, Buffer.from([1, 2]), segment(0xe1, 200), end]))).status).toBe(422);
+    expect((await put(randomUUID(), Buffer.concat([PLAIN, Buffer.from('lat 48.1, lon 11.6')]))).status).toBe(422);
   });
 
   it('that still tells where it was taken, or is none, is refused by the field’s name', async () => {

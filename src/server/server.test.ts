@@ -5,6 +5,7 @@ import Sqlite from 'better-sqlite3';
 import { describe, expect, it } from 'vitest';
 import { BASE, ownShop, put, send } from '../../test/api';
 import type { Order } from '../core/card';
+import * as benchRoute from '../pages/api/v1/bench';
 import * as healthRoute from '../pages/api/v1/health';
 import * as houseRoute from '../pages/api/v1/house';
 import * as orderRoute from '../pages/api/v1/orders/[id]/index';
@@ -69,8 +70,16 @@ describe('orders over the wire', () => {
   });
   it('taken off the bench and put back is the same order', async () => {
     await putOrder(order());
+    const off = await send(orderRoute.DELETE, '/orders/order-new', { id: 'order-new' }, { method: 'DELETE' });
+    expect(off.body).toEqual({ removed: 'order-new', version: 2 });
+    expect(await putOrder(order(), '"2"')).toMatchObject({ status: 200, etag: '"2"' });
+  });
+  it('a stale edit does not bring back what was taken off meanwhile', async () => {
+    await putOrder(order());
     await send(orderRoute.DELETE, '/orders/order-new', { id: 'order-new' }, { method: 'DELETE' });
-    expect(await putOrder(order(), '"1"')).toMatchObject({ status: 200, etag: '"1"' });
+    for (const edit of [order(), order({ note: 'typed in another tab' })])
+      expect(await putOrder(edit, '"1"')).toMatchObject({ status: 412, body: { detail: expect.stringMatching(/taken off the bench/) } });
+    expect((await send(benchRoute.GET, '/bench')).body.orders.map((one: { orderId: string }) => one.orderId)).not.toContain('order-new');
   });
   it.each([
     ['markup in a name', order({ name: '<script>alert(1)</script>' }), 422, 'name'],
@@ -106,7 +115,7 @@ describe('orders over the wire', () => {
 
 describe('a press that cannot be', () => {
   it('lowest over highest and a huge offset are refused, and the press stays as it was', async () => {
-    const stored = () => listPresses(shop().db).find((one) => one.doc.id === 'press-swing');
+    const stored = () => listPresses(shop().db).rows.find((one) => one.doc.id === 'press-swing');
     const before = stored();
     const bad = {
       ...before?.doc,

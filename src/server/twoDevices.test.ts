@@ -3,7 +3,7 @@ import { randomUUID } from 'node:crypto';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { ownShop } from '../../test/api';
-import { apply, cueOf, factOf, planOf, type RunEvent, replay } from '../core/run';
+import { apply, cueOf, factOf, foresee, planOf, type RunEvent, replay } from '../core/run';
 import { Refusal } from './http/problem';
 import { shop } from './shop';
 import { openRun } from './stores/openedRun';
@@ -15,7 +15,7 @@ ownShop();
 
 /** What one device knows, and what it has sent off without an answer yet. */
 interface Device {
-  heard: RunEvent[];
+  heard: readonly RunEvent[];
   waiting: RunEvent[];
 }
 
@@ -59,12 +59,13 @@ describe('two devices on one run', () => {
         if (what === 'look and act') while (device.waiting.length > 0) send(device);
         if (what !== 'act' && what !== 'look and act') return;
         const events = [...device.heard, ...device.waiting.filter(({ id }) => !device.heard.some((one) => one.id === id))];
-        const state = replay(plan, run.startedAt, events);
+        const known = { events: device.heard, run: replay(plan, run.startedAt, device.heard) };
+        const state = foresee(plan, run.startedAt, known, events.slice(device.heard.length));
         const cue = cueOf(plan, state, now + i * 3000);
         const kind = cue.act ?? cue.early;
         if (!kind) return;
         const event = { ...factOf(cue, kind), id: randomUUID(), at: now + i * 3000 } as RunEvent;
-        if (apply(plan, run.startedAt, events, event).state === 'ok') device.waiting.push(event);
+        if (apply(plan, run.startedAt, events, event, state).state === 'ok') device.waiting.push(event);
       });
       for (const device of devices) while (device.waiting.length > 0) send(device);
       for (const device of devices) device.heard = stored();

@@ -101,7 +101,7 @@ it('a shop of the first version is backed up, then opened: every document valid,
   for (const fabric of fabrics) expect(FabricSchema.parse(fabric)).toEqual(fabric);
   for (const blank of blanks) expect(BlankSchema.parse(blank)).toEqual(blank);
   for (const product of products) expect(ProductSchema.parse(product)).toEqual(product);
-  for (const { doc } of listPresses(db)) expect(PressSchema.parse(doc)).toEqual(doc);
+  for (const { doc } of listPresses(db).rows) expect(PressSchema.parse(doc)).toEqual(doc);
   expect(HouseSchema.parse(readHouse(db).doc).rules).toMatchObject({ prePress: 'short', layers: 'tack' });
   expect(OrderSchema.parse(findOrder(db, 'order-guide-tees').doc).lines[0]?.prints).toMatchObject([
     { key: 'a', layers: [{ productId: 'product-wren' }] },
@@ -109,7 +109,7 @@ it('a shop of the first version is backed up, then opened: every document valid,
   expect(aids.length).toBeGreaterThan(5);
   // the finish of the old sheet is a stage of its own now
   expect(products.map((product) => product.stages.map((stage) => stage.kind))).toContainEqual(['press']);
-  expect(bench(db)).toMatchObject([{ pieces: 20, good: 1, lamp: 'clear' }]);
+  expect(bench(db).orders).toMatchObject([{ pieces: 20, good: 1, lamp: 'clear' }]);
   const card = frozenCard(db, HASH);
   expect(card).toMatchObject({
     schemaVersion: 2,

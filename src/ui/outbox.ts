@@ -48,14 +48,40 @@ function set(runId: string, change: Partial<Box>): void {
   for (const listener of listeners) listener();
 }
 
-/** Takes the server's list of a run's events, unless a newer one is known; what it has no longer waits. */
-export function heardEvents(runId: string, events: readonly RunEvent[]): void {
+/**
+ * Takes what the server told of a run's events, unless more is known; what it has no longer waits.
+ *
+ * @param from how many events come before the first of these; where some between are not known yet, they are asked for
+ */
+export function heardEvents(runId: string, told: readonly RunEvent[], from = 0): void {
+  if (!boxes.has(runId)) set(runId, {});
   const box = boxOf(runId);
+  if (from > box.confirmed.length) {
+    void catchUp(runId);
+    return;
+  }
+  const events = [...box.confirmed.slice(0, from), ...told];
   if (events.length <= box.confirmed.length) return;
   const has = (event: RunEvent) => events.some((known) => known.id === event.id);
   const arrived = box.waiting.filter(has);
   set(runId, { confirmed: events, waiting: box.waiting.filter((event) => !has(event)) });
   if (arrived.length > 0) void letGo(arrived.map(({ id }) => id));
+}
+
+/** Asks the server what is new of a run, and takes it. An answer that does not come is asked for with the next change. */
+async function catchUp(runId: string): Promise<void> {
+  try {
+    const since = boxOf(runId).confirmed.length;
+    const reply = await timed(() => call('runEvents', { params: { id: runId }, query: { since } }));
+    heardEvents(runId, reply.events, reply.from);
+  } catch {
+    // the server is away, or the run is none: both are said elsewhere
+  }
+}
+
+/** A word that runs have so many events now: what is not known of a run that is looked at here is fetched. */
+export function heardCounts(counts: Readonly<Record<string, number>>): void {
+  for (const [runId, n] of Object.entries(counts)) if (boxes.has(runId) && n > boxOf(runId).confirmed.length) void catchUp(runId);
 }
 
 /** Events dated while the clock was guessed, by id. */
@@ -87,9 +113,10 @@ async function sendNext(runId: string, event: RunEvent): Promise<void> {
   await keeping.get(event.id);
   keeping.delete(event.id);
   try {
-    const reply = await timed(() => call('putRunEvent', { params: { id: runId, eventId: event.id }, body: event }));
+    const query = { since: boxOf(runId).confirmed.length };
+    const reply = await timed(() => call('putRunEvent', { params: { id: runId, eventId: event.id }, query, body: event }));
     setAway(false);
-    heardEvents(runId, reply.events);
+    heardEvents(runId, reply.events, reply.from);
   } catch (error) {
     if (error instanceof ProblemError && error.problem.status < 500) {
       // what follows a refused event was built on it: the server's list is taken instead
@@ -97,6 +124,7 @@ async function sendNext(runId: string, event: RunEvent): Promise<void> {
       void letGo(waiting.map(({ id }) => id));
       const more = waiting.length > 1 ? ` The ${waiting.length - 1} after it were built on it and were not taken either.` : '';
       set(runId, { waiting: [], refusal: `${error.message}${more}` });
+      void catchUp(runId);
       settled();
       return;
     }

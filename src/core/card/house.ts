@@ -1,14 +1,7 @@
 /** House rules: the shop's choice where practice differs, the units and room it works in, and who works there. */
 import { z } from 'zod';
-import { Id } from '../materials';
+import { Id, Initials } from '../materials';
 import { HousePlacesSchema } from '../placement';
-
-/** Initials as they stand on a record. */
-export const Initials = z
-  .string()
-  .trim()
-  .max(8, 'Initials, at most 8 letters.')
-  .regex(/^[^<>]*$/, 'Initials cannot hold < or >.');
 
 const HouseRulesSchema = z.object({
   coverWhenAllowed: z.enum(['always', 'never']),

@@ -11,7 +11,6 @@ export {
   HouseSchema,
   type HouseSetting,
   houseSetting,
-  Initials,
   STARTING_HOUSE,
   withoutSetting,
   withSetting,

@@ -1,11 +1,12 @@
 /** Documents in and out. */
 
 export { CSV_KINDS, type CsvKind } from './columns';
-export { type LoggedPressing, pressingsCsv, readPressingsCsv } from './pressingCsv';
+export { Faults, type LineFault } from './faults';
+export { type LoggedPressing, pressingsCsv, pressingsCsvHeading, pressingsCsvLines, readPressingsCsv } from './pressingCsv';
 export { readCard } from './readCard';
-export { readPressing } from './readPressing';
+export { PRESSING_READER } from './readPressing';
 export { type ReadRoster, readRoster } from './rosterCsv';
-export { inStrides, type LineFault, type Progress, readShelfCsv, shelfCsv } from './shelfCsv';
+export { inStrides, type Progress, readShelfCsv, shelfCsv } from './shelfCsv';
 export {
   inNameOrder,
   NotAShop,

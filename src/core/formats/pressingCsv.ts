@@ -1,7 +1,8 @@
 /** Pressings as CSV: one row each, inside units named in the heading, safe to open in a spreadsheet; and read back from it. */
 import { stringify } from 'csv-stringify/sync';
 import { type Pressing, PressingSchema } from '../log';
-import { csvRows, inStrides, type LineFault, type Progress, type ReadCsv, unguarded } from './shelfCsv';
+import { Faults } from './faults';
+import { csvRows, inStrides, type Progress, type ReadCsv, unguarded } from './shelfCsv';
 
 /** A pressing in the log, with whether an undo has withdrawn it. */
 export type LoggedPressing = Pressing & { withdrawn: boolean };
@@ -24,7 +25,7 @@ const text = (heading: string, field: keyof Pressing): Column => ({
 const figure = (heading: string, field: keyof Pressing, orNull = false): Column => ({
   heading,
   get: (p) => (p[field] === null ? '' : round(p[field] as number)),
-  set: (cell) => ({ [field]: cell === '' && orNull ? null : Number(cell) }),
+  set: (cell) => ({ [field]: cell === '' ? (orNull ? null : undefined) : Number(cell.replace(',', '.')) }),
 });
 const instant = (heading: string, field: 'startedAt' | 'endedAt'): Column => ({
   heading,
@@ -69,17 +70,20 @@ const COLUMNS: readonly Column[] = [
   text('print', 'printKey'),
 ];
 
-/**
- * CSV text with a heading line, RFC 4180, UTF-8 with a byte order mark so that spreadsheets read it as such.
- * Cells that a spreadsheet would run as a formula are neutralised with a leading apostrophe.
- */
-export function pressingsCsv(pressings: readonly LoggedPressing[]): string {
-  return stringify([COLUMNS.map(({ heading }) => heading), ...pressings.map((p) => COLUMNS.map(({ get }) => get(p)))], {
-    bom: true,
-    escape_formulas: true,
-    record_delimiter: 'windows',
-  });
-}
+const WRITTEN = { escape_formulas: true, record_delimiter: 'windows' } as const;
+
+/** The heading line of the list, with a byte order mark so that spreadsheets read it as UTF-8. */
+export const pressingsCsvHeading = (): string => stringify([COLUMNS.map(({ heading }) => heading)], { ...WRITTEN, bom: true });
+
+/** Lines of the list, RFC 4180. Cells that a spreadsheet would run as a formula are neutralised with a leading apostrophe. */
+export const pressingsCsvLines = (pressings: readonly LoggedPressing[]): string =>
+  stringify(
+    pressings.map((p) => COLUMNS.map(({ get }) => get(p))),
+    WRITTEN,
+  );
+
+/** The whole list. */
+export const pressingsCsv = (pressings: readonly LoggedPressing[]): string => pressingsCsvHeading() + pressingsCsvLines(pressings);
 
 const FIELD_HEADINGS: Partial<Record<string, string>> = {
   id: 'pressing',
@@ -99,9 +103,13 @@ const FIELD_HEADINGS: Partial<Record<string, string>> = {
  */
 export function* readPressingsCsv(csv: string): Generator<Progress, ReadCsv<Pressing> & { withdrawn: Pressing[] }> {
   const rows = csvRows(csv, ['pressing', 'ended']);
-  if (!Array.isArray(rows)) return { docs: [], faults: [rows], withdrawn: [] };
+  const faults = new Faults();
+  if (!Array.isArray(rows)) {
+    faults.add(rows);
+    return { docs: [], faults, withdrawn: [] };
+  }
   const docs: ReadCsv<Pressing>['docs'] = [];
-  const faults: LineFault[] = [];
+  const seen = new Map<string, number>();
   const withdrawn: Pressing[] = [];
   yield* inStrides(rows, ({ line, row }) => {
     const cell = (heading: string) => unguarded((row[heading] ?? '').trim());
@@ -112,10 +120,14 @@ export function* readPressingsCsv(csv: string): Generator<Progress, ReadCsv<Pres
     if (!parsed.success) {
       for (const issue of parsed.error.issues) {
         const field = String(issue.path[0] ?? 'line');
-        faults.push({ line, field: FIELD_HEADINGS[field] ?? field, message: issue.message });
+        faults.add({ line, field: FIELD_HEADINGS[field] ?? field, message: issue.message });
       }
       return;
     }
+    const before = seen.get(parsed.data.id);
+    if (before !== undefined)
+      return faults.add({ line, field: 'pressing', message: `${parsed.data.id} stands already on line ${before}.` });
+    seen.set(parsed.data.id, line);
     docs.push({ line, doc: parsed.data });
     if (cell('standing') === 'withdrawn') withdrawn.push(parsed.data);
   });

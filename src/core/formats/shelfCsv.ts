@@ -4,13 +4,7 @@ import { stringify } from 'csv-stringify/sync';
 import type { z } from 'zod';
 import { AidSchema, BlankSchema, FAMILIES, FAMILY_IDS, FabricSchema, type FamilyId, ProductSchema, productFromFamily } from '../materials';
 import { COLUMNS, type Column, type CsvKind, type Draft, type Kinds } from './columns';
-
-/** A fault in a file: the line it stands on (the heading is line 1), the column, and what is wrong. */
-export interface LineFault {
-  line: number;
-  field: string;
-  message: string;
-}
+import { Faults, type LineFault } from './faults';
 
 type Row = Record<string, string>;
 
@@ -24,7 +18,7 @@ export function shelfCsv<K extends CsvKind>(kind: K, docs: readonly Kinds[K][]):
 }
 
 /** Takes off the apostrophe that keeps a cell from being run. */
-export const unguarded = (cell: string): string => (/^'[=+\-@\t\r]/.test(cell) ? cell.slice(1) : cell);
+export const unguarded = (cell: string): string => (/^'[=+\-@\t\r＝＋－＠]/.test(cell) ? cell.slice(1) : cell);
 
 const PLAIN: { [K in Exclude<CsvKind, 'products'>]: Draft } = {
   fabrics: {
@@ -94,7 +88,7 @@ const STRIDE = 250;
 /** What was read, each with the line it stands on. */
 export interface ReadCsv<T> {
   docs: { line: number; doc: T }[];
-  faults: LineFault[];
+  faults: Faults;
 }
 
 /** Lines read so far, of how many. */
@@ -111,6 +105,14 @@ export function* inStrides<T>(rows: readonly T[], each: (row: T) => void): Gener
   }
 }
 
+/** What separates the cells: whichever sign the heading line has most of. Spreadsheets of many countries write semicolons. */
+function delimiterOf(csv: string): string {
+  const [heading = ''] = csv.split(/\r?\n/, 1);
+  const bare = heading.replaceAll(/"[^"]*"/g, '');
+  const count = (sign: string) => bare.split(sign).length;
+  return [',', ';', '\t'].reduce((best, sign) => (count(sign) > count(best) ? sign : best));
+}
+
 /**
  * Rows of a CSV by their headings, each with the line it ends on.
  *
@@ -119,12 +121,16 @@ export function* inStrides<T>(rows: readonly T[], each: (row: T) => void): Gener
  */
 export function csvRows(csv: string, needed: readonly string[]): { line: number; row: Row }[] | LineFault {
   try {
-    const read = parse(csv, { bom: true, columns: true, skip_empty_lines: true, relax_column_count: true, info: true }) as unknown as {
-      info: { lines: number };
-      record: Row;
-    }[];
-    const headings = Object.keys(read[0]?.record ?? {});
-    const missing = needed.filter((heading) => !headings.includes(heading));
+    const read = parse(csv, {
+      bom: true,
+      columns: (headings: string[]) => headings.map((heading) => heading.trim()),
+      delimiter: delimiterOf(csv),
+      skip_empty_lines: true,
+      relax_column_count: true,
+      info: true,
+    }) as unknown as { info: { lines: number }; record: Row }[];
+    const headings = read[0] ? Object.keys(read[0].record) : (csv.split(/\r?\n/, 1)[0]?.split(delimiterOf(csv)) ?? []);
+    const missing = needed.filter((heading) => !headings.some((one) => one.replace(/^\uFEFF/, '').trim() === heading));
     if (missing.length > 0)
       return {
         line: 1,
@@ -134,10 +140,11 @@ export function csvRows(csv: string, needed: readonly string[]): { line: number;
     return read.map(({ info, record }) => ({ line: info.lines, row: record }));
   } catch (error) {
     const lines = (error as { lines?: number }).lines ?? 1;
+    const unclosed = (error as { code?: string }).code === 'CSV_QUOTE_NOT_CLOSED';
     return {
       line: lines,
       field: 'file',
-      message: `The file cannot be read from here on: ${error instanceof Error ? error.message : 'broken quotes'}`,
+      message: `The file cannot be read from here on: ${unclosed ? 'a quote is never closed' : 'its quotes are broken'}.`,
     };
   }
 }
@@ -156,18 +163,21 @@ export function* readShelfCsv<K extends CsvKind>(
   known: (id: string) => unknown,
 ): Generator<Progress, ReadCsv<Kinds[K]>> {
   const rows = csvRows(csv, ['id', 'name']);
-  if (!Array.isArray(rows)) return { docs: [], faults: [rows] };
+  const faults = new Faults();
+  if (!Array.isArray(rows)) {
+    faults.add(rows);
+    return { docs: [], faults };
+  }
   const docs: ReadCsv<Kinds[K]>['docs'] = [];
-  const faults: LineFault[] = [];
   const seen = new Map<string, number>();
   yield* inStrides(rows, ({ line, row }) => {
     const id = (row.id ?? '').trim();
     const before = seen.get(id);
-    if (before !== undefined) faults.push({ line, field: 'id', message: `${id} stands already on line ${before}.` });
+    if (before !== undefined) faults.add({ line, field: 'id', message: `${id} stands already on line ${before}.` });
     seen.set(id, line);
     const result = readRow(kind, row, line, known(id));
     if ('doc' in result) docs.push({ line, doc: result.doc });
-    else faults.push(...result.faults);
+    else faults.add(...result.faults);
   });
   return { docs, faults };
 }

@@ -1,5 +1,6 @@
 /** Small schemas that many shelf things share: ids, names, windows. */
 import { z } from 'zod';
+import '../units';
 
 /** A client-made UUID, or a short slug of a built-in or demo thing. */
 export const Id = z.string().regex(/^[a-z0-9][a-z0-9-]{1,63}$/, 'An id is small letters, figures and hyphens.');
@@ -12,6 +13,13 @@ export const Name = z
   .max(80, 'Keep the name to 80 letters.')
   // biome-ignore lint/suspicious/noControlCharactersInRegex: control characters are what this refuses
   .regex(/^[^<>\u0000-\u001f\u007f]*$/, 'A name cannot hold < or > or control characters.');
+
+/** Initials as they stand on a record; empty where nobody gave any. */
+export const Initials = z
+  .string()
+  .trim()
+  .max(8, 'Initials, at most 8 letters.')
+  .regex(/^[^<>]*$/, 'Initials cannot hold < or >.');
 
 /** Free words on one or more lines. */
 export const Words = z.string().trim().max(500, 'Keep it to 500 letters.');

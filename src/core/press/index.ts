@@ -64,7 +64,7 @@ export {
   usualPress,
 } from './press';
 export { BAND_KPA, bandMiddle, contactIfUnchanged, type PressureSetting, pressureSetting } from './pressure';
-export { type PressRecord, PressRecordSchema, rotateVerdict } from './record';
+export { type PressAmendment, PressAmendmentSchema, type PressRecord, PressRecordSchema, rotateVerdict } from './record';
 export {
   closed,
   coldPress,
@@ -77,6 +77,7 @@ export {
 export { coverageFault, isSettled, oddReading, PLANS, readingsOf, type Survey, type SurveyReading, SurveySchema } from './survey';
 export {
   type Closing,
+  canBeTrue,
   droopOf,
   dropOfClosing,
   type Heater,

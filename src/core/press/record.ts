@@ -1,6 +1,6 @@
 /** What was found out about a press, each once and for good: surveys, rotate tests, paper pulls, heating times. */
 import { z } from 'zod';
-import { Id, Words } from '../materials';
+import { Id, Initials, Words } from '../materials';
 import { CORNERS, PULLS } from './paperPull';
 import { SurveySchema } from './survey';
 
@@ -9,7 +9,7 @@ const found = {
   pressId: Id,
   /** Instant, ms, UTC. */
   at: z.number().int().positive(),
-  by: z.string().trim().max(4),
+  by: Initials,
   note: Words,
 };
 
@@ -28,6 +28,9 @@ const PaperPullSchema = z.object({
   pulls: z.record(z.enum(CORNERS), z.enum(PULLS)),
 });
 
+/** No press here heats or cools faster, K/min: a small iron of 2.4 kW heats at 160, a bare sole in moving air cools at 30. */
+const FASTEST_K_MIN = { heating: 200, cooling: 60 } as const;
+
 const HeatingTimeSchema = z
   .object({
     ...found,
@@ -37,10 +40,32 @@ const HeatingTimeSchema = z
     seconds: z.number().positive('A heating takes some time.').max(7200, 'Two hours is no heating.'),
     roomC: z.number().min(-10).max(50),
   })
-  .refine((one) => Math.abs(one.fromC - one.toC) >= 5, { path: ['toC'], message: 'Log a change of at least 5 K.' });
+  .superRefine(({ fromC, toC, seconds, roomC }, ctx) => {
+    const fault = (path: string, message: string) => ctx.addIssue({ code: 'custom', path: [path], message });
+    const heating = toC > fromC;
+    const kelvinAMinute = (Math.abs(toC - fromC) / seconds) * 60;
+    if (Math.abs(fromC - toC) < 5) fault('toC', 'Log a change of at least 5 K.');
+    else if (!heating && toC <= roomC) fault('toC', 'No press cools to the room or under it: log the time to a temperature over the room.');
+    else if (kelvinAMinute > FASTEST_K_MIN[heating ? 'heating' : 'cooling'])
+      fault(
+        'seconds',
+        `That is ${Math.round(kelvinAMinute)} K a minute: no press ${heating ? 'heats' : 'cools'} so fast. Check the seconds.`,
+      );
+  });
 
 export const PressRecordSchema = z.discriminatedUnion('kind', [SurveySchema, RotateTestSchema, PaperPullSchema, HeatingTimeSchema]);
 export type PressRecord = z.infer<typeof PressRecordSchema>;
+
+/** A later word on a record: it no longer counts, or counts again. The record itself stays as it was written. */
+export const PressAmendmentSchema = z.object({
+  id: z.uuid(),
+  recordId: Id,
+  to: z.enum(['withdrawn', 'counts']),
+  by: Initials,
+  why: Words,
+  at: z.number().int().positive(),
+});
+export type PressAmendment = z.infer<typeof PressAmendmentSchema>;
 
 /** What a rotate test shows. */
 export const rotateVerdict = (stayedWith: 'piece' | 'press'): string =>

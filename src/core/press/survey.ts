@@ -1,6 +1,6 @@
 /** A survey: one platen measured at some places and settings with one instrument, at one time. */
 import { z } from 'zod';
-import { Id, Words } from '../materials';
+import { Id, Initials, Words } from '../materials';
 import { FINISHES, type Instrument, InstrumentSchema, instrumentError, takeReading } from './instrument';
 import type { Place, PlatenReading } from './platenFit';
 
@@ -23,7 +23,7 @@ export const SurveySchema = z
     platen: z.string().min(1).max(64),
     /** Instant it was finished, ms, UTC. */
     at: z.number().int().positive(),
-    by: z.string().trim().max(4),
+    by: Initials,
     instrument: InstrumentSchema,
     finish: z.enum(FINISHES),
     roomC: z.number().min(-10, 'Colder than −10 °C is no press room.').max(50, 'Hotter than 50 °C is no press room.'),

@@ -1,7 +1,18 @@
 /** Warm-up and recovery, held against the equation stepped through time and against the balance of heat. */
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { dropOfClosing, type Heater, heatOfClosing, lossOf, refined, shortestCycle, temperatureAfter, timeBetween } from './index';
+import {
+  canBeTrue,
+  dropOfClosing,
+  type Heater,
+  HeaterSchema,
+  heatOfClosing,
+  lossOf,
+  refined,
+  shortestCycle,
+  temperatureAfter,
+  timeBetween,
+} from './index';
 
 const heater: Heater = { powerW: 1800, massKg: 9, lossWK: 3.2 };
 const CAPACITY = 9 * 900;
@@ -65,6 +76,28 @@ describe('refined from logged times', () => {
     expect(found.powerW).toBeCloseTo(1800, 3);
     expect(found.lossWK).toBeCloseTo(3.2, 6);
     expect(refined(guess, [])).toEqual(guess);
+  });
+  it('passes over a time that cannot be true, and whatever is logged it stays a heater', () => {
+    const old: Heater = { powerW: 1400, massKg: 8, lossWK: null };
+    const mistyped = { fromC: 20, toC: 180, seconds: 30, roomC: 21 };
+    expect(canBeTrue(old, mistyped)).toBe(false);
+    expect(refined(old, [mistyped])).toEqual(old);
+    const any = fc.record({
+      fromC: fc.double({ min: 0, max: 260, noNaN: true }),
+      toC: fc.double({ min: 0, max: 260, noNaN: true }),
+      seconds: fc.double({ min: 0.01, max: 7200, noNaN: true }),
+      roomC: fc.double({ min: -10, max: 50, noNaN: true }),
+    });
+    const heaters = fc.record({
+      powerW: fc.double({ min: 50, max: 20_000, noNaN: true }),
+      massKg: fc.double({ min: 0.2, max: 200, noNaN: true }),
+      lossWK: fc.constant(null),
+    });
+    fc.assert(
+      fc.property(heaters, fc.array(any, { maxLength: 6 }), (one, times) => {
+        expect(HeaterSchema.safeParse(refined(one, times)).success).toBe(true);
+      }),
+    );
   });
 });
 

@@ -7,12 +7,15 @@ const ALUMINIUM_C = 900;
 /** Loss of a hot platen to the room where nobody has logged its cooling: 4.5 K/min at 150 K over the room, 1/s. */
 const USUAL_LOSS_PER_S = 4.5 / 60 / 150;
 
+const MOST_W = 20_000;
+const MOST_LOSS_WK = 200;
+
 /** A heated platen. */
 export const HeaterSchema = z.object({
-  powerW: z.number().min(50, 'Under 50 W heats no platen.').max(20_000),
+  powerW: z.number().min(50, 'Under 50 W heats no platen.').max(MOST_W),
   massKg: z.number().min(0.2, 'A platen of under 200 g is not one.').max(200),
   /** Loss per kelvin over the room, W/K; null: the usual. */
-  lossWK: z.number().min(0.01).max(200).nullable(),
+  lossWK: z.number().min(0.01).max(MOST_LOSS_WK).nullable(),
 });
 export type Heater = z.infer<typeof HeaterSchema>;
 
@@ -64,26 +67,40 @@ export interface LoggedTime {
   roomC: number;
 }
 
+/** A logged time may show a loss or a power so many times what is usual or stands on the plate; beyond that it was mistyped. */
+const MOST_TIMES_OFF = 4;
+
+const within = (value: number, usual: number): boolean => value >= usual / MOST_TIMES_OFF && value <= usual * MOST_TIMES_OFF;
+
+/** Loss a cooling shows, W/K: `m·c·ln((T_from − T_room)/(T_to − T_room))/t`. */
+const lossShown = (heater: Heater, { fromC, toC, seconds, roomC }: LoggedTime): number =>
+  toC > roomC ? (capacityOf(heater) * Math.log((fromC - roomC) / (toC - roomC))) / seconds : Number.NaN;
+
+/** Power a heating shows at the heater’s own loss, W. */
+function powerShown(heater: Heater, { fromC, toC, seconds, roomC }: LoggedTime): number {
+  const loss = lossOf(heater);
+  const decay = Math.exp((-loss / capacityOf(heater)) * seconds);
+  return loss * ((toC - fromC * decay) / (1 - decay) - roomC);
+}
+
+/** Whether a logged time can be true of a heater: within a factor of four of its plate, or of the usual loss. */
+export function canBeTrue(heater: Heater, time: LoggedTime): boolean {
+  const usual = { ...heater, lossWK: null };
+  return time.toC > time.fromC ? within(powerShown(usual, time), heater.powerW) : within(lossShown(usual, time), lossOf(usual));
+}
+
 /**
  * A heater refined from logged times: its loss from the coolings, then its power from the heatings, each by the median.
- * What was not logged stays as it is.
+ * What was not logged stays as it is, and a time that cannot be true is passed over.
  */
-export function refined(heater: Heater, times: readonly LoggedTime[]): Heater {
-  const capacity = capacityOf(heater);
+export function refined(heater: Heater, logged: readonly LoggedTime[]): Heater {
   const median = (values: number[]) => [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)];
-  const losses = times
-    .filter(({ fromC, toC, roomC, seconds }) => toC < fromC && toC > roomC && seconds > 0)
-    .map(({ fromC, toC, roomC, seconds }) => (capacity * Math.log((fromC - roomC) / (toC - roomC))) / seconds);
-  const lossWK = median(losses) ?? heater.lossWK;
-  const settled = { ...heater, lossWK };
-  const loss = lossOf(settled);
-  const powers = times
-    .filter(({ fromC, toC, seconds }) => toC > fromC && seconds > 0)
-    .map(({ fromC, toC, seconds, roomC }) => {
-      const decay = Math.exp((-loss / capacity) * seconds);
-      return loss * ((toC - fromC * decay) / (1 - decay) - roomC);
-    });
-  return { ...settled, powerW: median(powers) ?? heater.powerW };
+  const times = logged.filter((time) => canBeTrue(heater, time));
+  const losses = times.filter(({ fromC, toC }) => toC < fromC).map((time) => lossShown(heater, time));
+  const lossWK = median(losses);
+  const settled = { ...heater, lossWK: lossWK === undefined ? heater.lossWK : Math.min(lossWK, MOST_LOSS_WK) };
+  const powers = times.filter(({ fromC, toC }) => toC > fromC).map((time) => powerShown(settled, time));
+  return { ...settled, powerW: Math.min(median(powers) ?? heater.powerW, MOST_W) };
 }
 
 /** What one closing takes. */

@@ -134,7 +134,7 @@ describe('a trial on scrap', () => {
   });
 
   it('keeps the clock of a scrap as an instant until it was looked at; a scrap comes before the first piece', () => {
-    const plan = planOf({ pieces: 2, perClosing: 1 }, raised);
+    const plan = planOf({ pieces: 2, perClosing: 1, machine: 1 }, raised);
     const trying: RunEvent = { id: uuid(), at: 5000, kind: 'trying', timeS: 6 };
     expect(replay(plan, 1000, [trying]).scrap).toEqual({ timeS: 6, dueAt: 11_000 });
     const looked: RunEvent = { id: uuid(), at: 12_000, kind: 'tried', timeS: 6, looks: 'right' };
@@ -186,7 +186,7 @@ describe('after the run', () => {
   });
 
   it('a run that is stopped early still tells what the press did to pieces without a verdict', () => {
-    const plan = planOf({ pieces: 2, perClosing: 1 }, card());
+    const plan = planOf({ pieces: 2, perClosing: 1, machine: 1 }, card());
     const closes = plan.stages.findIndex(({ by }) => by === 'press');
     const facts = [...plan.stages.slice(0, closes).map(() => 'next' as const), 'closed', 'opened', 'stopped'] as const;
     const events = facts.map((kind, i) => ({ id: uuid(), at: 1000 * (i + 1), kind }) as RunEvent);

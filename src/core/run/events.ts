@@ -76,6 +76,8 @@ export const RunSchema = z.object({
   /** Pieces pressed together in one closing. */
   perClosing: z.number().int().min(1).max(60),
   startedAt: z.number().int(),
+  /** Version of the machine its events are taken by. */
+  machine: z.number().int().min(1),
   /** Points of the set-up that hold from the run before at this press. */
   holds: z.array(z.string().max(40)).max(40).default([]),
 });

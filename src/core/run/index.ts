@@ -20,6 +20,17 @@ export {
 export { type Check, FOLLOWS_MS, firstHeat, gateOf, type LeadIn, leadIn, REST, settled, sparesOf, stillHolds, TRIAL } from './gate';
 export { type How, howOf, stageWords } from './how';
 export { lotOf } from './lots';
-export { type Applied, apply, countsOf, type Replayed, replay, replayFrom, standing } from './machine';
-export { type PlannedStage, planOf, type RunPlan } from './plan';
+export {
+  type Applied,
+  apply,
+  countsOf,
+  DoesNotAddUp,
+  foresee,
+  type Replayed,
+  replay,
+  replayFrom,
+  standing,
+  UnknownMachine,
+} from './machine';
+export { MACHINE_VERSION, type PlannedStage, planOf, type RunPlan } from './plan';
 export type { Counts, DoneClosing, Lot, PieceResult, RunState } from './state';

@@ -76,7 +76,9 @@ function onLot(plan: RunPlan, run: RunState, lot: Lot, event: OnLot): Applied {
       const at = stage.by === 'clock' && plan.stages[lot.stage + 1]?.kind === 'peel' ? lot.stage + 1 : lot.stage;
       if (plan.stages[at]?.kind !== 'peel') return refused('There is nothing to peel now.');
       const before = plan.stages[at - 1];
-      const tookS = (event.at - (lot.closings.at(-1)?.openedAt ?? lot.since)) / 1000;
+      // straight from the press the hand begins after the opening, or after the rub: as this stage was entered
+      const from = before?.by === 'clock' ? (lot.closings.at(-1)?.openedAt ?? lot.since) : lot.since;
+      const tookS = Math.max(0, (event.at - from) / 1000 - (plan.stages[at]?.timeS ?? 0));
       const done: DonePeel = { peel: peelAt(plan, at) ?? 'cold', plannedS: before?.by === 'clock' ? before.timeS : 0, tookS };
       return put(enter(plan, { ...lot, peels: [...lot.peels, done] }, at + 1, event.at));
     }
@@ -137,6 +139,12 @@ const isOnLot = (event: Done): event is OnLot =>
  * happened before the last, by a clock that was set back, counts as at the same instant.
  */
 export function step(plan: RunPlan, run: RunState, said: Done): Applied {
+  const machine = MACHINES[plan.machine];
+  if (!machine) throw new UnknownMachine(plan.machine);
+  return machine(plan, run, said);
+}
+
+function firstMachine(plan: RunPlan, run: RunState, said: Done): Applied {
   if (run.done) return refused('This run is over.');
   const event = said.at < run.lastAt ? { ...said, at: run.lastAt } : said;
   if (!isOnLot(event)) {
@@ -149,6 +157,31 @@ export function step(plan: RunPlan, run: RunState, said: Done): Applied {
     return refused(`${lotName(lot)} is at another step already: it was moved on from another device.`);
   const applied = onLot(plan, run, lot, event);
   return applied.state === 'ok' ? ok({ ...applied.run, lastAt: event.at }) : applied;
+}
+
+/**
+ * Every machine that runs were ever taken by. One whose answers change gets a new number and leaves the older one as it is,
+ * so that a finished run stays what it was.
+ */
+const MACHINES: Readonly<Record<number, typeof firstMachine>> = { 1: firstMachine };
+
+/** A run was taken by a machine this app does not have: a newer app wrote it. */
+export class UnknownMachine extends Error {
+  override name = 'UnknownMachine';
+  constructor(version: number) {
+    super(`This run was pressed with a newer app (its machine has version ${version}).`);
+  }
+}
+
+/** A list of events that were each accepted does not add up any more: it, or the machine, is not what it was. */
+export class DoesNotAddUp extends Error {
+  override name = 'DoesNotAddUp';
+  constructor(
+    readonly event: RunEvent,
+    message: string,
+  ) {
+    super(`The step “${event.kind}” of ${new Date(event.at).toISOString()} cannot have happened: ${message}`);
+  }
 }
 
 const whyNot = (plan: RunPlan, run: RunState, piece: number): string =>
@@ -168,15 +201,20 @@ export function standing(events: readonly RunEvent[]): Done[] {
   return stack;
 }
 
-/** The state after a list of events that were each accepted in turn. */
-export function replay(plan: RunPlan, startedAt: number, events: readonly RunEvent[]): RunState {
-  let run = startRun(startedAt);
-  for (const event of standing(events)) {
-    const applied = step(plan, run, event);
-    if (applied.state === 'ok') run = applied.run;
-  }
-  return run;
+/** The state after one more event that was accepted. @throws {DoesNotAddUp} */
+function accepted(plan: RunPlan, run: RunState, event: Done): RunState {
+  const applied = step(plan, run, event);
+  if (applied.state === 'refused') throw new DoesNotAddUp(event, applied.message);
+  return applied.run;
 }
+
+/**
+ * The state after a list of events that were each accepted in turn.
+ *
+ * @throws {DoesNotAddUp} one of them is refused now; @throws {UnknownMachine} they were taken by a newer app
+ */
+export const replay = (plan: RunPlan, startedAt: number, events: readonly RunEvent[]): RunState =>
+  standing(events).reduce((run, event) => accepted(plan, run, event), startRun(startedAt));
 
 /** A list of events with the state it adds up to. */
 export interface Replayed {
@@ -184,16 +222,32 @@ export interface Replayed {
   run: RunState;
 }
 
-/** The state after a list of events, from that of a list it goes on from where one is known: a long run is not gone through at every step. */
+/**
+ * The state after a list of events that were accepted, from that of a list it goes on from where one is known: a long run is
+ * not gone through at every step.
+ *
+ * @throws {DoesNotAddUp} one of them is refused now
+ */
 export function replayFrom(known: Replayed | null, plan: RunPlan, startedAt: number, events: readonly RunEvent[]): RunState {
   const more = known && events.slice(known.events.length);
   const goesOn =
     more?.every(({ kind }) => kind !== 'undone') && known?.events.every(({ id, at }, i) => events[i]?.id === id && events[i]?.at === at);
   if (!known || !more || !goesOn) return replay(plan, startedAt, events);
-  return more.reduce((run, event) => {
-    const applied = step(plan, run, event as Done);
-    return applied.state === 'ok' ? applied.run : run;
-  }, known.run);
+  return more.reduce((run, event) => accepted(plan, run, event as Done), known.run);
+}
+
+/**
+ * The state with events on top that nobody has accepted yet. One that cannot happen is passed over: another device was
+ * first, and the server will say so.
+ */
+export function foresee(plan: RunPlan, startedAt: number, { events, run }: Replayed, waiting: readonly RunEvent[]): RunState {
+  const list = [...events];
+  return waiting.reduce((state, event) => {
+    const applied = apply(plan, startedAt, list, event, state);
+    if (applied.state === 'refused') return state;
+    list.push(event);
+    return applied.run;
+  }, run);
 }
 
 /**

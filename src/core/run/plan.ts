@@ -11,13 +11,22 @@ export interface PlannedStage {
 }
 
 export interface RunPlan {
+  /** Version of the machine its events are taken by. */
+  machine: number;
   pieces: number;
   /** Pieces that go into the press together. */
   perClosing: number;
   stages: readonly PlannedStage[];
 }
 
-export const planOf = ({ pieces, perClosing }: { pieces: number; perClosing: number }, card: Pick<Card, 'stages'>): RunPlan => ({
+/** Version of the machine that new runs are taken by. */
+export const MACHINE_VERSION = 1;
+
+export const planOf = (
+  { pieces, perClosing, machine }: Pick<RunPlan, 'pieces' | 'perClosing' | 'machine'>,
+  card: Pick<Card, 'stages'>,
+): RunPlan => ({
+  machine,
   pieces,
   perClosing,
   stages: card.stages,

@@ -49,8 +49,31 @@ describe('a piece on its way, one after the other', () => {
       { stage: 'pre-press', plannedS: 5, closedAt: 2000, openedAt: 3000, readC: null },
       { stage: 'press', plannedS: 9, closedAt: 5000, openedAt: 6000, readC: 148.5 },
     ]);
-    expect(run.results[0]?.peels).toEqual([{ peel: 'warm', plannedS: 30, tookS: 2 }]);
+    expect(run.results[0]?.peels).toEqual([{ peel: 'warm', plannedS: 30, tookS: 0 }]);
     expect([run.active, run.begun]).toEqual([[], 1]);
+  });
+
+  it('a hot peel done as planned began at once; one whose hand came after five seconds began five seconds late', () => {
+    const peelEnds = (s: number, rubS: number | null) => {
+      const stages = MARRIED.stages.filter(({ kind }) => kind !== 'tack').map((one) => (one.kind === 'peel' ? { ...one, timeS: 4 } : one));
+      const rubbed =
+        rubS === null
+          ? stages
+          : stages.flatMap((one) => (one.kind === 'marry' ? [one, { kind: 'rub', by: 'hands', timeS: 8 } as const] : [one]));
+      const plan = { ...MARRIED, stages: rubbed };
+      const rub = rubS === null ? [] : [{ id: uuid(), at: (60 + rubS) * 1000, kind: 'next' } as const];
+      const events: RunEvent[] = [
+        { id: uuid(), at: 1, kind: 'closed' },
+        { id: uuid(), at: 60_000, kind: 'opened' },
+        ...rub,
+        { id: uuid(), at: (60 + (rubS ?? 0) + s) * 1000, kind: 'peeled' },
+      ];
+      return replay(plan, 0, events).active[0]?.peels;
+    };
+    expect(peelEnds(4, null)).toEqual([{ peel: 'hot', plannedS: 0, tookS: 0 }]);
+    expect(peelEnds(9, null)).toEqual([{ peel: 'hot', plannedS: 0, tookS: 5 }]);
+    // after a rub it is the rub's end that counts
+    expect(peelEnds(5, 10)).toEqual([{ peel: 'hot', plannedS: 0, tookS: 1 }]);
   });
 
   it('laid back goes to the press again, not to the pre-press, and is counted', () => {

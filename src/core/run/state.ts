@@ -18,7 +18,10 @@ export interface DoneClosing {
 /** A peel as it was really done. */
 export interface DonePeel {
   peel: 'hot' | 'warm' | 'cold';
-  /** From the opening to the peel, s: as carded, 0 for at once, and as it was. */
+  /**
+   * From the opening, or from the end of a rub, until the hand begins, s: as carded, 0 for at once, and as it was. The peel is
+   * told once it is done; it began its usual length before.
+   */
   plannedS: number;
   tookS: number;
 }

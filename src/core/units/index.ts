@@ -1,4 +1,6 @@
-/** Units: what may be typed and how it is shown. Inside the app: °C, K, s, mm, kPa. */
+/** Units: what may be typed and how it is shown, and plain words for what a schema refuses. Inside the app: °C, K, s, mm, kPa. */
+import './schemaWords';
+
 export { formatBeside, formatDuration, formatFigure, formatForHouse, formatQuantity, formatTape, snap } from './format';
 export { type Parsed, type ParseOptions, parseQuantity } from './parse';
 export {

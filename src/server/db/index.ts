@@ -1,3 +1,4 @@
 /** The database: tables, connection, migrations. */
-export { openShop, type Shop } from './connection';
+export { BESIDE, holdShop, makeShop, openShop, putInPlace, realPath, type Shop, synced } from './connection';
 export { DatabaseError } from './errors';
+export { openForReading } from './reading';

@@ -4,7 +4,7 @@ import type { PracticeRound } from '../../contract/heat';
 import type { Card, House, Order } from '../../core/card';
 import type { Amendment, Pressing } from '../../core/log';
 import type { Aid, Blank, Fabric, Product } from '../../core/materials';
-import type { Press, PressRecord } from '../../core/press';
+import type { Press, PressAmendment, PressRecord } from '../../core/press';
 import type { RunEvent } from '../../core/run';
 
 export const orders = sqliteTable('orders', {
@@ -27,7 +27,7 @@ export const blanks = shelfTable<Blank>('blanks');
 export const products = shelfTable<Product>('products');
 export const aids = shelfTable<Aid>('aids');
 export const presses = shelfTable<Press>('presses');
-export const house = shelfTable<House>('house');
+export const house = shelfTable<House & { id: string }>('house');
 
 export const cards = sqliteTable('cards', {
   /** SHA-256 of the card's canonical JSON. */
@@ -53,6 +53,8 @@ export const runs = sqliteTable(
     startedAt: integer('started_at').notNull(),
     /** When its last piece had its verdict, or it was stopped. */
     endedAt: integer('ended_at'),
+    /** Version of the run machine its events were taken by. */
+    machine: integer('machine').notNull().default(1),
     /** Points of the set-up that held from the run before at this press as it began. */
     holds: text('holds', { mode: 'json' }).$type<string[]>().notNull().default([]),
   },
@@ -103,6 +105,9 @@ export const pressings = sqliteTable(
   ],
 );
 
+/** How often each part of the shop has changed, counted by the database itself: what is remembered of a part holds until then. */
+export const revisions = sqliteTable('revisions', { of: text('of').primaryKey(), n: integer('n').notNull() });
+
 /** Practice rounds as they were played; written once. */
 export const practiceRounds = sqliteTable('practice_rounds', {
   id: text('id').primaryKey(),
@@ -130,6 +135,22 @@ export const pressRecords = sqliteTable(
     doc: text('doc', { mode: 'json' }).$type<PressRecord>().notNull(),
   },
   (t) => [index('press_records_by_press').on(t.pressId, t.kind, t.at)],
+);
+
+/** Whether a record of a press counts, as it was said later; written once. */
+export const pressAmendments = sqliteTable(
+  'press_amendments',
+  {
+    /** Order of arrival: the last word on a record holds. */
+    seq: integer('seq').primaryKey(),
+    id: text('id').notNull().unique(),
+    recordId: text('record_id')
+      .notNull()
+      .references(() => pressRecords.id),
+    to: text('to_value').notNull(),
+    doc: text('doc', { mode: 'json' }).$type<PressAmendment>().notNull(),
+  },
+  (t) => [index('press_amendments_by_record').on(t.recordId)],
 );
 
 export const amendments = sqliteTable(

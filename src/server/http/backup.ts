@@ -1,57 +1,137 @@
-/** Backup and restore over the wire: one file down, one file up. */
-import { randomUUID } from 'node:crypto';
-import { createReadStream, createWriteStream, rmSync, statSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
-import { Readable } from 'node:stream';
+/** Backup and restore over the wire: one file down, one file up, and the copies that are kept beside the shop. */
+import { createReadStream, createWriteStream, statSync } from 'node:fs';
+import { copyFile, statfs } from 'node:fs/promises';
+import { basename, dirname, join } from 'node:path';
+import { Readable, Transform } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
-import { NotABackup, restore, takeBackup } from '../backup';
-import { migrationsFolder, shop } from '../shop';
+import type { APIRoute } from 'astro';
+import { migrationsFolder } from '../app';
+import { keptCopies, keptCopy, swapIn, takeBackup } from '../backup';
+import { shop } from '../shop';
+import { inWorker } from '../work/pool';
+import { workFolder } from '../workFolder';
 import { announceChange } from './changes';
 import { answerTo } from './endpoint';
 import { log } from './log';
 import { Refusal } from './problem';
+import { attachment, streamed } from './streamed';
 
 const RESTORE_LIMIT = 4 * 1024 ** 3;
 
 /** `tidy-beacon-2026-11-25.beacon`: the day says which is which. */
 const nameFor = (now: Date) => `tidy-beacon-${now.toISOString().slice(0, 10)}.beacon`;
 
-export async function backupReply(request: Request): Promise<Response> {
+export const backupReply: APIRoute = async ({ request }) => {
+  let remove: (() => void) | null = null;
   try {
-    const path = await takeBackup(shop());
-    const stream = createReadStream(path);
-    stream.on('close', () => rmSync(path, { force: true }));
-    return new Response(Readable.toWeb(stream) as ReadableStream, {
-      headers: {
-        'content-type': 'application/octet-stream',
-        'content-length': String(statSync(path).size),
-        'content-disposition': `attachment; filename="${nameFor(new Date())}"`,
-        'cache-control': 'no-store',
-      },
-    });
+    const here = shop();
+    const work = workFolder(here.path);
+    remove = work.remove;
+    const file = join(work.folder, 'backup');
+    await takeBackup(here, file);
+    if (request.signal.aborted) {
+      work.remove();
+      return new Response(null, { status: 499 });
+    }
+    const stream = createReadStream(file);
+    const close = () => {
+      stream.destroy();
+      work.remove();
+    };
+    request.signal.addEventListener('abort', close);
+    const headers = { ...attachment(nameFor(new Date()), 'application/octet-stream'), 'content-length': String(statSync(file).size) };
+    return streamed(stream[Symbol.asyncIterator]() as AsyncIterator<Uint8Array>, headers, close);
   } catch (error) {
+    remove?.();
     return answerTo(error, request);
+  }
+};
+
+const tooLarge = () =>
+  new Refusal(413, 'Too large', 'A backup over 4 GiB is not taken through the browser.', [{ field: 'file', message: 'too large' }]);
+
+/** Passes bytes on up to the limit, however the file is sent. */
+function limited(): Transform {
+  let size = 0;
+  return new Transform({
+    transform(chunk: Buffer, _, done) {
+      size += chunk.length;
+      if (size > RESTORE_LIMIT) done(tooLarge());
+      else done(null, chunk);
+    },
+  });
+}
+
+/** @throws {Refusal} 507 there is no room for another shop beside this one */
+async function mustHaveRoom(folder: string, bytes: number): Promise<void> {
+  const { bavail, bsize } = await statfs(folder);
+  if (bavail * bsize < 2 * bytes)
+    throw new Refusal(
+      507,
+      'The disk is full',
+      'There is no room on the server’s disk for this backup beside the shop. Nothing was changed; make room and try again.',
+    );
+}
+
+/** Proves a file that lies beside the shop and puts it in its place. */
+async function putBack(file: string): Promise<{ kept: string; sealed: boolean }> {
+  const done = await inWorker({ do: 'prove', path: file, migrations: migrationsFolder() });
+  if (!('text' in done)) throw new TypeError('a proof answers in words');
+  const { sealed } = JSON.parse(done.text) as { sealed: boolean };
+  const { kept } = await swapIn(file, Date.now());
+  log.info({ kept, sealed }, 'a backup was put back; the shop before it is kept');
+  announceChange();
+  return { kept: basename(kept), sealed };
+}
+
+/** What fills a file beside the shop, which is then proven and put in the shop's place; nothing of it is left where it is refused. */
+async function restored(request: Request, fill: (file: string) => Promise<void>): Promise<Response> {
+  let remove: (() => void) | null = null;
+  try {
+    const work = workFolder(shop().path);
+    remove = work.remove;
+    const file = join(work.folder, 'incoming');
+    await fill(file);
+    const reply = await putBack(file);
+    return Response.json({ restored: true, ...reply }, { headers: { 'cache-control': 'no-store' } });
+  } catch (error) {
+    const full = (error as { code?: string }).code === 'ENOSPC';
+    return answerTo(
+      full ? new Refusal(507, 'The disk is full', 'The disk is full: nothing was changed. Make room and try again.') : error,
+      request,
+    );
+  } finally {
+    remove?.();
   }
 }
 
 /** PUT of a backup file: proven first, then put in place; what was there is kept beside it. */
-export async function restoreReply(request: Request): Promise<Response> {
-  const path = join(tmpdir(), `tidy-beacon-restore-${randomUUID()}`);
+export const restoreReply: APIRoute = ({ request }) =>
+  restored(request, async (file) => {
+    const told = Number(request.headers.get('content-length') ?? 0);
+    if (told > RESTORE_LIMIT) throw tooLarge();
+    if (!request.body) throw new Refusal(422, 'Not a backup', 'No file came with it.', [{ field: 'file', message: 'missing' }]);
+    await mustHaveRoom(dirname(file), told);
+    await pipeline(
+      Readable.fromWeb(request.body as import('node:stream/web').ReadableStream),
+      limited(),
+      createWriteStream(file, { mode: 0o600 }),
+    );
+  });
+
+/** The copies that are kept beside the shop. */
+export const keptCopiesReply: APIRoute = ({ request }) => {
   try {
-    if (Number(request.headers.get('content-length') ?? 0) > RESTORE_LIMIT)
-      throw new Refusal(413, 'Too large', 'A backup over 4 GiB is not taken through the browser.');
-    if (!request.body) throw new NotABackup('No file came with it.');
-    await pipeline(Readable.fromWeb(request.body as import('node:stream/web').ReadableStream), createWriteStream(path));
-    const { kept } = await restore(path, migrationsFolder(), Date.now());
-    log.info({ kept }, 'a backup was put back; the shop before it is kept');
-    announceChange();
-    return Response.json({ restored: true, kept }, { headers: { 'cache-control': 'no-store' } });
+    return Response.json({ copies: keptCopies(shop().path) }, { headers: { 'cache-control': 'no-store' } });
   } catch (error) {
-    const refusal =
-      error instanceof NotABackup ? new Refusal(422, 'Not a backup', error.message, [{ field: 'file', message: error.message }]) : error;
-    return answerTo(refusal, request);
-  } finally {
-    rmSync(path, { force: true });
+    return answerTo(error, request);
   }
-}
+};
+
+/** PUT: one of them takes the place of the shop, proven like any backup. */
+export const putCopyBackReply: APIRoute = ({ request, params }) =>
+  restored(request, async (file) => {
+    const from = keptCopy(shop().path, params.name ?? '');
+    await mustHaveRoom(dirname(file), statSync(from).size);
+    await copyFile(from, file);
+  });

@@ -5,10 +5,9 @@ import { type Card, type House, layerName, resolve } from '../../core/card';
 import { COVER_SHEETS } from '../../core/heat';
 import { sidedWords } from '../../core/materials';
 import { formatDuration, formatForHouse, formatQuantity, type HouseUnits, type Phrase, phraseText } from '../../core/units';
-import { shop } from '../shop';
 import { inputOf, readFacts } from '../stores/cards';
 import { findOrder } from '../stores/orders';
-import { answerTo } from './endpoint';
+import type { Db } from '../stores/perShop';
 import { bytesOf, type Doc, fonts, PAPERS, write } from './pdf';
 import { invalid, notFound } from './problem';
 
@@ -125,7 +124,8 @@ function body(doc: Doc, sheet: Sheet, from: number, size: number, width: number)
   y += 4;
   for (const fact of facts) para(fact, 'plain', left + 52, width - 52);
   y = Math.max(y, factsFrom + 50) + 4;
-  if (card.of.roster.length > 0)
+  if (hasOwnRoster(card)) para(`Roster: ${card.of.roster.length} names, on the pages after this one.`, 'bold', left, width);
+  else if (card.of.roster.length > 0)
     para(`Roster: ${card.of.roster.map(({ number, name }) => [number, name].filter(Boolean).join(' ')).join(' · ')}`, 'bold', left, width);
   doc
     .moveTo(left, y)
@@ -142,6 +142,33 @@ function body(doc: Doc, sheet: Sheet, from: number, size: number, width: number)
     if (step.safety) para(`! ${text(step.safety)}`, 'bold', left + 20, width - 20, SOFT);
   });
   return y;
+}
+
+/** A roster longer than this stands on pages of its own. */
+const LONG_ROSTER = 60;
+const hasOwnRoster = ({ of }: Card): boolean => of.roster.length > LONG_ROSTER;
+const ROSTER = { size: 9, line: 13, columns: 3 } as const;
+
+/** A long roster in columns, a name a line, by its pieces. */
+function rosterPages(doc: Doc, { card, orderName }: Sheet, paper: keyof typeof PAPERS): void {
+  const [width, height] = PAPERS[paper];
+  const each = (width - 2 * MARGIN) / ROSTER.columns;
+  const top = MARGIN + 26;
+  const rows = Math.floor((height - MARGIN - top) / ROSTER.line);
+  card.of.roster.forEach(({ number, name }, i) => {
+    const place = i % (rows * ROSTER.columns);
+    if (place === 0) {
+      doc.addPage();
+      doc.x = MARGIN;
+      doc.y = MARGIN;
+      doc.fillColor(INK).fontSize(12);
+      write(doc, `${orderName}: roster`, 'bold', { width: width - 2 * MARGIN, height: 16, ellipsis: true, lineBreak: false });
+    }
+    doc.x = MARGIN + Math.floor(place / rows) * each;
+    doc.y = top + (place % rows) * ROSTER.line;
+    doc.fillColor(INK).fontSize(ROSTER.size);
+    write(doc, `${i + 1}. ${[number, name].filter(Boolean).join(' ')}`, 'plain', { width: each - 8, lineBreak: false });
+  });
 }
 
 function page(sheet: Sheet, paper: keyof typeof PAPERS, size: number): { doc: Doc; fits: boolean } {
@@ -188,37 +215,35 @@ function page(sheet: Sheet, paper: keyof typeof PAPERS, size: number): { doc: Do
 
 /** The PDF of a card, in the largest text at which it stands on one page. */
 function cardPdf(sheet: Sheet, paper: keyof typeof PAPERS): Promise<Buffer> {
-  let tried = page(sheet, paper, SIZES[0] ?? 10);
-  for (const size of SIZES.slice(1)) {
-    if (tried.fits) break;
-    tried = page(sheet, paper, size);
+  // what fits in one size fits in every smaller one
+  let [low, high] = [0, SIZES.length - 1];
+  while (low < high) {
+    const middle = Math.floor((low + high) / 2);
+    if (page(sheet, paper, SIZES[middle] as number).fits) high = middle;
+    else low = middle + 1;
   }
-  return bytesOf(tried.doc);
+  const { doc } = page(sheet, paper, SIZES[low] as number);
+  if (hasOwnRoster(sheet.card)) rosterPages(doc, sheet, paper);
+  return bytesOf(doc);
 }
 
-export async function cardPdfReply(request: Request, orderId: string, url: URL): Promise<Response> {
-  try {
-    const query = Query.safeParse(Object.fromEntries(url.searchParams));
-    if (!query.success) throw invalid(query.error, 'Query');
-    const { db } = shop();
-    const { doc: order } = findOrder(db, orderId);
-    const line = order.lines.find((one) => one.id === query.data.line);
-    const print = line?.prints.find((one) => one.key === query.data.print);
-    if (!line || !print) throw notFound('print', query.data.print);
-    const facts = readFacts(db);
-    const card = resolve(inputOf(facts, order, line, print));
-    const pdf = await cardPdf(
-      { card, orderName: order.name, due: order.due, house: facts.house, printedOn: new Date().toISOString().slice(0, 10) },
-      query.data.paper,
-    );
-    return new Response(new Uint8Array(pdf), {
-      headers: {
-        'content-type': 'application/pdf',
-        'content-disposition': `inline; filename="card-${line.size}-${sidedWords(print)}.pdf"`.replace(/[^\x20-\x7e]/g, '-'),
-        'cache-control': 'no-store',
-      },
-    });
-  } catch (error) {
-    return answerTo(error, request);
-  }
+/** @throws {Refusal} 404 there is no such print; 422 a query that cannot be read */
+export async function cardFile(
+  db: Db,
+  orderId: string,
+  asked: Record<string, string>,
+): Promise<{ bytes: Uint8Array; name: string; type: string }> {
+  const query = Query.safeParse(asked);
+  if (!query.success) throw invalid(query.error, 'Query');
+  const { doc: order } = findOrder(db, orderId);
+  const line = order.lines.find((one) => one.id === query.data.line);
+  const print = line?.prints.find((one) => one.key === query.data.print);
+  if (!line || !print) throw notFound('print', query.data.print);
+  const facts = readFacts(db);
+  const card = resolve(inputOf(facts, order, line, print));
+  const pdf = await cardPdf(
+    { card, orderName: order.name, due: order.due, house: facts.house, printedOn: new Date().toISOString().slice(0, 10) },
+    query.data.paper,
+  );
+  return { bytes: new Uint8Array(pdf), name: `card-${line.size}-${sidedWords(print)}.pdf`, type: 'application/pdf' };
 }

@@ -1,87 +1,119 @@
 /** An endpoint: parse, call, reply. Every input and output goes through its route's schemas. */
 import type { APIContext, APIRoute } from 'astro';
 import { PATHS, type RouteName } from '../../contract/paths';
-import { type Body, type Params, type Query, type Reply, TABLE } from '../../contract/routes';
 import { DatabaseError, type Shop } from '../db';
 import { shop } from '../shop';
-import { readJson } from './body';
+import { writeSoon } from '../stores/perShop';
+import type { ComputedRoute, JudgedRoute } from '../work/jobs';
+import { inWorker } from '../work/pool';
+import { type Answer, type Asked, hasBody, type Input, inputOf, outgoing } from './answer';
+import { readJsonText } from './body';
+import { announceChange } from './changes';
 import { log } from './log';
-import { invalid, problemReply, Refusal } from './problem';
+import { problemReply, Refusal } from './problem';
 
-export interface Input<N extends RouteName> {
-  params: Params<N>;
-  query: Query<N>;
-  body: Body<N>;
-  /** The version If-Match names, or null. */
-  ifMatch: number | null;
-}
+export type { Input };
 
-/** What an endpoint answers: the reply, and the version to send as its ETag where it has one. */
-type Answer<N extends RouteName> = Reply<N> & { version?: number };
-
-function parse<T>(
-  schema: { safeParse: (value: unknown) => { success: true; data: unknown } | { success: false; error: import('zod').ZodError } },
-  value: unknown,
-  where: string,
-): T {
-  const parsed = schema.safeParse(value);
-  if (!parsed.success) throw invalid(parsed.error, where);
-  return parsed.data as T;
-}
+type Here = Shop & { now: () => number };
 
 function versionOf(header: string | null): number | null {
   if (header === null) return null;
   const version = Number(/^(?:W\/)?"?(\d+)"?$/.exec(header.trim())?.[1]);
-  if (!Number.isInteger(version))
-    throw new Refusal(400, 'Not a version', 'If-Match must be a version as the ETag gave it.', [{ field: 'If-Match', message: header }]);
+  if (!Number.isSafeInteger(version))
+    throw new Refusal(400, 'Not a version', 'If-Match must be a version as the ETag gave it.', [
+      { field: 'If-Match', message: header.slice(0, 100) },
+    ]);
   return version;
 }
 
+async function askedIn(name: RouteName, { request, params, url }: APIContext): Promise<Asked> {
+  return {
+    params,
+    query: Object.fromEntries(url.searchParams),
+    text: hasBody(name) ? await readJsonText(request) : null,
+    ifMatch: versionOf(request.headers.get('if-match')),
+  };
+}
+
+function replied({ text, version }: { text: string; version: number | null }): Response {
+  const etag = version === null ? {} : { etag: `"${version}"` };
+  return new Response(text, { headers: { 'content-type': 'application/json', 'cache-control': 'no-store', ...etag } });
+}
+
+/** What a write changed is told to open pages once it stands. */
+const WRITES = new Set(['PUT', 'DELETE']);
+
 /**
- * Makes an Astro endpoint of a route's name and what to call. Anything thrown becomes a problem reply;
- * what is nobody's fault but ours is logged with its context and answered 500 without its insides.
+ * Makes an Astro endpoint of a route's name and what to call. Anything thrown becomes a problem reply; what is nobody's fault
+ * but ours is logged with its context and answered 500 without its insides.
+ *
+ * A write and its reply are one: the reply is built before the write is committed, so “nothing was saved” is true whenever
+ * it is said. While another program is writing it is tried again, and others are answered meanwhile.
  */
-export function endpoint<N extends RouteName>(name: N, handle: (shop: Shop, input: Input<N>) => Answer<N> | Promise<Answer<N>>): APIRoute {
-  return async ({ request, params, url }: APIContext) => {
+export function endpoint<N extends RouteName>(name: N, handle: (shop: Here, input: Input<N>) => Answer<N>): APIRoute {
+  const writes = WRITES.has(PATHS[name][0]);
+  return async (context: APIContext) => {
     try {
-      const schemas = TABLE[name];
-      const hasBody = PATHS[name][0] === 'PUT' || PATHS[name][0] === 'POST';
-      const input: Input<N> = {
-        params: parse<Params<N>>(schemas.params, params, 'Path'),
-        query: parse<Query<N>>(schemas.query, Object.fromEntries(url.searchParams), 'Query'),
-        body: hasBody ? parse<Body<N>>(schemas.body, await readJson(request), 'Body') : (undefined as Body<N>),
-        ifMatch: versionOf(request.headers.get('if-match')),
-      };
-      const answer = await handle(shop(), input);
-      const reply = schemas.reply.parse(answer);
-      const etag = answer.version === undefined ? {} : { etag: `"${answer.version}"` };
-      return new Response(JSON.stringify(reply), { headers: { 'content-type': 'application/json', 'cache-control': 'no-store', ...etag } });
+      const input = inputOf(name, await askedIn(name, context));
+      const here = shop();
+      const answer = () => outgoing(name, handle(here, input));
+      if (!writes) return replied(answer());
+      const written = await writeSoon(here.db, answer);
+      announceChange();
+      return replied(written);
     } catch (error) {
-      return answerTo(error, request);
+      return answerTo(error, context.request);
     }
   };
 }
 
+/** An endpoint that only works something out of its body: done beside the request thread. */
+export const computed = (name: ComputedRoute): APIRoute => {
+  return async (context: APIContext) => {
+    try {
+      const asked = await askedIn(name, context);
+      return replied((await inWorker({ do: 'compute', route: name, asked }, context.request.signal)) as ReturnType<typeof outgoing>);
+    } catch (error) {
+      return answerTo(error, context.request);
+    }
+  };
+};
+
+/** An endpoint that reads much of the shop and judges it: done beside the request thread. */
+export const judged = (name: JudgedRoute): APIRoute => {
+  return async (context: APIContext) => {
+    try {
+      const asked = await askedIn(name, context);
+      const { path } = shop();
+      return replied((await inWorker({ do: 'judge', path, route: name, asked }, context.request.signal)) as ReturnType<typeof outgoing>);
+    } catch (error) {
+      return answerTo(error, context.request);
+    }
+  };
+};
+
+/** What SQLite says of a write it did not take, in words. */
+const NOT_TAKEN: [RegExp, string][] = [
+  [/^SQLITE_FULL/, 'The disk is full: nothing was saved. Make room and try again.'],
+  [/^SQLITE_(BUSY|LOCKED)/, 'Another program holds the database: nothing was saved. Try again in a moment.'],
+  [/^SQLITE_IOERR/, 'The disk did not take it: nothing was saved. See to the disk, then try again.'],
+];
+
 /** The problem reply for anything thrown. */
 export function answerTo(error: unknown, request: Request): Response {
   if (error instanceof Refusal) return problemReply(error);
+  // who asked is gone: nobody reads this
+  if (request.signal.aborted) return new Response(null, { status: 499 });
   const context = { method: request.method, url: request.url, err: error };
   const code = (error as { code?: string }).code ?? '';
   if (error instanceof DatabaseError) {
     log.error(context, 'database unusable');
     return problemReply(new Refusal(503, 'Database unusable', error.message));
   }
-  if (code.startsWith('SQLITE_BUSY') || code.startsWith('SQLITE_FULL') || code.startsWith('SQLITE_IOERR')) {
+  const taken = NOT_TAKEN.find(([pattern]) => pattern.test(code));
+  if (taken) {
     log.error(context, 'database did not take a write');
-    return problemReply(
-      new Refusal(
-        503,
-        'Not saved',
-        code.startsWith('SQLITE_FULL')
-          ? 'The disk is full: nothing was saved. Make room and try again.'
-          : 'Another program holds the database: nothing was saved. Try again in a moment.',
-      ),
-    );
+    return problemReply(new Refusal(503, 'Not saved', taken[1]));
   }
   log.error(context, 'unexpected');
   return problemReply(new Refusal(500, 'Our fault', 'Something went wrong on our side and nothing was saved. The server’s log says what.'));

@@ -5,10 +5,9 @@ import { laidOf, placeWords } from '../../core/card';
 import { sidedWords } from '../../core/materials';
 import { type Guide, guideOf, guideSvg, PAGE_MARGIN_MM, printed, TILE_OVERLAP_MM, type Tile, tilesOf } from '../../core/placement';
 import { formatTape, phraseText } from '../../core/units';
-import { shop } from '../shop';
 import { inputOf, readFacts } from '../stores/cards';
 import { findOrder } from '../stores/orders';
-import { answerTo } from './endpoint';
+import type { Db } from '../stores/perShop';
 import { bytesOf, type Doc, fonts, PAPERS, write } from './pdf';
 import { invalid, notFound, Refusal } from './problem';
 
@@ -19,8 +18,7 @@ const SOFT = '#4d5a64';
 const BAR_MM = 100;
 
 /** The guide of one print of an order, with what stands on it. */
-function guideFor(orderId: string, lineId: string, printKey: string): { guide: Guide; name: string } {
-  const { db } = shop();
+function guideFor(db: Db, orderId: string, lineId: string, printKey: string): { guide: Guide; name: string } {
   const { doc: order } = findOrder(db, orderId);
   const line = order.lines.find((one) => one.id === lineId);
   const print = line?.prints.find((one) => one.key === printKey);
@@ -40,7 +38,7 @@ function guideFor(orderId: string, lineId: string, printKey: string): { guide: G
     `Hang it from the ${laid.placement.lay[0]?.from ?? 'edge'}.`,
     ...sentences(phraseText(placeWords({ ...input, laid }), units)),
   ];
-  return { guide: guideOf(laid.placement, words), name: `guide-${line.size}-${sidedWords(print)}`.replace(/[^\x20-\x7e]/g, '-') };
+  return { guide: guideOf(laid.placement, words), name: `guide-${line.size}-${sidedWords(print)}` };
 }
 
 /** A long line in parts, so that it stands in the box. */
@@ -120,23 +118,17 @@ function guidePdf(guide: Guide, paper: keyof typeof PAPERS): Promise<Buffer> {
   return bytesOf(doc);
 }
 
-async function reply(request: Request, url: URL, orderId: string, kind: 'pdf' | 'svg'): Promise<Response> {
-  try {
-    const query = Query.safeParse(Object.fromEntries(url.searchParams));
-    if (!query.success) throw invalid(query.error, 'Query');
-    const { guide, name } = guideFor(orderId, query.data.line, query.data.print);
-    const body = kind === 'svg' ? guideSvg(guide) : new Uint8Array(await guidePdf(guide, query.data.paper));
-    return new Response(body, {
-      headers: {
-        'content-type': kind === 'svg' ? 'image/svg+xml; charset=utf-8' : 'application/pdf',
-        'content-disposition': `inline; filename="${name}.${kind}"`,
-        'cache-control': 'no-store',
-      },
-    });
-  } catch (error) {
-    return answerTo(error, request);
-  }
+/** @throws {Refusal} 404 there is no such print; 422 it has no place, or a query that cannot be read */
+export async function guideFile(
+  db: Db,
+  orderId: string,
+  asked: Record<string, string>,
+  kind: 'pdf' | 'svg',
+): Promise<{ bytes: Uint8Array; name: string; type: string }> {
+  const query = Query.safeParse(asked);
+  if (!query.success) throw invalid(query.error, 'Query');
+  const { guide, name } = guideFor(db, orderId, query.data.line, query.data.print);
+  if (kind === 'svg')
+    return { bytes: new TextEncoder().encode(guideSvg(guide)), name: `${name}.svg`, type: 'image/svg+xml; charset=utf-8' };
+  return { bytes: new Uint8Array(await guidePdf(guide, query.data.paper)), name: `${name}.pdf`, type: 'application/pdf' };
 }
-
-export const guidePdfReply = (request: Request, orderId: string, url: URL): Promise<Response> => reply(request, url, orderId, 'pdf');
-export const guideSvgReply = (request: Request, orderId: string, url: URL): Promise<Response> => reply(request, url, orderId, 'svg');

@@ -1,7 +1,7 @@
 /** What every PDF of the app shares: its papers, its fonts, and text that finds the font with its letters. */
 import { join } from 'node:path';
 import type PDFDocument from 'pdfkit';
-import { appFolder } from '../shop';
+import { appFolder } from '../app';
 
 /** Sheets of paper, points. */
 export const PAPERS = { A4: [595.28, 841.89], Letter: [612, 792] } as const;

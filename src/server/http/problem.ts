@@ -30,18 +30,12 @@ export const changedMeanwhile = (what: string) =>
 export const needsVersion = (what: string) =>
   new Refusal(428, 'Which version?', `This ${what} already exists. Send If-Match with the version you last saw.`);
 
-/** The schema library's own words for a missing or mistyped field, put plainly. */
-function plain(issue: z.core.$ZodIssue): string {
-  if (issue.code !== 'invalid_type') return issue.message;
-  return issue.input === undefined && issue.message.endsWith('received undefined')
-    ? 'This is missing.'
-    : `This must be a ${issue.expected === 'int' ? 'whole number' : issue.expected}.`;
-}
+/** More than these nobody reads. */
+const MOST_ERRORS = 50;
 
-/** Every schema issue as a field and its message. */
-function fieldErrors(error: z.ZodError): { field: string; message: string }[] {
-  return error.issues.map((issue) => ({ field: issue.path.join('.') || 'body', message: plain(issue) }));
-}
+/** Schema issues as fields and their messages, the first of them. */
+const fieldErrors = (error: z.ZodError): { field: string; message: string }[] =>
+  error.issues.slice(0, MOST_ERRORS).map((issue) => ({ field: issue.path.join('.') || 'body', message: issue.message }));
 
 export function invalid(error: z.ZodError, where: string): Refusal {
   const errors = fieldErrors(error);
@@ -49,7 +43,7 @@ export function invalid(error: z.ZodError, where: string): Refusal {
   return new Refusal(
     422,
     'Not valid',
-    `${where}: ${first ? `${first.field}: ${first.message}` : 'not valid'}${errors.length > 1 ? ` (and ${errors.length - 1} more)` : ''}`,
+    `${where}: ${first ? `${first.field}: ${first.message}` : 'not valid'}${errors.length > 1 ? ` (and ${error.issues.length - 1} more)` : ''}`,
     errors,
   );
 }

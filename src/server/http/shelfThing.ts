@@ -3,7 +3,6 @@ import type { APIRoute } from 'astro';
 import type { Body, Reply } from '../../contract/routes';
 import type { ShelfKind } from '../../contract/schemas';
 import { putShelfThing, removeShelfThing, type ShelfThings } from '../stores/shelf';
-import { announceChange } from './changes';
 import { endpoint, sameId, wrongMethod } from './endpoint';
 
 type PutRoute = 'putFabric' | 'putBlank' | 'putProduct' | 'putAid';
@@ -14,12 +13,10 @@ export function shelfThing<K extends ShelfKind, N extends PutRoute>(kind: K, rou
       const doc = body as Body<N> & ShelfThings[K];
       sameId((params as { id: string }).id, doc.id);
       const stored = putShelfThing(db, kind, doc, ifMatch);
-      announceChange();
       return stored as Reply<N> & { version: number };
     }),
     DELETE: endpoint('removeThing', ({ db }, { params }) => {
       removeShelfThing(db, kind, params.id);
-      announceChange();
       return { removed: params.id };
     }),
     ALL: wrongMethod('PUT', 'DELETE'),

@@ -21,9 +21,11 @@ import type { PlatenMap, Press } from '../../core/press';
 import { notFound } from '../http/problem';
 import { readHouse } from './house';
 import { learnedShifts } from './learned';
+import { type Db, perShop, remember } from './perShop';
 import { asLogged, latestMaps } from './pressRecords';
+import { markOf, whileSame } from './revisions';
 import { listPresses, readShelf, type Shelf } from './shelf';
-import type { Db } from './versioned';
+import type { Versioned } from './versioned';
 
 /** Everything cards are worked out from, read once for many lines. */
 export interface Facts extends Shelf {
@@ -33,16 +35,23 @@ export interface Facts extends Shelf {
   learned: readonly LearnedShift[];
 }
 
+type Settled = Omit<Facts, 'learned'>;
+const settledOf = perShop(() => new Map<'facts', { mark: string; value: Settled }>());
+
+/** Read once while shelf, presses and house stay as they are; what the log has learned changes with every piece. */
 export function readFacts(db: Db): Facts {
-  const house = readHouse(db).doc;
-  return {
+  const mark = factsMark(db);
+  const settled = whileSame(db, settledOf(db), 'facts', mark, () => ({
     ...readShelf(db),
-    presses: listPresses(db).map((row) => asLogged(db, row.doc)),
-    house,
+    presses: listPresses(db).rows.map((row) => asLogged(db, row.doc)),
+    house: readHouse(db).doc,
     maps: latestMaps(db),
-    learned: learnedShifts(db, house),
-  };
+  }));
+  return { ...settled, learned: learnedShifts(db, settled.house) };
 }
+
+/** A text that changes with anything of the shop a card is worked out from, but for the order and the log. */
+const factsMark = (db: Db): string => markOf(db, 'shelf', 'presses', 'house');
 
 function pick<T extends { id: string }>(all: readonly T[], id: string, what: string): T {
   const found = all.find((one) => one.id === id);
@@ -125,17 +134,37 @@ export function computeInput({
   return inputOf(facts, { lines: [line] }, line, print);
 }
 
+export interface JudgedPrint {
+  printKey: string;
+  lamp: LampState;
+  cautions: number;
+  minutesPerPiece: number;
+}
+
 /** How each print of a line is judged now, in the order they are pressed: its lamp and minutes without a whole card. */
-export const judgedPrints = (
-  facts: Facts,
-  order: Pick<Order, 'lines'>,
-  line: Line,
-): { printKey: string; lamp: LampState; cautions: number; minutesPerPiece: number }[] =>
+const judgedPrints = (facts: Facts, order: Pick<Order, 'lines'>, line: Line): JudgedPrint[] =>
   line.prints.map((print) => {
     const input = inputOf(facts, order, line, print);
     const { lamp, minutesPerPiece } = lampAndMinutes(input);
     return { printKey: print.key, lamp: lamp.state, cautions: lamp.findings.filter((f) => f.level === 'care').length, minutesPerPiece };
   });
+
+interface Judged {
+  mark: string;
+  lines: JudgedPrint[][];
+}
+const judgedOf = perShop(() => new Map<string, Judged>());
+
+/** How every print of an order is judged, line by line: once for each version of the order and of what its cards are worked out from. */
+export function judgedOrder(db: Db, facts: Facts, { doc: order, version }: Versioned<Order>): JudgedPrint[][] {
+  const presses = new Set(order.lines.flatMap((line) => line.prints.map((print) => print.pressId)));
+  const learned = facts.learned.filter((one) => presses.has(one.pressId));
+  const mark = JSON.stringify([version, factsMark(db), learned]);
+  const known = judgedOf(db);
+  const before = known.get(order.id);
+  if (before?.mark === mark) return before.lines;
+  return remember(db, known, order.id, { mark, lines: order.lines.map((line) => judgedPrints(facts, order, line)) }).lines;
+}
 
 export function cardsOfOrder(facts: Facts, order: Order): { lineId: string; printKey: string; card: Card; waysOut: WayOut[] }[] {
   return order.lines.flatMap((line) =>

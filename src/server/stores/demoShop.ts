@@ -45,7 +45,7 @@ export function loadDemoShop(db: Db, folder: string, today: Date): void {
   const read = <T extends z.ZodType>(name: string, schema: T): z.output<T> =>
     schema.parse(JSON.parse(readFileSync(join(folder, `${name}.json`), 'utf8')));
   db.insert(house)
-    .values({ id: 'house', version: 1, doc: read('house', HouseSchema) })
+    .values({ id: 'house', version: 1, doc: { ...read('house', HouseSchema), id: 'house' } })
     .run();
   for (const doc of read('fabrics', z.array(FabricSchema))) db.insert(fabrics).values({ id: doc.id, version: 1, doc }).run();
   for (const doc of read('blanks', z.array(BlankSchema))) db.insert(blanks).values({ id: doc.id, version: 1, doc }).run();

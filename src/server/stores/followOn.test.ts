@@ -2,10 +2,10 @@
 import { randomUUID } from 'node:crypto';
 import { join } from 'node:path';
 import { beforeEach, describe, expect, it } from 'vitest';
-import { cueOf, FOLLOWS_MS, factOf, gateOf, leadIn, planOf, type RunEvent, type RunFact } from '../../core/run';
+import { cueOf, FOLLOWS_MS, factOf, gateOf, leadIn, type RunEvent, type RunFact } from '../../core/run';
 import { openShop, type Shop } from '../db';
 import { loadDemoShop } from './demoShop';
-import { openRun, stateOf } from './openedRun';
+import { openRun } from './openedRun';
 import { findOrder, putOrder } from './orders';
 import { startRun, takeEvent } from './runs';
 
@@ -25,8 +25,8 @@ function pressOut(id: string, at: number, ...first: RunFact[]): number {
   let now = at;
   const happen = (fact: RunFact) => takeEvent(shop.db, id, { ...fact, id: randomUUID(), at: now } as RunEvent, now);
   for (const fact of first) happen(fact);
-  for (let opened = openRun(shop.db, id); !stateOf(opened).done; opened = openRun(shop.db, id)) {
-    const cue = cueOf(planOf(opened.run, opened.card), stateOf(opened), now);
+  for (let opened = openRun(shop.db, id); !opened.state.done; opened = openRun(shop.db, id)) {
+    const cue = cueOf(opened.plan, opened.state, now);
     now = cue.act ? now + 1000 : (cue.dueAt ?? now);
     if (cue.act) happen(factOf(cue, cue.act));
   }
@@ -105,9 +105,9 @@ describe('a trial', () => {
     start('run-b', `${workshop()}-2`, end, 'order-workshop');
     const opened = openRun(shop.db, 'run-b');
     expect(opened.events).toMatchObject([{ kind: 'set', timeS: bestS }]);
-    expect(stateOf(opened).setS).toBe(bestS);
+    expect(opened.state.setS).toBe(bestS);
     const checks = gateOf(opened.card, 2, false, opened.run.holds);
-    const all = { ...stateOf(opened), checks: { parcel: null, blank: null } };
+    const all = { ...opened.state, checks: { parcel: null, blank: null } };
     expect(leadIn(opened.card, checks, all, opened.run.holds)).toBeNull();
     expect(leadIn(opened.card, checks, { ...all, setS: null })).toMatchObject({ state: 'trial' });
   });

@@ -3,8 +3,8 @@ import { and, desc, eq, gte, lte } from 'drizzle-orm';
 import type { Card } from '../../core/card';
 import { FOLLOWS_MS, stillHolds, TRIAL } from '../../core/run';
 import { runs } from '../db/schema';
-import { listOpenRuns, type OpenedRun, openRun, stateOf } from './openedRun';
-import type { Db } from './versioned';
+import { listOpenRuns, type OpenedRun, openRun } from './openedRun';
+import type { Db } from './perShop';
 
 export interface FollowOn {
   holds: string[];
@@ -28,7 +28,7 @@ function runBefore(db: Db, pressId: string, now: number): OpenedRun | null {
 /** @param now ms since the epoch, when the run begins */
 export function followOn(db: Db, card: Card, now: number): FollowOn {
   const before = runBefore(db, card.of.pressId, now);
-  const state = before && stateOf(before);
+  const state = before?.state;
   // a press that was not closed is not known to be hot
   if (!before || !state || state.results.length === 0) return { holds: [], triedS: null };
   const tried = state.tries.length > 0 && state.setS !== null;

@@ -1,13 +1,12 @@
 /** The house: one document. */
 import type { House } from '../../core/card';
-import { house } from '../db/schema';
 import { type Db, find, put, type Versioned } from './versioned';
 
 const ID = 'house';
 
-export const readHouse = (db: Db): Versioned<House> => find<House>(db, house, ID, 'house');
-
-export function putHouse(db: Db, doc: House, ifMatch: number | null): Versioned<House> {
-  const { version, doc: kept } = put(db, house, { ...doc, id: ID }, ifMatch, 'house');
-  return { version, doc: kept };
+/** @throws {Refusal} 404 there is none, 409 it cannot be read */
+export function readHouse(db: Db): Versioned<House> {
+  return find(db, 'house', ID);
 }
+
+export const putHouse = (db: Db, doc: House, ifMatch: number | null): Versioned<House> => put(db, 'house', { ...doc, id: ID }, ifMatch);

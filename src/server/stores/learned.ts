@@ -1,35 +1,34 @@
 /** Learned: what the log has taught of each press with each transfer, from the latest pressings and the cards they were pressed by. */
-import { sql } from 'drizzle-orm';
 import type { House, LearnedShift } from '../../core/card';
 import { learnShifts, type Reckoned } from '../../core/log';
+import { Refusal } from '../http/problem';
 import { frozenCard } from './frozenCards';
-import type { Db } from './versioned';
+import { latestPressings } from './logTail';
+import { type Db, perShop, remember } from './perShop';
+import { markOf, whileSame } from './revisions';
 
-/** Older pressings than these tell of another season’s press. */
-const LATEST = 2000;
+type Bond = Pick<Reckoned, 'pressId' | 'productId' | 'bond'>;
 
-interface Row {
-  hash: string;
-  outcome: 'good' | 'spoiled';
-  reason: Reckoned['reason'];
-  laidBack: number;
-  endedAt: number;
+/** What frozen cards reckoned, by hash; null: nothing, or it cannot be read. A frozen card never changes. */
+const reckonedOf = perShop(() => new Map<string, Bond | null>());
+
+function bondOfCard(db: Db, hash: string): Bond | null {
+  const known = reckonedOf(db);
+  const before = known.get(hash);
+  return before === undefined ? remember(db, known, hash, readBond(db, hash)) : before;
 }
 
-/** What frozen cards reckoned, by hash; null: nothing. A frozen card never changes. */
-const reckonedBy = new Map<string, Pick<Reckoned, 'pressId' | 'productId' | 'bond'> | null>();
-
-function bondOfCard(db: Db, hash: string): Pick<Reckoned, 'pressId' | 'productId' | 'bond'> | null {
-  const known = reckonedBy.get(hash);
-  if (known !== undefined) return known;
-  const { of, heat } = frozenCard(db, hash);
-  const own = heat ? { pressId: of.pressId, productId: of.productId, bond: heat.bond / (heat.learned?.shift ?? 1) } : null;
-  reckonedBy.set(hash, own);
-  return own;
+function readBond(db: Db, hash: string): Bond | null {
+  try {
+    const { of, heat } = frozenCard(db, hash);
+    return heat ? { pressId: of.pressId, productId: of.productId, bond: heat.bond / (heat.learned?.shift ?? 1) } : null;
+  } catch (error) {
+    if (error instanceof Refusal) return null;
+    throw error;
+  }
 }
 
-/** The last answer, with what it was worked out from: the log only grows, so its counts tell whether it still holds. */
-let last: { db: Db; mark: string; shifts: LearnedShift[] } | null = null;
+const shiftsOf = perShop(() => new Map<'shifts', { mark: string; value: LearnedShift[] }>());
 
 /**
  * Shifts by press and transfer. Pressings that were withdrawn, that came in from a list without a card, that were pressed
@@ -37,25 +36,15 @@ let last: { db: Db; mark: string; shifts: LearnedShift[] } | null = null;
  */
 export function learnedShifts(db: Db, house: Pick<House, 'forgotten'>): LearnedShift[] {
   const forgotten = house.forgotten ?? [];
-  const grown = db.get<{ pressings: number | null; amendments: number }>(
-    sql`SELECT (SELECT max(seq) FROM pressings) AS pressings, (SELECT count(*) FROM amendments) AS amendments`,
-  );
-  const mark = JSON.stringify([grown, forgotten]);
-  if (last?.db === db && last.mark === mark) return last.shifts;
-  const rows = db.all<Row>(sql`
-    SELECT json_extract(doc, '$.cardHash') AS hash, outcome, json_extract(doc, '$.reason') AS reason,
-      json_extract(doc, '$.laidBack') AS laidBack, ended_at AS endedAt
-    FROM pressings
-    WHERE run_id IS NOT NULL AND NOT EXISTS
-      (SELECT 1 FROM amendments a WHERE a.pressing_id = pressings.id AND a.field = 'standing' AND a.to_value = 'withdrawn')
-    ORDER BY seq DESC LIMIT ${LATEST}`);
-  const reckoned = rows.flatMap(({ hash, outcome, reason, laidBack, endedAt }): Reckoned[] => {
+  return whileSame(db, shiftsOf(db), 'shifts', JSON.stringify([markOf(db, 'log'), forgotten]), () => shiftsFrom(db, forgotten));
+}
+
+function shiftsFrom(db: Db, forgotten: NonNullable<House['forgotten']>): LearnedShift[] {
+  const reckoned = latestPressings(db).flatMap(({ hash, outcome, reason, laidBack, endedAt }): Reckoned[] => {
     const card = bondOfCard(db, hash);
     if (!card || forgotten.some((one) => one.pressId === card.pressId && one.productId === card.productId && endedAt <= one.until))
       return [];
     return [{ ...card, outcome, reason, laidBack }];
   });
-  const shifts = learnShifts(reckoned);
-  last = { db, mark, shifts };
-  return shifts;
+  return learnShifts(reckoned);
 }

@@ -2,11 +2,17 @@
 import { STARTING_HOUSE } from '../../core/card';
 import { BUILT_IN_AIDS, BUILT_IN_BLANKS, BUILT_IN_FABRICS, builtInProducts } from '../../core/materials';
 import { aids, blanks, fabrics, house, products } from '../db/schema';
-import type { Db } from './versioned';
+import type { Db } from './perShop';
+
+export const beginHouse = (db: Db): void =>
+  void db
+    .insert(house)
+    .values({ id: 'house', version: 1, doc: { ...STARTING_HOUSE, id: 'house' } })
+    .run();
 
 /** @param today ISO day the built-in products are dated with */
 export function beginShop(db: Db, today: string): void {
-  db.insert(house).values({ id: 'house', version: 1, doc: STARTING_HOUSE }).run();
+  beginHouse(db);
   for (const doc of BUILT_IN_FABRICS) db.insert(fabrics).values({ id: doc.id, version: 1, doc }).run();
   for (const doc of BUILT_IN_BLANKS) db.insert(blanks).values({ id: doc.id, version: 1, doc }).run();
   for (const doc of builtInProducts(today)) db.insert(products).values({ id: doc.id, version: 1, doc }).run();

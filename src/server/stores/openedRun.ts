@@ -1,11 +1,23 @@
-/** A run as it is read back: its row, its frozen card and all its events. */
-import { asc, eq, isNull } from 'drizzle-orm';
+/** A run as it is read back: its row, its frozen card, all its events and the state they add up to, followed as it grows. */
+import { and, asc, eq, gt, isNull, max, sql } from 'drizzle-orm';
 import type { Card } from '../../core/card';
-import { planOf, type Run, type RunEvent, type RunState, replay } from '../../core/run';
+import {
+  DoesNotAddUp,
+  planOf,
+  type Run,
+  type RunEvent,
+  RunEventSchema,
+  type RunPlan,
+  type RunState,
+  replay,
+  replayFrom,
+  UnknownMachine,
+} from '../../core/run';
 import { runEvents, runs } from '../db/schema';
 import { notFound } from '../http/problem';
 import { frozenCard } from './frozenCards';
-import type { Db } from './versioned';
+import { type Db, perShop, remember } from './perShop';
+import { cannotBeRead, read, textOf } from './readable';
 
 type RunRow = typeof runs.$inferSelect;
 
@@ -13,23 +25,65 @@ export interface OpenedRun {
   row: RunRow;
   run: Run;
   card: Card;
-  events: RunEvent[];
+  plan: RunPlan;
+  events: readonly RunEvent[];
+  state: RunState;
 }
 
-/** @throws {Refusal} 404 */
+/** Runs read before, by id. Their events only grow, so what came since is enough. */
+const knownOf = perShop(() => new Map<string, { seq: number; opened: OpenedRun }>());
+const MOST_KNOWN = 400;
+
+/** @throws {Refusal} 404; 409 its card or an event cannot be read, or its events do not add up */
 export function openRun(db: Db, id: string): OpenedRun {
   const row = db.select().from(runs).where(eq(runs.id, id)).get();
   if (!row) throw notFound('run', id);
-  const { orderId, lineId, printKey, cardHash, pieces, perClosing, startedAt, holds } = row;
-  const events = db.select({ doc: runEvents.doc }).from(runEvents).where(eq(runEvents.runId, id)).orderBy(asc(runEvents.seq)).all();
-  return {
-    row,
-    run: { id, orderId, lineId, printKey, cardHash, pieces, perClosing, startedAt, holds },
-    card: frozenCard(db, cardHash),
-    events: events.map((event) => event.doc),
-  };
+  const known = knownOf(db);
+  const before = known.get(id);
+  const newest =
+    db
+      .select({ seq: max(runEvents.seq) })
+      .from(runEvents)
+      .where(eq(runEvents.runId, id))
+      .get()?.seq ?? 0;
+  if (before?.seq === newest) return { ...before.opened, row };
+  const opened = grown(db, row, before ?? null);
+  return remember(db, known, id, { seq: newest, opened }, MOST_KNOWN).opened;
+}
+
+/** A run with the events that came since it was read. */
+function grown(db: Db, row: RunRow, before: { seq: number; opened: OpenedRun } | null): OpenedRun {
+  const { id, orderId, lineId, printKey, cardHash, pieces, perClosing, startedAt, holds, machine } = row;
+  const run = { id, orderId, lineId, printKey, cardHash, pieces, perClosing, startedAt, holds, machine };
+  const card = before?.opened.card ?? frozenCard(db, cardHash);
+  const plan = planOf(run, card);
+  const fresh = db
+    .select({ text: textOf(runEvents.doc) })
+    .from(runEvents)
+    .where(and(eq(runEvents.runId, id), gt(runEvents.seq, before?.seq ?? 0)))
+    .orderBy(asc(runEvents.seq))
+    .all()
+    .map(({ text }) => {
+      const one = read<RunEvent>(RunEventSchema, text);
+      if ('why' in one) throw cannotBeRead('run', id, `a step of it: ${one.why}`);
+      return one.doc;
+    });
+  const events = [...(before?.opened.events ?? []), ...fresh];
+  const known = before && { events: before.opened.events, run: before.opened.state };
+  try {
+    return { row, run, card, plan, events, state: known ? replayFrom(known, plan, startedAt, events) : replay(plan, startedAt, events) };
+  } catch (error) {
+    if (error instanceof DoesNotAddUp || error instanceof UnknownMachine) throw cannotBeRead('run', id, error.message);
+    throw error;
+  }
+}
+
+/** The newest instant that is stored of a run that is open, ms; 0: none. */
+export function newestStep(db: Db): number {
+  const row = db.get<{ at: number | null }>(sql`
+    SELECT max(coalesce((SELECT json_extract(doc, '$.at') FROM run_events e WHERE e.run_id = runs.id AND json_valid(doc) ORDER BY seq DESC LIMIT 1), started_at)) AS at
+    FROM runs WHERE ended_at IS NULL`);
+  return Number(row.at ?? 0);
 }
 
 export const listOpenRuns = (db: Db): RunRow[] => db.select().from(runs).where(isNull(runs.endedAt)).orderBy(asc(runs.startedAt)).all();
-
-export const stateOf = ({ run, card, events }: OpenedRun): RunState => replay(planOf(run, card), run.startedAt, events);

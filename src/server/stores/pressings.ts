@@ -1,10 +1,12 @@
 /** The log: pressings are only ever added; what came later is read beside them. */
-import { and, count, desc, eq, gte, inArray, lt, type SQL, sql } from 'drizzle-orm';
-import { readPressing } from '../../core/formats';
-import type { Amendment, Pressing } from '../../core/log';
+import { and, count, desc, eq, gte, lt, type SQL, sql } from 'drizzle-orm';
+import type { Unreadable } from '../../contract/schemas';
+import { PRESSING_READER } from '../../core/formats';
+import { type Amendment, AmendmentSchema, type Pressing } from '../../core/log';
 import { amendments, pressings } from '../db/schema';
 import { notFound } from '../http/problem';
-import type { Db } from './versioned';
+import type { Db } from './perShop';
+import { cannotBeRead, read, readAll, textOf } from './readable';
 
 export interface LogQuery {
   q?: string | undefined;
@@ -136,13 +138,31 @@ function wordsCondition(db: Db, asked: readonly string[]): SQL[] {
   return [sql`pressings.seq IN (SELECT rowid FROM pressing_words WHERE pressing_words MATCH ${match})`, ...walked(common)];
 }
 
-/** Newest first; `more` says whether older ones are left; `total` stops one past `MOST_COUNTED`. */
-export function searchLog(db: Db, query: LogQuery): { pressings: Logged[]; total: number; more: boolean } {
-  const sought = words(query.q ?? '');
+/** Amendments of a record in the order they came, as one JSON list. */
+const LATER = sql<string>`(SELECT json_group_array(json(a.doc)) FROM (SELECT doc FROM amendments WHERE pressing_id = pressings.id AND json_valid(doc) ORDER BY rowid) a)`;
+
+/** The walk through every record that is asked for, newest first, as SQL: for lists that are sent as they are read. */
+export function logWalk(db: Db, query: Omit<LogQuery, 'limit'>): { sql: string; params: unknown[] } {
+  return db
+    .select({ id: pressings.id, text: sql<string>`pressings.doc`.as('text'), later: LATER.as('later') })
+    .from(pressings)
+    .where(and(...askedWords(db, query), ...filters(query)))
+    .orderBy(desc(pressings.endedAt), desc(pressings.seq))
+    .toSQL();
+}
+
+/** The condition for the words of a query. */
+function askedWords(db: Db, { q = '' }: Pick<LogQuery, 'q'>): SQL[] {
+  const sought = words(q);
   // signs alone are no words, and no record has them
-  const asked = sought.length === 0 && (query.q ?? '').trim() !== '' ? [sql`0`] : wordsCondition(db, sought);
+  return sought.length === 0 && q.trim() !== '' ? [sql`0`] : wordsCondition(db, sought);
+}
+
+/** Newest first; `more` says whether older ones are left; `total` stops one past `MOST_COUNTED`. */
+export function searchLog(db: Db, query: LogQuery): { pressings: Logged[]; total: number; more: boolean; unreadable: Unreadable[] } {
+  const asked = askedWords(db, query);
   const rows = db
-    .select({ doc: pressings.doc })
+    .select({ id: pressings.id, text: textOf(pressings.doc) })
     .from(pressings)
     .where(and(...asked, ...filters(query)))
     .orderBy(desc(pressings.endedAt), desc(pressings.seq))
@@ -155,8 +175,8 @@ export function searchLog(db: Db, query: LogQuery): { pressings: Logged[]; total
     .limit(MOST_COUNTED + 1)
     .as('counted');
   const total = db.select({ n: count() }).from(counted).get()?.n ?? 0;
-  const page = rows.slice(0, query.limit).map((row) => readPressing(row.doc));
-  return { pressings: withAmendments(db, page), total, more: rows.length > query.limit };
+  const page = readAll<Pressing>(PRESSING_READER, 'pressing', rows.slice(0, query.limit));
+  return { pressings: withAmendments(db, page.docs), total, more: rows.length > query.limit, unreadable: page.unreadable };
 }
 
 /** What the log may be narrowed by: the names that stand in it. */
@@ -173,18 +193,25 @@ export function logNames(db: Db): { fabrics: string[]; products: string[]; press
   return { fabrics: names('fabric'), products: names('product'), presses: names('press') };
 }
 
-/** One pressing with what came later. @throws {Refusal} 404 */
+/** One pressing with what came later. @throws {Refusal} 404; 409 it cannot be read */
 export function findPressing(db: Db, id: string): Logged {
-  const row = db.select({ doc: pressings.doc }).from(pressings).where(eq(pressings.id, id)).get();
-  const [found] = row ? withAmendments(db, [readPressing(row.doc)]) : [];
+  const row = db
+    .select({ text: textOf(pressings.doc) })
+    .from(pressings)
+    .where(eq(pressings.id, id))
+    .get();
+  if (!row) throw notFound('pressing', id);
+  const one = read<Pressing>(PRESSING_READER, row.text);
+  if ('why' in one) throw cannotBeRead('pressing', id, one.why);
+  const [found] = withAmendments(db, [one.doc]);
   if (!found) throw notFound('pressing', id);
   return found;
 }
 
 /** Numbers and names that have a good pressing of a print. */
 export function goodPersons(db: Db, orderId: string, lineId: string, printKey: string): NonNullable<Pressing['person']>[] {
-  return db
-    .select({ doc: pressings.doc })
+  const rows = db
+    .select({ id: pressings.id, text: textOf(pressings.doc) })
     .from(pressings)
     .where(
       and(
@@ -195,48 +222,29 @@ export function goodPersons(db: Db, orderId: string, lineId: string, printKey: s
         eq(pressings.outcome, 'good'),
       ),
     )
-    .all()
-    .flatMap(({ doc }) => doc.person ?? []);
+    .all();
+  return readAll<Pressing>(PRESSING_READER, 'pressing', rows).docs.flatMap(({ person }) => person ?? []);
 }
 
 function withAmendments(db: Db, page: Pressing[]): Logged[] {
-  const later =
+  const ids = JSON.stringify(page.map((p) => p.id));
+  const stored =
     page.length === 0
       ? []
       : db
-          .select({ doc: amendments.doc })
+          .select({ id: amendments.id, text: textOf(amendments.doc) })
           .from(amendments)
-          .where(
-            inArray(
-              amendments.pressingId,
-              page.map((p) => p.id),
-            ),
-          )
-          .orderBy(amendments.at)
+          .where(sql`${amendments.pressingId} IN (SELECT value FROM json_each(${ids}))`)
+          .orderBy(sql`amendments.rowid`)
           .all();
+  const later = new Map<string, Amendment[]>();
+  for (const one of readAll<Amendment>(AmendmentSchema, 'amendment', stored).docs)
+    later.set(one.pressingId, [...(later.get(one.pressingId) ?? []), one]);
   return page.map((pressing) => {
-    const own = later.map((row) => row.doc).filter((amendment) => amendment.pressingId === pressing.id);
+    const own = later.get(pressing.id) ?? [];
     return { ...pressing, amendments: own, withdrawn: own.filter((a) => a.field === 'standing').at(-1)?.to === 'withdrawn' };
   });
 }
 
-const COUNTING = sql`NOT EXISTS (SELECT 1 FROM amendments a WHERE a.pressing_id = pressings.id AND a.field = 'standing' AND a.to_value = 'withdrawn')`;
-
-/** Good and spoiled pieces of every print, withdrawn ones left out. Keyed by order, line and print. */
-export function progress(db: Db, orderId?: string): Map<string, { good: number; spoiled: number }> {
-  const rows = db
-    .select({ orderId: pressings.orderId, lineId: pressings.lineId, printKey: pressings.printKey, outcome: pressings.outcome, n: count() })
-    .from(pressings)
-    .where(and(COUNTING, orderId ? eq(pressings.orderId, orderId) : undefined))
-    .groupBy(pressings.orderId, pressings.lineId, pressings.printKey, pressings.outcome)
-    .all();
-  const lines = new Map<string, { good: number; spoiled: number }>();
-  for (const row of rows) {
-    const key = progressKey(row.orderId, row.lineId, row.printKey);
-    const line = lines.get(key) ?? { good: 0, spoiled: 0 };
-    lines.set(key, { ...line, [row.outcome]: row.n });
-  }
-  return lines;
-}
-
-export const progressKey = (orderId: string, lineId: string, printKey: string): string => `${orderId}/${lineId}/${printKey}`;
+/** The last word on a record is not that it was withdrawn. */
+export const COUNTING = sql`(SELECT a.to_value FROM amendments a WHERE a.pressing_id = pressings.id AND a.field = 'standing' ORDER BY a.rowid DESC LIMIT 1) IS NOT 'withdrawn'`;

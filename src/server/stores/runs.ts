@@ -1,19 +1,22 @@
 /** Runs: a frozen card and a list of events. An event and the pressing it gives are one transaction. */
 import { randomUUID } from 'node:crypto';
+import { isDeepStrictEqual } from 'node:util';
 import { eq } from 'drizzle-orm';
 import { type Line, resolve } from '../../core/card';
 import { pressingOf, printLeft } from '../../core/log';
-import { apply, planOf, type RunEvent, type RunState } from '../../core/run';
+import { apply, MACHINE_VERSION, type RunEvent, type RunState } from '../../core/run';
 import { runEvents, runs } from '../db/schema';
 import { notFound, Refusal } from '../http/problem';
 import { inputOf, readFacts } from './cards';
 import { followOn } from './followOn';
 import { freezeCard } from './frozenCards';
-import { listOpenRuns, type OpenedRun, openRun, stateOf } from './openedRun';
+import { readHouse } from './house';
+import { progress, progressKey } from './logTail';
+import { listOpenRuns, type OpenedRun, openRun } from './openedRun';
 import { findOrder } from './orders';
-import { addAmendment, addPressing, goodPersons, progress, progressKey } from './pressings';
+import { type Db, write } from './perShop';
+import { addAmendment, addPressing, goodPersons } from './pressings';
 import { pullDue } from './pressRecords';
-import type { Db } from './versioned';
 
 /** How far a device's reckoning of our clock may run ahead before it is not believed, ms. */
 const AHEAD_MS = 60_000;
@@ -31,46 +34,44 @@ export function startRun(
   { orderId, lineId, printKey, operator }: { orderId: string; lineId: string; printKey?: string | undefined; operator: string },
   now: number,
 ): OpenedRun {
-  return db.transaction(
-    () => {
-      if (db.select().from(runs).where(eq(runs.id, id)).get()) return openRun(db, id);
-      const { doc: order } = findOrder(db, orderId);
-      const line = order.lines.find((one) => one.id === lineId);
-      const print = line?.prints.find((one) => printKey === undefined || one.key === printKey);
-      if (!line || !print) throw notFound(line ? 'print' : 'line', line ? (printKey ?? '') : lineId);
-      const card = resolve(inputOf(readFacts(db), order, { ...line, roster: stillWanting(db, orderId, line, print.key) }, print));
-      if (card.lamp.state === 'hold') throw refuse('On Hold', 'This card is on Hold. Take one of its ways out first.', 'on Hold');
-      const other = listOpenRuns(db).find((run) => run.orderId === orderId && run.lineId === lineId && run.printKey === print.key);
-      if (other)
-        throw refuse(
-          'Already being pressed',
-          'This print is already being pressed. Open its run, or stop it first.',
-          `run ${other.id} is open`,
-        );
-      const pieces = printLeft({ lineId, count: line.count, prints: donePrints(db, order.id, line) }, print.key);
-      if (pieces < 1)
-        throw refuse('Nothing left', 'Every piece of this print has been pressed. Raise the line’s count to press more.', 'nothing left');
-      const { holds, triedS } = followOn(db, card, now);
-      db.insert(runs)
-        .values({
-          id,
-          orderId,
-          lineId,
-          printKey: print.key,
-          pressId: print.pressId,
-          cardHash: freezeCard(db, card),
-          pieces,
-          perClosing: Math.min(card.of.perClosing, pieces),
-          operator,
-          startedAt: now,
-          holds,
-        })
-        .run();
-      if (triedS !== null && triedS !== card.set.timeS) addEvent(db, id, 1, { id: randomUUID(), at: now, kind: 'set', timeS: triedS });
-      return openRun(db, id);
-    },
-    { behavior: 'immediate' },
-  );
+  return write(db, () => {
+    if (db.select().from(runs).where(eq(runs.id, id)).get()) return openRun(db, id);
+    const { doc: order } = findOrder(db, orderId);
+    const line = order.lines.find((one) => one.id === lineId);
+    const print = line?.prints.find((one) => printKey === undefined || one.key === printKey);
+    if (!line || !print) throw notFound(line ? 'print' : 'line', line ? (printKey ?? '') : lineId);
+    const card = resolve(inputOf(readFacts(db), order, { ...line, roster: stillWanting(db, orderId, line, print.key) }, print));
+    if (card.lamp.state === 'hold') throw refuse('On Hold', 'This card is on Hold. Take one of its ways out first.', 'on Hold');
+    const other = listOpenRuns(db).find((run) => run.orderId === orderId && run.lineId === lineId && run.printKey === print.key);
+    if (other)
+      throw refuse(
+        'Already being pressed',
+        'This print is already being pressed. Open its run, or stop it first.',
+        `run ${other.id} is open`,
+      );
+    const pieces = printLeft({ lineId, count: line.count, prints: donePrints(db, order.id, line) }, print.key);
+    if (pieces < 1)
+      throw refuse('Nothing left', 'Every piece of this print has been pressed. Raise the line’s count to press more.', 'nothing left');
+    const { holds, triedS } = followOn(db, card, now);
+    db.insert(runs)
+      .values({
+        id,
+        orderId,
+        lineId,
+        printKey: print.key,
+        pressId: print.pressId,
+        cardHash: freezeCard(db, card),
+        pieces,
+        perClosing: Math.min(card.of.perClosing, pieces),
+        operator,
+        startedAt: now,
+        machine: MACHINE_VERSION,
+        holds,
+      })
+      .run();
+    if (triedS !== null && triedS !== card.set.timeS) addEvent(db, id, 1, { id: randomUUID(), at: now, kind: 'set', timeS: triedS });
+    return openRun(db, id);
+  });
 }
 
 /** Entries of a line's roster that have no good pressing of a print yet, in their order: a spoiled piece stays on it. */
@@ -81,7 +82,7 @@ function stillWanting(db: Db, orderId: string, line: Line, printKey: string): Li
 
 /** Good and spoiled pieces of each print of a line. */
 function donePrints(db: Db, orderId: string, line: Line) {
-  const done = progress(db, orderId);
+  const done = progress(db);
   const none = { lamp: 'clear' as const, cautions: 0, openRunId: null };
   return line.prints.map((print) => ({
     printKey: print.key,
@@ -109,24 +110,31 @@ export function addPlayedEvents(db: Db, runId: string, events: readonly RunEvent
 export function takeEvent(db: Db, runId: string, said: RunEvent, now: number): OpenedRun {
   // a step that was taken is not lost for a wrong clock
   const event = said.at > now + AHEAD_MS ? { ...said, at: now } : said;
-  return db.transaction(
-    () => {
-      const opened = openRun(db, runId);
-      const known = db.select().from(runEvents).where(eq(runEvents.id, event.id)).get();
-      if (known?.runId === runId) return opened;
-      if (known)
-        throw new Refusal(422, 'Not valid', 'This event id belongs to another run.', [{ field: 'eventId', message: 'used elsewhere' }]);
-      const before = stateOf(opened);
-      const applied = apply(planOf(opened.run, opened.card), opened.run.startedAt, opened.events, event, before);
-      if (applied.state === 'refused') throw new Refusal(409, 'Not now', applied.message, [{ field: 'kind', message: applied.message }]);
-      addEvent(db, runId, opened.events.length + 1, event);
-      record(db, opened, before, applied.run, event);
-      const endedAt = applied.run.done ? event.at : null;
-      if (endedAt !== opened.row.endedAt) db.update(runs).set({ endedAt }).where(eq(runs.id, runId)).run();
-      return { ...opened, row: { ...opened.row, endedAt }, events: [...opened.events, event] };
-    },
-    { behavior: 'immediate' },
-  );
+  return write(db, () => {
+    const opened = openRun(db, runId);
+    const known = db.select().from(runEvents).where(eq(runEvents.id, event.id)).get();
+    if (known && known.runId !== runId)
+      throw new Refusal(422, 'Not valid', 'This event id belongs to another run.', [{ field: 'eventId', message: 'used elsewhere' }]);
+    if (known && !sameStep(opened.events, event))
+      throw new Refusal(422, 'Not valid', 'This event id was used for another step of this run.', [
+        { field: 'eventId', message: 'used for another step' },
+      ]);
+    if (known) return opened;
+    const before = opened.state;
+    const applied = apply(opened.plan, opened.run.startedAt, opened.events, event, before);
+    if (applied.state === 'refused') throw new Refusal(409, 'Not now', applied.message, [{ field: 'kind', message: applied.message }]);
+    addEvent(db, runId, opened.events.length + 1, event);
+    record(db, opened, before, applied.run, event);
+    const endedAt = applied.run.done ? event.at : null;
+    if (endedAt !== opened.row.endedAt) db.update(runs).set({ endedAt }).where(eq(runs.id, runId)).run();
+    return openRun(db, runId);
+  });
+}
+
+/** Whether an event stands in a list, but for its instant: a device that was told the time anew dates what waits again. */
+function sameStep(events: readonly RunEvent[], event: RunEvent): boolean {
+  const stored = events.find(({ id }) => id === event.id);
+  return stored !== undefined && isDeepStrictEqual({ ...stored, at: 0 }, { ...event, at: 0 });
 }
 
 /** A new verdict becomes a pressing; a verdict taken back is withdrawn by an amendment. */
@@ -134,12 +142,11 @@ function record(db: Db, opened: OpenedRun, before: RunState, after: RunState, ev
   const { row, run, card } = opened;
   const result = after.results.at(-1);
   if (result?.eventId === event.id) {
-    const { doc: order } = findOrder(db, run.orderId);
-    const { room } = readFacts(db).house;
+    const { room } = readHouse(db).doc;
     addPressing(
       db,
       pressingOf(run, card, result, {
-        orderName: order.name,
+        orderName: orderNameOf(db, run.orderId),
         operator: row.operator,
         roomC: room.tempC,
         humidityPercent: room.humidityPercent,
@@ -162,5 +169,29 @@ function record(db: Db, opened: OpenedRun, before: RunState, after: RunState, ev
 
 /** A run as the wire has it. */
 export function runReply(db: Db, { run, card, events }: OpenedRun, now: number) {
-  return { run, orderName: findOrder(db, run.orderId).doc.name, card, events, pullDue: pullDue(db, card.of.pressId, now), now };
+  return {
+    run,
+    orderName: orderNameOf(db, run.orderId),
+    card,
+    events: [...events],
+    pullDue: pullDue(db, card.of.pressId, now),
+    now,
+  };
+}
+
+/** The events of a run from the one after so many on. */
+export const eventsReply = ({ events }: Pick<OpenedRun, 'events'>, since: number, now: number) => ({
+  from: Math.min(since, events.length),
+  events: events.slice(since),
+  now,
+});
+
+/** The name of an order a run belongs to; a run outlives an order that cannot be read. */
+export function orderNameOf(db: Db, id: string): string {
+  try {
+    return findOrder(db, id).doc.name;
+  } catch (error) {
+    if (error instanceof Refusal) return 'An order that cannot be read';
+    throw error;
+  }
 }

@@ -1,11 +1,13 @@
 /** The shelf: fabrics, blanks, transfer products, aids; and the presses beside it. */
-import { eq } from 'drizzle-orm';
-import type { ShelfKind } from '../../contract/schemas';
+import { eq, sql } from 'drizzle-orm';
+import { SHELF_KINDS, type ShelfKind, type Unreadable } from '../../contract/schemas';
 import { type Aid, type Blank, type Fabric, OlderSheet, type Product, withRevision } from '../../core/materials';
 import type { Press } from '../../core/press';
-import { aids, blanks, fabrics, orders, presses, products } from '../db/schema';
+import { fabrics, house, orders, pressRecords, runs } from '../db/schema';
 import { notFound, Refusal } from '../http/problem';
-import { type Db, list, put, type Versioned } from './versioned';
+import { DOCS } from './docTables';
+import { type Db, write } from './perShop';
+import { findReadable, list, put, type Versioned } from './versioned';
 
 export interface Shelf {
   fabrics: Fabric[];
@@ -22,24 +24,25 @@ export interface ShelfThings {
   aids: Aid;
 }
 
-const SHELF_TABLES = { fabrics, blanks, products, aids } as const;
-const CALLED = { fabrics: 'fabric', blanks: 'blank', products: 'transfer', aids: 'cover or pad' } as const;
-
 const docs = <T>(rows: Versioned<T>[]): T[] => rows.map((row) => row.doc);
 
 export const readShelf = (db: Db): Shelf => ({
-  fabrics: docs(list<Fabric>(db, fabrics)),
-  blanks: docs(list<Blank>(db, blanks)),
-  products: docs(list<Product>(db, products)),
-  aids: docs(list<Aid>(db, aids)),
+  fabrics: docs(list(db, 'fabrics').rows),
+  blanks: docs(list(db, 'blanks').rows),
+  products: docs(list(db, 'products').rows),
+  aids: docs(list(db, 'aids').rows),
 });
 
-/** The whole shelf with the version of each thing, by its id. */
+/** The whole shelf with the version of each thing, by its id; what cannot be read is told. */
 export function shelfReply(db: Db) {
   const versions: Record<string, number> = {};
-  for (const table of Object.values(SHELF_TABLES))
-    for (const row of db.select({ id: table.id, version: table.version }).from(table).all()) versions[row.id] = row.version;
-  return { ...readShelf(db), versions };
+  const unreadable: Unreadable[] = [];
+  for (const kind of SHELF_KINDS) {
+    const all = list(db, kind);
+    unreadable.push(...all.unreadable);
+    for (const { doc, version } of all.rows) versions[doc.id] = version;
+  }
+  return { ...readShelf(db), versions, unreadable };
 }
 
 /**
@@ -53,14 +56,11 @@ export function putShelfThing<K extends ShelfKind>(
   doc: ShelfThings[K],
   ifMatch: number | null,
 ): Versioned<ShelfThings[K]> {
-  return db.transaction(
-    () => {
-      if (kind === 'blanks') mustHaveFabric(db, doc as Blank);
-      const kept = kind === 'products' ? revised(db, doc as Product) : doc;
-      return put(db, SHELF_TABLES[kind], kept, ifMatch, CALLED[kind]) as Versioned<ShelfThings[K]>;
-    },
-    { behavior: 'immediate' },
-  );
+  return write(db, () => {
+    if (kind === 'blanks') mustHaveFabric(db, doc as Blank);
+    const kept = kind === 'products' ? revised(db, doc as Product) : doc;
+    return put(db, kind, kept as never, ifMatch) as Versioned<ShelfThings[K]>;
+  });
 }
 
 function mustHaveFabric(db: Db, blank: Blank): void {
@@ -71,7 +71,7 @@ function mustHaveFabric(db: Db, blank: Blank): void {
 }
 
 function revised(db: Db, product: Product): Product {
-  const before = db.select().from(products).where(eq(products.id, product.id)).get();
+  const before = findReadable(db, 'products', product.id);
   if (!before) return product;
   try {
     return withRevision(before.doc, product);
@@ -81,17 +81,31 @@ function revised(db: Db, product: Product): Product {
   }
 }
 
-/** Names of what refers to a thing of the shelf: orders, blanks, records. */
+/** Whether an id stands as a value anywhere in a document's text, as JSON writes it. */
+const holds = (column: Parameters<typeof sql>[1], id: string) => sql<number>`instr(${column}, ${JSON.stringify(id)}) > 0`;
+
+/**
+ * Names of what refers to a thing of the shelf: orders, blanks, settings of the house, records of presses, transfers that
+ * name it as their substitute, runs that are open. Looked for by its id in their texts, so that those that cannot be read count too.
+ */
 function namedBy(db: Db, kind: ShelfKind, id: string): string[] {
-  const all = db.select({ doc: orders.doc }).from(orders).all();
-  const inOrders = all.filter(({ doc }) =>
-    doc.lines.some((line) =>
-      kind === 'blanks' ? line.blankId === id : line.prints.some((print) => print.layers.some((layer) => layer.productId === id)),
-    ),
+  const named: string[] = [];
+  const nameOf = sql<string>`coalesce(json_extract(doc, '$.name'), id)`;
+  const look = (table: typeof orders | (typeof DOCS)['blanks']['table'], what: string, but = '') => {
+    const rows = db.select({ id: table.id, name: nameOf }).from(table).where(holds(table.doc, id)).all() as { id: string; name: string }[];
+    named.push(...rows.filter((row) => row.id !== but).map(({ name }) => `${what} ${name}`));
+  };
+  look(orders, 'order');
+  for (const other of SHELF_KINDS) if (other !== 'fabrics') look(DOCS[other].table, DOCS[other].what, other === kind ? id : '');
+  const rules = db.select({ id: house.id }).from(house).where(holds(house.doc, id)).get();
+  if (rules) named.push('a setting of the house');
+  const record = db.select({ id: pressRecords.id }).from(pressRecords).where(holds(pressRecords.doc, id)).get();
+  if (record) named.push('a record of a press');
+  const open = db.get<{ n: number }>(
+    sql`SELECT count(*) AS n FROM ${runs} JOIN cards ON cards.hash = ${runs.cardHash} WHERE ${runs.endedAt} IS NULL AND instr(cards.doc, ${JSON.stringify(id)}) > 0`,
   );
-  const names = kind === 'blanks' || kind === 'products' ? inOrders.map(({ doc }) => `order ${doc.name}`) : [];
-  if (kind === 'fabrics') for (const blank of readShelf(db).blanks) if (blank.fabricId === id) names.push(`blank ${blank.name}`);
-  return names;
+  if (open.n > 0) named.push('a run that is open');
+  return named;
 }
 
 /**
@@ -100,18 +114,21 @@ function namedBy(db: Db, kind: ShelfKind, id: string): string[] {
  * @throws {Refusal} 409 something names it: it can be retired, not removed; 404 there is none
  */
 export function removeShelfThing(db: Db, kind: ShelfKind, id: string): void {
-  const names = namedBy(db, kind, id);
-  if (names.length > 0)
-    throw new Refusal(
-      409,
-      'In use',
-      `It is named by ${names.slice(0, 3).join(', ')}${names.length > 3 ? ` and ${names.length - 3} more` : ''}. Retire it instead: records keep it.`,
-      [{ field: 'id', message: 'in use' }],
-    );
-  const { changes } = db.delete(SHELF_TABLES[kind]).where(eq(SHELF_TABLES[kind].id, id)).run();
-  if (changes === 0) throw notFound(CALLED[kind], id);
+  write(db, () => {
+    const names = namedBy(db, kind, id);
+    if (names.length > 0)
+      throw new Refusal(
+        409,
+        'In use',
+        `It is named by ${names.slice(0, 3).join(', ')}${names.length > 3 ? ` and ${names.length - 3} more` : ''}. Retire it instead: records keep it.`,
+        [{ field: 'id', message: 'in use' }],
+      );
+    const { table, what } = DOCS[kind];
+    const { changes } = db.delete(table).where(eq(table.id, id)).run();
+    if (changes === 0) throw notFound(what, id);
+  });
 }
 
-export const listPresses = (db: Db): Versioned<Press>[] => list<Press>(db, presses);
+export const listPresses = (db: Db) => list(db, 'presses');
 
-export const putPress = (db: Db, press: Press, ifMatch: number | null): Versioned<Press> => put(db, presses, press, ifMatch, 'press');
+export const putPress = (db: Db, press: Press, ifMatch: number | null): Versioned<Press> => put(db, 'presses', press, ifMatch);

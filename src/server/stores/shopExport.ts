@@ -1,106 +1,100 @@
 /** The whole shop out: one JSON document, written piece by piece, the same text for the same shop. */
-import { asc, eq, isNotNull } from 'drizzle-orm';
-import { DOCUMENT_VERSION, inNameOrder, readPressing, SHOP_FORMAT } from '../../core/formats';
-import { amendments, cards, house, orders, pressings, pressRecords, runEvents, runs } from '../db/schema';
-import { DOC_KINDS, DOCS } from './docTables';
-import type { Db } from './versioned';
+import { sql } from 'drizzle-orm';
+import type { z } from 'zod';
+import { DOCUMENT_VERSION, inNameOrder, PRESSING_READER, SHOP_FORMAT } from '../../core/formats';
+import { AmendmentSchema } from '../../core/log';
+import { PressAmendmentSchema, PressRecordSchema } from '../../core/press';
+import { RunEventSchema } from '../../core/run';
+import { DOCS, LISTED } from './docTables';
+import type { Db } from './perShop';
+import { read } from './readable';
 
 const line = (value: unknown) => JSON.stringify(inNameOrder(value));
 
-/** Text of the whole shop as JSON, piece by piece, one record a line. The same shop gives the same text. */
+interface Section {
+  name: string;
+  query: string;
+  /** What a row is in the file; a text: why it cannot be read. */
+  record: (row: never) => { doc: unknown } | { why: string };
+}
+
+const documents = (name: string, table: string, order: string, schema: z.ZodType): Section => ({
+  name,
+  query: `SELECT id, doc FROM ${table} ORDER BY ${order}`,
+  record: ({ doc }: { doc: string }) => read(schema, doc),
+});
+
+const SECTIONS: readonly Section[] = [
+  ...LISTED.map((kind) => documents(kind, kind, 'id', DOCS[kind].schema)),
+  documents('pressRecords', 'press_records', 'at, id', PressRecordSchema),
+  documents('pressAmendments', 'press_amendments', 'seq', PressAmendmentSchema),
+  documents('orders', 'orders', 'id', DOCS.orders.schema),
+  {
+    name: 'removed',
+    query: 'SELECT id, removed_at AS at FROM orders WHERE removed_at IS NOT NULL ORDER BY id',
+    record: (doc: object) => ({ doc }),
+  },
+  {
+    name: 'cards',
+    query: 'SELECT hash AS id, schema_version AS version, doc FROM cards ORDER BY hash',
+    record: ({ id, version, doc }: { id: string; version: number; doc: string }) => {
+      try {
+        return { doc: { hash: id, version, card: JSON.parse(doc) as unknown } };
+      } catch {
+        return { why: 'it is not whole' };
+      }
+    },
+  },
+  {
+    name: 'runs',
+    query: `SELECT id, order_id AS orderId, line_id AS lineId, print_key AS printKey, press_id AS pressId, card_hash AS cardHash, pieces,
+      per_closing AS perClosing, operator, started_at AS startedAt, ended_at AS endedAt, machine, holds FROM runs ORDER BY id`,
+    record: (row: { holds: string }) => {
+      const holds = /^\[/.test(row.holds) ? (JSON.parse(row.holds) as unknown) : [];
+      return { doc: { ...row, holds } };
+    },
+  },
+  {
+    name: 'events',
+    query: 'SELECT id, run_id AS runId, seq, doc FROM run_events ORDER BY run_id, seq',
+    record: ({ runId, seq, doc }: { runId: string; seq: number; doc: string }) => {
+      const one = read(RunEventSchema, doc);
+      return 'doc' in one ? { doc: { runId, seq, event: one.doc } } : one;
+    },
+  },
+  documents('pressings', 'pressings', 'ended_at, id', PRESSING_READER),
+  documents('amendments', 'amendments', 'at, id', AmendmentSchema),
+];
+
+/** Rows written before the next turn of others. */
+const ROWS_A_TURN = 100;
+
+/**
+ * Text of the whole shop as JSON, piece by piece, one record a line. The same shop gives the same text. What cannot be read is
+ * left out, and named at the end.
+ */
 export function* shopJson(db: Db): Generator<string> {
-  const sections: [string, () => unknown[]][] = [
-    ...DOC_KINDS.map((kind): [string, () => unknown[]] => [
-      kind,
-      () =>
-        db
-          .select({ doc: DOCS[kind].doc })
-          .from(DOCS[kind])
-          .orderBy(asc(DOCS[kind].id))
-          .all()
-          .map((row) => row.doc),
-    ]),
-    [
-      'pressRecords',
-      () =>
-        db
-          .select({ doc: pressRecords.doc })
-          .from(pressRecords)
-          .orderBy(asc(pressRecords.at), asc(pressRecords.id))
-          .all()
-          .map((row) => row.doc),
-    ],
-    [
-      'orders',
-      () =>
-        db
-          .select({ doc: orders.doc })
-          .from(orders)
-          .orderBy(asc(orders.id))
-          .all()
-          .map((row) => row.doc),
-    ],
-    [
-      'removed',
-      () =>
-        db.select({ id: orders.id, at: orders.removedAt }).from(orders).where(isNotNull(orders.removedAt)).orderBy(asc(orders.id)).all(),
-    ],
-    [
-      'cards',
-      () =>
-        db
-          .select()
-          .from(cards)
-          .orderBy(asc(cards.hash))
-          .all()
-          .map(({ hash, schemaVersion, doc }) => ({ hash, version: schemaVersion, card: doc })),
-    ],
-    ['runs', () => db.select().from(runs).orderBy(asc(runs.id)).all()],
-    [
-      'events',
-      () =>
-        db
-          .select()
-          .from(runEvents)
-          .orderBy(asc(runEvents.runId), asc(runEvents.seq))
-          .all()
-          .map(({ runId, seq, doc }) => ({ runId, seq, event: doc })),
-    ],
-    [
-      'pressings',
-      () =>
-        db
-          .select({ doc: pressings.doc })
-          .from(pressings)
-          .orderBy(asc(pressings.endedAt), asc(pressings.id))
-          .all()
-          .map((row) => readPressing(row.doc)),
-    ],
-    [
-      'amendments',
-      () =>
-        db
-          .select({ doc: amendments.doc })
-          .from(amendments)
-          .orderBy(asc(amendments.at), asc(amendments.id))
-          .all()
-          .map((row) => row.doc),
-    ],
-  ];
+  const leftOut: { of: string; id: string; why: string }[] = [];
   yield `{\n"format": ${JSON.stringify(SHOP_FORMAT)},\n"version": ${DOCUMENT_VERSION},\n`;
-  const own = db.select({ doc: house.doc }).from(house).where(eq(house.id, 'house')).get();
-  if (own) {
-    const { id: _, ...rules } = own.doc as typeof own.doc & { id?: string };
+  const own = db.get<{ doc: string } | undefined>(sql`SELECT doc FROM house WHERE id = 'house'`);
+  const house = own && read<{ id?: string }>(DOCS.house.schema, own.doc);
+  if (house && 'doc' in house) {
+    const { id: _, ...rules } = house.doc;
     yield `"house": ${line(rules)},\n`;
   }
-  for (const [i, [name, rows]] of sections.entries()) {
-    yield `"${name}": [`;
-    let first = true;
-    for (const row of rows()) {
-      yield `${first ? '' : ','}\n${line(row)}`;
-      first = false;
+  for (const { name, query, record } of SECTIONS) {
+    let text = `"${name}": [`;
+    let rows = 0;
+    for (const row of db.$client.prepare(query).iterate() as Iterable<{ id: string }>) {
+      const one = record(row as never);
+      if ('why' in one) leftOut.push({ of: name, id: row.id, why: one.why });
+      else text += `${rows++ === 0 ? '' : ','}\n${line(one.doc)}`;
+      if (rows % ROWS_A_TURN === 0 && text.length > 0) {
+        yield text;
+        text = '';
+      }
     }
-    yield `${first ? '' : '\n'}]${i === sections.length - 1 ? '' : ','}\n`;
+    yield `${text}${rows === 0 ? '' : '\n'}],\n`;
   }
-  yield '}\n';
+  yield `"leftOut": ${JSON.stringify(leftOut)}\n}\n`;
 }

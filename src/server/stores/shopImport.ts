@@ -1,172 +1,84 @@
 /** Files into the shop: a whole shop as JSON, one kind of thing or the log as CSV. All of a file or none of it. */
-import { createHash } from 'node:crypto';
-import { isDeepStrictEqual } from 'node:util';
-import { eq } from 'drizzle-orm';
 import {
   type CsvKind,
-  inNameOrder,
   inStrides,
-  type LineFault,
   type Progress,
   readPressingsCsv,
   readShelfCsv,
   readShopDocument,
   type ShopDocument,
 } from '../../core/formats';
-import { cards, house, orders, runEvents, runs } from '../db/schema';
-import { DOC_KINDS, DOCS, type DocKind } from './docTables';
-import { fieldsOf, type Plan, Planner } from './planner';
-import { addAmendment } from './pressings';
-import { addPressRecord } from './pressRecords';
-import type { Db } from './versioned';
-
-/** Every id of a kind that will be there once the file is in. */
-const idsWith = (db: Db, kind: DocKind, coming: readonly { id: string }[]): Set<string> =>
-  new Set([
-    ...db
-      .select({ id: DOCS[kind].id })
-      .from(DOCS[kind])
-      .all()
-      .map((row) => row.id),
-    ...coming.map((one) => one.id),
-  ]);
+import { runs } from '../db/schema';
+import { type DocKind, LISTED } from './docTables';
+import type { Db } from './perShop';
+import { planHistory } from './planHistory';
+import { type Plan, Planner } from './planner';
 
 /** References of a document to things that are neither here nor in it. */
-function dangling(db: Db, doc: ShopDocument): LineFault[] {
-  const have = {
-    fabrics: idsWith(db, 'fabrics', doc.fabrics),
-    blanks: idsWith(db, 'blanks', doc.blanks),
-    products: idsWith(db, 'products', doc.products),
-    presses: idsWith(db, 'presses', doc.presses),
+function dangling(planner: Planner, doc: ShopDocument): void {
+  const coming = {
+    fabrics: new Set(doc.fabrics.map(({ id }) => id)),
+    blanks: new Set(doc.blanks.map(({ id }) => id)),
+    products: new Set(doc.products.map(({ id }) => id)),
+    presses: new Set(doc.presses.map(({ id }) => id)),
   };
-  const faults: LineFault[] = [];
+  const have = (kind: keyof typeof coming & DocKind, id: string) => coming[kind].has(id) || planner.has(kind, id);
   doc.blanks.forEach((blank, i) => {
-    if (!have.fabrics.has(blank.fabricId))
-      faults.push({
-        line: i + 1,
-        field: `blanks.${i}.fabricId`,
-        message: `${blank.name} is of a fabric, ${blank.fabricId}, that is neither on the shelf nor in this file.`,
-      });
+    if (!have('fabrics', blank.fabricId))
+      planner.fault(
+        i + 1,
+        `blanks.${i}.fabricId`,
+        `${blank.name} is of a fabric, ${blank.fabricId}, that is neither on the shelf nor in this file.`,
+      );
   });
   doc.orders.forEach((order, i) => {
     const missing = order.lines.flatMap((one) => [
-      ...(have.blanks.has(one.blankId) ? [] : [one.blankId]),
+      ...(have('blanks', one.blankId) ? [] : [one.blankId]),
       ...one.prints.flatMap((print) => [
-        ...(have.presses.has(print.pressId) ? [] : [print.pressId]),
-        ...print.layers.map((layer) => layer.productId).filter((id) => !have.products.has(id)),
+        ...(have('presses', print.pressId) ? [] : [print.pressId]),
+        ...print.layers.map((layer) => layer.productId).filter((id) => !have('products', id)),
       ]),
     ]);
     if (missing.length > 0)
-      faults.push({
-        line: i + 1,
-        field: `orders.${i}.lines`,
-        message: `${order.name} names ${[...new Set(missing)].join(', ')}, which ${missing.length > 1 ? 'are' : 'is'} neither here nor in this file.`,
-      });
+      planner.fault(
+        i + 1,
+        `orders.${i}.lines`,
+        `${order.name} names ${[...new Set(missing)].join(', ')}, which ${missing.length > 1 ? 'are' : 'is'} neither here nor in this file.`,
+      );
   });
-  return faults;
-}
-
-const hashOf = (card: unknown) =>
-  createHash('sha256')
-    .update(JSON.stringify(inNameOrder(card)))
-    .digest('hex');
-
-/** Frozen cards, runs and their events: what is there already is left alone. */
-function planHistory(db: Db, planner: Planner, doc: ShopDocument): void {
-  doc.cards.forEach(({ hash, version, card }, i) => {
-    if (hashOf(card) !== hash)
-      planner.faults.push({
-        line: i + 1,
-        field: `cards.${i}.hash`,
-        message: 'This card does not match its hash: the file was changed by hand.',
-      });
-    planner.writes.push(() =>
-      db
-        .insert(cards)
-        .values({ hash, schemaVersion: version, doc: card as never })
-        .onConflictDoNothing()
-        .run(),
-    );
-  });
-  for (const run of doc.runs) planner.writes.push(() => db.insert(runs).values(run).onConflictDoNothing().run());
-  for (const { runId, seq, event } of doc.events)
-    planner.writes.push(() => db.insert(runEvents).values({ id: event.id, runId, seq, doc: event }).onConflictDoNothing().run());
 }
 
 /** @throws {NotAShop} the file as a whole is none */
 export function planJson(db: Db, text: string): Plan {
-  const read = readShopDocument(text);
-  if ('faults' in read) return { changes: [], same: 0, faults: read.faults, apply: () => undefined };
-  const { doc } = read;
+  const { doc, faults } = readShopDocument(text);
   const planner = new Planner(db);
-  planner.faults.push(...dangling(db, doc));
-  if (doc.house) planHouse(db, planner, doc.house);
-  for (const kind of DOC_KINDS) for (const [i, one] of doc[kind].entries()) planner.document(kind, one, i + 1);
+  // a file that cannot be read to its end is not taken by half: what it names is not looked for
+  if (faults.count > 0) return { ...planner.plan(), faults };
+  dangling(planner, doc);
+  if (doc.house) planner.document('house', { ...doc.house, id: 'house' }, 1);
+  for (const kind of LISTED) for (const [i, one] of doc[kind].entries()) planner.document(kind, one as never, i + 1);
   for (const [i, order] of doc.orders.entries()) planner.document('orders', order, i + 1);
-  for (const { id, at } of doc.removed) planner.writes.push(() => db.update(orders).set({ removedAt: at }).where(eq(orders.id, id)).run());
-  for (const record of doc.pressRecords) planner.writes.push(() => addPressRecord(db, record));
-  planHistory(db, planner, doc);
-  const runsHere = new Set([
-    ...db
-      .select({ id: runs.id })
-      .from(runs)
-      .all()
-      .map((row) => row.id),
-    ...doc.runs.map((run) => run.id),
-  ]);
-  for (const [i, pressing] of doc.pressings.entries()) planner.pressing(pressing, i + 1, runsHere);
-  for (const amendment of doc.amendments) planner.writes.push(() => addAmendment(db, amendment));
-  return planner.plan();
-}
-
-function planHouse(db: Db, planner: Planner, rules: NonNullable<ShopDocument['house']>): void {
-  const row = db.select().from(house).where(eq(house.id, 'house')).get();
-  const next = { ...rules, id: 'house' };
-  const { id: _, ...before } = (row?.doc ?? {}) as { id?: string };
-  if (row && isDeepStrictEqual(before, rules)) {
-    planner.same++;
-    return;
-  }
-  planner.changes.push({
-    kind: 'house',
-    id: 'house',
-    name: 'House rules',
-    what: row ? 'changed' : 'added',
-    fields: row ? fieldsOf(before, rules) : [],
+  const names = new Map(doc.orders.map((order) => [order.id, order.name]));
+  doc.removed.forEach(({ id, at }, i) => {
+    const name = names.get(id) ?? planner.storedDoc('orders', id)?.name;
+    if (name === undefined) planner.fault(i + 1, `removed.${i}.id`, `There is no order ${id}, neither here nor in this file.`);
+    else planner.takenOff(id, at, name);
   });
-  planner.writes.push(() =>
-    row
-      ? db
-          .update(house)
-          .set({ version: row.version + 1, doc: next })
-          .where(eq(house.id, 'house'))
-          .run()
-      : db.insert(house).values({ id: 'house', version: 1, doc: next }).run(),
-  );
+  planHistory(db, planner, doc);
+  return planner.plan();
 }
 
 /** Reads a CSV of the shelf, telling how far it is. */
 export function* planCsv(db: Db, kind: CsvKind, text: string): Generator<Progress, Plan> {
-  const table = DOCS[kind];
-  const known = new Map(
-    db
-      .select()
-      .from(table)
-      .all()
-      .map((row) => [row.id, row.doc]),
-  );
-  const { docs, faults } = yield* readShelfCsv(kind, text, (id) => known.get(id));
   const planner = new Planner(db);
-  planner.faults.push(...faults);
-  if (kind === 'blanks') {
-    const have = idsWith(db, 'fabrics', []);
-    docs.forEach(({ line, doc }) => {
-      const { fabricId, name } = doc as { fabricId: string; name: string };
-      if (!have.has(fabricId))
-        planner.faults.push({ line, field: 'fabric', message: `${name} is of a fabric, ${fabricId}, that is not on the shelf.` });
-    });
-  }
-  yield* inStrides(docs, ({ line, doc }) => planner.document(kind, doc, line));
+  const { docs, faults } = yield* readShelfCsv(kind, text, (id) => planner.storedDoc(kind, id) ?? undefined);
+  if (faults.count > 0) return { ...planner.plan(), faults };
+  yield* inStrides(docs, ({ line, doc }) => {
+    const { fabricId, name } = doc as { fabricId?: string; name: string };
+    if (kind === 'blanks' && fabricId !== undefined && !planner.has('fabrics', fabricId))
+      planner.fault(line, 'fabric', `${name} is of a fabric, ${fabricId}, that is not on the shelf.`);
+    planner.document(kind, doc as never, line);
+  });
   return planner.plan();
 }
 
@@ -174,28 +86,28 @@ export function* planCsv(db: Db, kind: CsvKind, text: string): Generator<Progres
 export function* planPressingsCsv(db: Db, text: string): Generator<Progress, Plan> {
   const { docs, faults, withdrawn } = yield* readPressingsCsv(text);
   const planner = new Planner(db);
-  planner.faults.push(...faults);
-  const runsHere = new Set(
+  if (faults.count > 0) return { ...planner.plan(), faults };
+  const cardOfRun = new Map(
     db
-      .select({ id: runs.id })
+      .select({ id: runs.id, cardHash: runs.cardHash })
       .from(runs)
       .all()
-      .map((row) => row.id),
+      .map((row) => [row.id, row.cardHash]),
   );
   // a list begins with the newest; they are written as they came about
-  yield* inStrides(docs.reverse(), ({ line, doc }) => planner.pressing(doc, line, runsHere));
-  for (const { id, operator, endedAt } of withdrawn)
-    planner.writes.push(() =>
-      addAmendment(db, {
-        id,
-        pressingId: id,
-        field: 'standing',
-        from: 'counts',
-        to: 'withdrawn',
-        by: operator,
-        why: 'withdrawn in the list it came from',
-        at: endedAt,
-      }),
+  yield* inStrides(docs.reverse(), ({ line, doc }) => {
+    const card = cardOfRun.get(doc.runId);
+    if (card !== undefined && card !== doc.cardHash)
+      planner.fault(line, 'card', 'This pressing names another card than its run was pressed by.');
+    else planner.pressing(doc, line, card !== undefined);
+  });
+  for (const { id, operator, endedAt, orderName, piece } of withdrawn) {
+    const why = 'withdrawn in the list it came from';
+    planner.amendment(
+      { id, pressingId: id, field: 'standing', from: 'counts', to: 'withdrawn', by: operator, why, at: endedAt },
+      0,
+      `${orderName}, piece ${piece}`,
     );
+  }
   return planner.plan();
 }

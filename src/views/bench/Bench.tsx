@@ -3,6 +3,7 @@ import { useEffect, useRef } from 'react';
 import type { BenchRow } from '../../contract';
 import { dayText, dueText, isoDayText, workText } from '../../ui/days';
 import { Lamp } from '../../ui/Lamp';
+import { LeftOut } from '../../ui/LeftOut';
 import { Island, Pending, useRoute } from '../../ui/query';
 
 export function Bench() {
@@ -64,6 +65,7 @@ function Queue() {
           </a>
         </div>
       )}
+      <LeftOut of={data.unreadable} />
       <ol ref={list}>
         {data.orders.map((row, i) => (
           <QueueRow key={row.orderId} row={row} first={i === 0} today={today} />

@@ -1,36 +1,50 @@
-/** Backup and restore: one file out, one file in; what is put back is proven whole before anything is touched. */
+/** Backup and restore: one file out, one file in; what is put back is proven whole before anything is touched; copies the app keeps by itself. */
+import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import type { Problem } from '../../contract';
 import { API } from '../../contract';
+import { instantText } from '../../ui/days';
 import { queries } from '../../ui/query';
+
+interface KeptCopy {
+  name: string;
+  before: string;
+  at: number;
+  bytes: number;
+}
+
+type Restored = { kept: string; sealed: boolean } | Problem;
+
+const AWAY = 'The server does not answer. Nothing was changed; try again once it is back.';
+
+const sizeText = (bytes: number) => (bytes < 1e6 ? `${Math.ceil(bytes / 1000)} kB` : `${(bytes / 1e6).toFixed(1)} MB`);
+
+/** Puts something in the place of the shop, and says how that went. */
+async function putBack(address: string, file?: File): Promise<{ good: boolean; text: string }> {
+  try {
+    const sent = file ? { headers: { 'content-type': 'application/octet-stream' }, body: file } : {};
+    const reply = (await (await fetch(`${API}${address}`, { method: 'PUT', ...sent })).json()) as Restored;
+    if (!('kept' in reply)) return { good: false, text: reply.detail };
+    await queries.invalidateQueries();
+    const unsealed = reply.sealed
+      ? ''
+      : ' It is from an older version and has no seal: all of it could be read, but nothing tells whether it was changed.';
+    return { good: true, text: `Put back.${unsealed} The shop as it was before is kept on the server as ${reply.kept}.` };
+  } catch {
+    return { good: false, text: AWAY };
+  }
+}
 
 export function Backup() {
   const [file, setFile] = useState<File | null>(null);
   const [busy, setBusy] = useState(false);
   const [words, setWords] = useState<{ good: boolean; text: string } | null>(null);
-  const restore = async () => {
-    if (!file) return;
+  const restore = async (address: string, from?: File) => {
     setBusy(true);
-    try {
-      const response = await fetch(`${API}/restore`, {
-        method: 'PUT',
-        headers: { 'content-type': 'application/octet-stream' },
-        body: file,
-      });
-      const reply = (await response.json()) as { kept: string } | Problem;
-      if ('kept' in reply) {
-        await queries.invalidateQueries();
-        setWords({
-          good: true,
-          text: `Put back. The shop as it was before is kept on the server as ${reply.kept.split('/').at(-1) ?? ''}.`,
-        });
-        setFile(null);
-      } else setWords({ good: false, text: reply.detail });
-    } catch {
-      setWords({ good: false, text: 'The server does not answer. Nothing was changed; try again once it is back.' });
-    } finally {
-      setBusy(false);
-    }
+    const told = await putBack(address, from);
+    setWords(told);
+    if (told.good) setFile(null);
+    setBusy(false);
   };
   return (
     <section className="rule-top mt-4 pt-3" aria-label="Backup">
@@ -55,7 +69,7 @@ export function Backup() {
       {file && (
         <div className="mt-2 border-l-4 border-amber bg-sheet px-3 py-2">
           <p>{file.name} takes the place of everything in this shop. What is here now is kept beside it on the server.</p>
-          <button type="button" className="act act-main mt-2 mr-2" disabled={busy} onClick={() => void restore()}>
+          <button type="button" className="act act-main mt-2 mr-2" disabled={busy} onClick={() => void restore('/restore', file)}>
             {busy ? 'Proving it …' : 'Put it back'}
           </button>
           <button type="button" className="act act-quiet mt-2" onClick={() => setFile(null)}>
@@ -71,6 +85,59 @@ export function Backup() {
           {words.text}
         </p>
       )}
+      <KeptCopies busy={busy} onPutBack={(name) => void restore(`/kept-copies/${encodeURIComponent(name)}/restore`)} />
     </section>
+  );
+}
+
+/** Copies the app keeps beside the shop by itself; the newest few of each kind. */
+function KeptCopies({ busy, onPutBack }: { busy: boolean; onPutBack: (name: string) => void }) {
+  const [asked, setAsked] = useState<string | null>(null);
+  const { data = [] } = useQuery({
+    queryKey: ['keptCopies'],
+    queryFn: async () => ((await (await fetch(`${API}/kept-copies`)).json()) as { copies: KeptCopy[] }).copies,
+  });
+  if (data.length === 0) return null;
+  return (
+    <div className="pt-3">
+      <h3>Kept on the server</h3>
+      <p className="label">
+        The shop as it was before a backup was put back, or before a newer version changed it. The newest five of each are kept.
+      </p>
+      <ul>
+        {data.map((copy) => (
+          <li key={copy.name} className="rule-top flex flex-wrap items-center justify-between gap-x-3 py-1">
+            <span>
+              <span className="figure">{instantText(copy.at)}</span>{' '}
+              <span className="label">
+                before {copy.before}, {sizeText(copy.bytes)}
+              </span>
+            </span>
+            {asked === copy.name ? (
+              <span className="flex gap-2">
+                <button
+                  type="button"
+                  className="act act-main"
+                  disabled={busy}
+                  onClick={() => {
+                    setAsked(null);
+                    onPutBack(copy.name);
+                  }}
+                >
+                  Put it in place of this shop
+                </button>
+                <button type="button" className="act act-quiet" onClick={() => setAsked(null)}>
+                  Leave it
+                </button>
+              </span>
+            ) : (
+              <button type="button" className="act act-quiet" disabled={busy} onClick={() => setAsked(copy.name)}>
+                Put back …
+              </button>
+            )}
+          </li>
+        ))}
+      </ul>
+    </div>
   );
 }

@@ -3,6 +3,7 @@ import { useInfiniteQuery } from '@tanstack/react-query';
 import { useDeferredValue, useState } from 'react';
 import { API, call } from '../../contract';
 import { ChoiceField, TextField } from '../../ui/Field';
+import { LeftOut } from '../../ui/LeftOut';
 import { Island, Pending, useRoute } from '../../ui/query';
 import { InAndOut } from '../shelf/InAndOut';
 import { Habits } from './Habits';
@@ -72,6 +73,7 @@ function LogSearch({ initialQuery }: { initialQuery: string }) {
   });
   const total = data?.pages[0]?.total ?? 0;
   const rows = data?.pages.flatMap((page) => page.pressings) ?? [];
+  const unreadable = data?.pages.flatMap((page) => page.unreadable) ?? [];
   const patch = (part: Partial<Filter>) => setFilter({ ...filter, ...part });
   const out = (kind: 'csv' | 'json') => `${API}/pressings.${kind}?${new URLSearchParams(query as Record<string, string>)}`;
   return (
@@ -130,7 +132,10 @@ function LogSearch({ initialQuery }: { initialQuery: string }) {
             : 'No pressing yet. Each piece that gets its verdict in a run is recorded here by itself, as carded; there is nothing to fill in.'}
         </p>
       ) : (
-        <PressingList pressings={rows} more={hasNextPage && !isFetchingNextPage} onMore={() => void fetchNextPage()} />
+        <>
+          <LeftOut of={unreadable} />
+          <PressingList pressings={rows} more={hasNextPage && !isFetchingNextPage} onMore={() => void fetchNextPage()} />
+        </>
       )}
     </div>
   );

@@ -70,8 +70,8 @@ function OrderList() {
   const takeOff = (orderId: string, name: string) => void remove(orderId, name).then(() => setFault(null), setFault);
   const remove = (orderId: string, name: string) =>
     saveUndoably(`${name} taken off the bench`, async () => {
-      const { order, version } = await call('order', { params: { id: orderId } });
-      await call('removeOrder', { params: { id: orderId } });
+      const { order } = await call('order', { params: { id: orderId } });
+      const { version } = await call('removeOrder', { params: { id: orderId } });
       await refresh('bench');
       return async () => {
         await call('putOrder', { params: { id: orderId }, body: order, ifMatch: version });

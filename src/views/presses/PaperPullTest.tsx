@@ -16,7 +16,9 @@ export function PaperPullTest({ press, report }: { press: Press; report: PressRe
   );
   const { keep, fault } = useKeepRecord(press.id);
   const found = readPaperPull(pulls);
-  const before = report.records.flatMap((record) => (record.kind === 'paper pull' ? [record] : []));
+  const before = report.records.flatMap((record) =>
+    record.kind === 'paper pull' && !report.withdrawn.includes(record.id) ? [record] : [],
+  );
   return (
     <section aria-label="Paper slips" className="rule-top mt-5 pt-3">
       <h3 className="pb-1">Paper slips at the corners</h3>

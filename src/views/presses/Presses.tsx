@@ -4,6 +4,7 @@ import type { Reply } from '../../contract';
 import { type Press, pressOffset } from '../../core/press';
 import { formatForHouse, type HouseUnits } from '../../core/units';
 import { useUnits } from '../../ui/house';
+import { LeftOut } from '../../ui/LeftOut';
 import { newId } from '../../ui/newId';
 import { Island, Pending, useRoute } from '../../ui/query';
 import { newPress } from './newPress';
@@ -46,6 +47,7 @@ function PressPage({ initialOn }: { initialOn: string | null }) {
         {data.presses.map((one) => (
           <PressItem key={one.press.id} row={one} on={one.press.id === shown?.id} onChoose={() => choose(one.press.id)} />
         ))}
+        <LeftOut of={data.unreadable} />
         {data.presses.length === 0 && (
           <p className="rule-top py-4">No press yet. Add the one you have: cards are worked out for a press, not for presses in general.</p>
         )}

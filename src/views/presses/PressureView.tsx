@@ -5,6 +5,7 @@ import type { HouseUnits } from '../../core/units';
 import { AirFigures } from './AirFigures';
 import { DialFigures } from './DialFigures';
 import { PaperPullTest } from './PaperPullTest';
+import { PressRecords } from './PressRecords';
 
 interface PressureViewProps {
   press: Press;
@@ -26,6 +27,7 @@ export function PressureView({ press, version, report, house }: PressureViewProp
         </p>
       )}
       {!isHandHeld(press) && <PaperPullTest press={press} report={report} />}
+      <PressRecords pressId={press.id} report={report} kinds={['paper pull']} title="Paper slips kept" house={house} />
     </>
   );
 }

@@ -8,6 +8,7 @@ import { mapWords, PlatenMapDrawing } from '../../ui/PlatenMap';
 import { QuantityField } from '../../ui/QuantityField';
 import { DeliveredDrawing } from './DeliveredDrawing';
 import { DriftChart } from './DriftChart';
+import { PressRecords } from './PressRecords';
 import { RotateTest } from './RotateTest';
 
 interface SurfaceViewProps {
@@ -73,7 +74,8 @@ export function SurfaceView({ press, report, house }: SurfaceViewProps) {
             </div>
           </section>
         ))}
-      <RotateTest press={press} records={report.records} />
+      <RotateTest press={press} records={report.records.filter(({ id }) => !report.withdrawn.includes(id))} />
+      <PressRecords pressId={press.id} report={report} kinds={['survey', 'rotate test']} title="Surveys and tests kept" house={house} />
     </>
   );
 }

@@ -7,6 +7,7 @@ import { Fault } from '../../ui/Fault';
 import { NumberField } from '../../ui/NumberField';
 import { QuantityField } from '../../ui/QuantityField';
 import { useRoute } from '../../ui/query';
+import { PressRecords } from './PressRecords';
 import { useKeepRecord } from './useKeepRecord';
 import { useSavePress } from './useSavePress';
 
@@ -46,8 +47,14 @@ export function WarmUpView({ press, version, report, house }: { press: Press; ve
         <p className="max-w-prose">Save its power and mass, from its plate, and every card says how long it takes to be ready.</p>
       )}
       {used && (
-        <LogTime press={press} roomC={roomC} house={house} logged={report.records.filter((one) => one.kind === 'heating time').length} />
+        <LogTime
+          press={press}
+          roomC={roomC}
+          house={house}
+          logged={report.records.filter((one) => one.kind === 'heating time' && !report.withdrawn.includes(one.id)).length}
+        />
       )}
+      <PressRecords pressId={press.id} report={report} kinds={['heating time']} title="Times kept" house={house} />
     </>
   );
 }

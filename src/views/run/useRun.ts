@@ -5,6 +5,7 @@ import {
   apply,
   type Counts,
   countsOf,
+  foresee,
   planOf,
   type Replayed,
   type RunEvent,
@@ -32,7 +33,7 @@ export interface LiveRun {
   happen: (fact: RunFact) => void;
 }
 
-whenSettled(() => void refresh('run', 'order', 'bench', 'pressings', 'rail'));
+whenSettled(() => void refresh('order', 'bench', 'pressings', 'rail'));
 
 /** Applies events here at once; the outbox sees to the server. Another device's events come in with every fresh reply. */
 export function useRun(reply: RunReply): LiveRun {
@@ -43,16 +44,22 @@ export function useRun(reply: RunReply): LiveRun {
     heardEvents(runId, reply.events);
   }, [reply, runId]);
   const plan = useMemo(() => planOf(reply.run, reply.card), [reply]);
-  const events = useMemo(() => {
-    const confirmed = box.confirmed.length >= reply.events.length ? box.confirmed : reply.events;
-    return [...confirmed, ...box.waiting.filter((event) => !confirmed.some((known) => known.id === event.id))];
-  }, [box, reply]);
+  const { startedAt } = reply.run;
   const known = useRef<Replayed | null>(null);
-  const state = useMemo(() => replayFrom(known.current, plan, reply.run.startedAt, events), [plan, reply.run.startedAt, events]);
-  known.current = { events, run: state };
+  const confirmed = useMemo((): Replayed => {
+    const events = box.confirmed.length >= reply.events.length ? box.confirmed : reply.events;
+    return { events, run: replayFrom(known.current, plan, startedAt, events) };
+  }, [box.confirmed, reply, plan, startedAt]);
+  known.current = confirmed;
+  const waiting = useMemo(
+    () => box.waiting.filter((event) => !confirmed.events.some((one) => one.id === event.id)),
+    [box.waiting, confirmed],
+  );
+  const events = useMemo(() => [...confirmed.events, ...waiting], [confirmed, waiting]);
+  const state = useMemo(() => foresee(plan, startedAt, confirmed, waiting), [plan, startedAt, confirmed, waiting]);
   const happen = (fact: RunFact) => {
     const event = { ...fact, id: newId(), at: serverNow() } as RunEvent;
-    const applied = apply(plan, reply.run.startedAt, events, event, state);
+    const applied = apply(plan, startedAt, events, event, state);
     if (applied.state === 'refused') {
       setRefusal(applied.message);
       return;

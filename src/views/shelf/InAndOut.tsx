@@ -1,7 +1,7 @@
 /** Lists in and out of the shelf: what an import would change is shown before it does, and all of it or none is done. */
 import { useState } from 'react';
 import { API, type ImportReply, type ShelfKind } from '../../contract';
-import { importText } from '../../contract/import';
+import { importFile } from '../../contract/import';
 import { errorWords, refresh } from '../../ui/query';
 import { kindOf } from './kinds';
 
@@ -9,7 +9,7 @@ const MOST_SHOWN = 12;
 
 interface Chosen {
   name: string;
-  text: string;
+  bytes: Blob;
 }
 
 /** @param kind what the rows of a CSV are */
@@ -21,7 +21,7 @@ export function InAndOut({ kind }: { kind: ShelfKind | 'pressings' }) {
   const send = async (file: Chosen, apply: boolean) => {
     setFault(null);
     try {
-      const reply = await importText({ kind, name: file.name, text: file.text, apply }, (done, of) =>
+      const reply = await importFile({ kind, name: file.name, bytes: file.bytes, apply }, (done, of) =>
         setProgress(`${done} of ${of} lines read`),
       );
       setPlan(reply);
@@ -38,7 +38,7 @@ export function InAndOut({ kind }: { kind: ShelfKind | 'pressings' }) {
   };
   const choose = async (file: File | undefined) => {
     if (!file) return;
-    const read = { name: file.name, text: await file.text() };
+    const read = { name: file.name, bytes: file };
     setChosen(read);
     await send(read, false);
   };
@@ -84,15 +84,34 @@ export function InAndOut({ kind }: { kind: ShelfKind | 'pressings' }) {
   );
 }
 
+/** More than one of what does not just grow an s. */
+const MANY: Record<string, string> = {
+  press: 'presses',
+  house: 'house rules',
+  'cover or pad': 'covers or pads',
+  'record of a press': 'records of presses',
+  'step of a run': 'steps of runs',
+};
+const counted = (n: number, of: string) => (n === 1 ? `one ${of}` : `${n} ${MANY[of] ?? `${of}s`}`);
+
+/** What becomes of things, as a list says it. */
+const BECOMES: Record<ImportReply['changes'][number]['what'], string> = {
+  added: 'new',
+  changed: 'changed',
+  'taken off': 'taken off the bench',
+  withdrawn: 'withdrawn',
+};
+
 function Plan({ plan, name, onApply, onDrop }: { plan: ImportReply; name: string; onApply: (() => void) | null; onDrop: () => void }) {
-  const { changes, faults, same } = plan;
-  if (faults.length > 0)
+  const { changes, counts, faults, faultCount, same, notes } = plan;
+  if (faultCount > 0)
     return (
       <div role="alert" className="pt-3">
         <p className="font-semibold text-brick">
-          {faults.length === 1 ? 'One line' : `${faults.length} lines`} of {name} cannot be read, so nothing was changed. Mend{' '}
-          {faults.length === 1 ? 'it' : 'them'} and bring the file in again.
+          {faultCount === 1 ? 'One line' : `${faultCount} lines`} of {name} cannot be read, so nothing was changed. Mend{' '}
+          {faultCount === 1 ? 'it' : 'them'} and bring the file in again.
         </p>
+        <Notes of={notes} />
         <ul>
           {faults.slice(0, MOST_SHOWN).map((fault) => (
             <li key={`${fault.line} ${fault.field} ${fault.message}`}>
@@ -100,25 +119,27 @@ function Plan({ plan, name, onApply, onDrop }: { plan: ImportReply; name: string
             </li>
           ))}
         </ul>
-        {faults.length > MOST_SHOWN && <p className="label">and {faults.length - MOST_SHOWN} more</p>}
+        {faultCount > MOST_SHOWN && <p className="label">and {faultCount - MOST_SHOWN} more</p>}
       </div>
     );
+  const all = counts.reduce((sum, one) => sum + one.n, 0);
   return (
     <div className="pt-3" role="status">
       <p className="font-semibold">
         {plan.applied ? 'Done: ' : `${name} would bring: `}
-        {changes.filter((one) => one.what === 'added').length} new, {changes.filter((one) => one.what === 'changed').length} changed, {same}{' '}
-        as they are.
+        {all === 0 ? 'nothing new' : counts.map((one) => `${counted(one.n, one.kind)} ${BECOMES[one.what]}`).join(', ')}; {same} as{' '}
+        {same === 1 ? 'it is' : 'they are'}.
       </p>
-      <ul className="columns-2">
+      <Notes of={notes} />
+      <ul className="columns-2 max-[700px]:columns-1">
         {changes.slice(0, MOST_SHOWN).map((one) => (
-          <li key={`${one.kind} ${one.id}`}>
-            {one.name} <span className="label">{one.what === 'added' ? 'new' : one.fields.join(', ')}</span>
+          <li key={`${one.kind} ${one.id} ${one.what}`}>
+            {one.name} <span className="label">{one.what === 'changed' ? one.fields.join(', ') : BECOMES[one.what]}</span>
           </li>
         ))}
       </ul>
-      {changes.length > MOST_SHOWN && <p className="label">and {changes.length - MOST_SHOWN} more</p>}
-      {!plan.applied && onApply && changes.length > 0 && (
+      {all > MOST_SHOWN && <p className="label">and {all - Math.min(MOST_SHOWN, changes.length)} more</p>}
+      {!plan.applied && onApply && all > 0 && (
         <button type="button" className="act act-main mt-2 mr-3" onClick={onApply}>
           Do it
         </button>
@@ -130,4 +151,13 @@ function Plan({ plan, name, onApply, onDrop }: { plan: ImportReply; name: string
       )}
     </div>
   );
+}
+
+/** What is worth knowing of how a file was read. */
+function Notes({ of }: { of: readonly string[] }) {
+  return of.map((note) => (
+    <p key={note} className="my-1 border-l-4 border-amber pl-3">
+      {note}
+    </p>
+  ));
 }

@@ -7,6 +7,7 @@ import { isoDay } from '../../ui/days';
 import { Fault } from '../../ui/Fault';
 import { TextField } from '../../ui/Field';
 import { useUnits } from '../../ui/house';
+import { LeftOut } from '../../ui/LeftOut';
 import { Island, Pending, useRoute } from '../../ui/query';
 import { goTo } from '../shell/goTo';
 import { AxisHead, AxisRow } from './AxisRow';
@@ -117,6 +118,7 @@ function ShelfPage({ initialKind, initialOn, initialWords }: ShelfProps) {
         </button>
       </div>
       {moving && <InAndOut kind={kind} />}
+      <LeftOut of={data.unreadable} />
       <div className="grid grid-cols-[minmax(0,1fr)_19rem] gap-8 pt-2 min-[1200px]:grid-cols-[minmax(0,1fr)_23rem]">
         <div>
           <div className="flex flex-wrap items-start gap-x-5">

@@ -1,6 +1,6 @@
 /** The kinds of things on the shelf, what they are called, and the routes that change them. */
 import type { ShelfKind, ShelfReply } from '../../contract';
-import type { Aid, Blank, Fabric, Product } from '../../core/materials';
+import { type Aid, type Blank, type Fabric, isFoundBy, type Product } from '../../core/materials';
 
 export interface Things {
   products: Product;
@@ -19,13 +19,8 @@ export const KINDS = [
 export const isKind = (text: string | null | undefined): text is ShelfKind => KINDS.some((one) => one.kind === text);
 export const kindOf = (kind: ShelfKind) => KINDS.find((one) => one.kind === kind) ?? KINDS[0];
 
-/** Things of a kind that have every word somewhere in what they are. */
+/** Things of a kind that are known by every word. */
 export function found<K extends ShelfKind>(shelf: ShelfReply, kind: K, words: string, retired: boolean): Things[K][] {
-  const asked = words.toLowerCase().split(/\s+/).filter(Boolean);
   const all = shelf[kind] as unknown as Things[K][];
-  return all.filter((thing) => {
-    if (thing.retiredOn && !retired) return false;
-    const text = JSON.stringify(thing).toLowerCase();
-    return asked.every((word) => text.includes(word));
-  });
+  return all.filter((thing) => (retired || !thing.retiredOn) && isFoundBy(kind, thing, words));
 }

@@ -5,7 +5,7 @@ import { formatDuration, formatQuantity } from '../../core/units';
 import { undoLast, useLastAct } from '../../ui/acts';
 import { serverAnswers, setAway, useAway } from '../../ui/away';
 import { onClockJump, secondsLeft, useSecondsTo } from '../../ui/clock';
-import { beginOutbox, seenRefusal, useRefusal } from '../../ui/outbox';
+import { beginOutbox, heardCounts, seenRefusal, useRefusal } from '../../ui/outbox';
 import { seenPhotoRefusal, usePhotosOnWay } from '../../ui/photo';
 import { piecesOrScrap } from '../../ui/pieces';
 import { errorWords, Island, queries, refresh, useRoute } from '../../ui/query';
@@ -28,7 +28,10 @@ function useChangeStream(): void {
       stream = null;
       if (document.hidden) return;
       stream = new EventSource(`${API}/rail/stream`);
-      stream.addEventListener('change', () => void refresh('rail', 'bench', 'run'));
+      stream.addEventListener('change', (event) => {
+        heardCounts((JSON.parse(event.data) as { runs: Record<string, number> }).runs);
+        void refresh('rail', 'bench');
+      });
       stream.addEventListener('devices', (event) =>
         queries.setQueryData<Reply<'devices'>>(['devices', {}], (was) => ({ port: was?.port ?? null, devices: JSON.parse(event.data) })),
       );

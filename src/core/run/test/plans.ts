@@ -1,5 +1,5 @@
 /** Runs as the tests play them: a warm peel, a cold one, two sheets with a layer under them, two sheets with a cold peel. */
-import type { PlannedStage, RunPlan } from '../index';
+import { MACHINE_VERSION, type PlannedStage, type RunPlan } from '../index';
 
 const BY: Record<string, PlannedStage['by']> = {
   press: 'press',
@@ -17,6 +17,7 @@ const stages = (...list: [kind: string, timeS: number][]): PlannedStage[] =>
 const cooled = (timeS: number): RunPlan => ({
   pieces: 3,
   perClosing: 1,
+  machine: MACHINE_VERSION,
   stages: stages(['load', 15], ['pre-press', 5], ['place', 25], ['press', 9], ['wait', timeS], ['peel', 4], ['inspect', 6]),
 });
 export const WARM = cooled(30);
@@ -25,6 +26,7 @@ export const COLD = cooled(150);
 export const MARRIED: RunPlan = {
   pieces: 1,
   perClosing: 1,
+  machine: MACHINE_VERSION,
   stages: stages(
     ['marry', 60],
     ['peel', 8],
@@ -43,6 +45,7 @@ export const MARRIED: RunPlan = {
 export const TWO_SHEET: RunPlan = {
   pieces: 2,
   perClosing: 1,
+  machine: MACHINE_VERSION,
   stages: stages(
     ['marry', 60],
     ['peel', 8],

@@ -1,5 +1,4 @@
-import { endpoint, wrongMethod } from '../../../server/http/endpoint';
-import { bench } from '../../../server/stores/bench';
+import { judged, wrongMethod } from '../../../server/http/endpoint';
 
-export const GET = endpoint('bench', ({ db }) => ({ today: new Date().toISOString(), orders: bench(db) }));
+export const GET = judged('bench');
 export const ALL = wrongMethod('GET');

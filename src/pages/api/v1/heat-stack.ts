@@ -1,5 +1,4 @@
-import { endpoint, wrongMethod } from '../../../server/http/endpoint';
-import { shelfStack } from '../../../server/stores/heatStacks';
+import { judged, wrongMethod } from '../../../server/http/endpoint';
 
-export const GET = endpoint('shelfHeat', ({ db }, { query }) => ({ stack: shelfStack(db, query) }));
+export const GET = judged('shelfHeat');
 export const ALL = wrongMethod('GET');

@@ -1,5 +1,4 @@
-import { endpoint, wrongMethod } from '../../../server/http/endpoint';
-import { learnedByName } from '../../../server/stores/heatStacks';
+import { judged, wrongMethod } from '../../../server/http/endpoint';
 
-export const GET = endpoint('learned', ({ db }) => ({ learned: learnedByName(db) }));
+export const GET = judged('learned');
 export const ALL = wrongMethod('GET');

@@ -1,5 +1,4 @@
-import { endpoint, wrongMethod } from '../../../server/http/endpoint';
-import { placementBiases } from '../../../server/stores/placed';
+import { judged, wrongMethod } from '../../../server/http/endpoint';
 
-export const GET = endpoint('placementBias', ({ db }) => ({ biases: placementBiases(db) }));
+export const GET = judged('placementBias');
 export const ALL = wrongMethod('GET');

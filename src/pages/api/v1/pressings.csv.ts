@@ -1,6 +1,6 @@
 import type { APIRoute } from 'astro';
-import { csvReply } from '../../../server/http/csv';
 import { wrongMethod } from '../../../server/http/endpoint';
+import { pressingsReply } from '../../../server/http/exchange';
 
-export const GET: APIRoute = ({ request, url }) => csvReply(request, url);
+export const GET: APIRoute = ({ request, url }) => pressingsReply(request, url, 'csv');
 export const ALL = wrongMethod('GET');

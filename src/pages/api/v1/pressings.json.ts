@@ -1,6 +1,6 @@
 import type { APIRoute } from 'astro';
 import { wrongMethod } from '../../../server/http/endpoint';
-import { pressingsJsonReply } from '../../../server/http/exchange';
+import { pressingsReply } from '../../../server/http/exchange';
 
-export const GET: APIRoute = ({ request, url }) => pressingsJsonReply(request, url);
+export const GET: APIRoute = ({ request, url }) => pressingsReply(request, url, 'json');
 export const ALL = wrongMethod('GET');

@@ -1,5 +1,4 @@
-import { endpoint, wrongMethod } from '../../../server/http/endpoint';
-import { rankFor } from '../../../server/stores/which';
+import { judged, wrongMethod } from '../../../server/http/endpoint';
 
-export const POST = endpoint('whichTransfer', ({ db }, { body }) => ({ ranked: rankFor(db, body) }));
+export const POST = judged('whichTransfer');
 export const ALL = wrongMethod('POST');

@@ -1,10 +1,4 @@
-import { resolve, waysOut } from '../../../../core/card';
-import { endpoint, wrongMethod } from '../../../../server/http/endpoint';
-import { computeInput } from '../../../../server/stores/cards';
+import { computed, wrongMethod } from '../../../../server/http/endpoint';
 
-export const POST = endpoint('computeCard', (_, { body }) => {
-  const input = computeInput(body);
-  const card = resolve(input);
-  return { card, waysOut: waysOut(input, card, body.shelf) };
-});
+export const POST = computed('computeCard');
 export const ALL = wrongMethod('POST');

@@ -1,5 +1,4 @@
-import { endpoint, wrongMethod } from '../../../../server/http/endpoint';
-import { closingOf } from '../../../../server/stores/placement';
+import { computed, wrongMethod } from '../../../../server/http/endpoint';
 
-export const POST = endpoint('computeClosing', (_, { body }) => closingOf(body));
+export const POST = computed('computeClosing');
 export const ALL = wrongMethod('POST');

@@ -1,5 +1,4 @@
-import { endpoint, wrongMethod } from '../../../../server/http/endpoint';
-import { feasibilityOf } from '../../../../server/stores/placement';
+import { computed, wrongMethod } from '../../../../server/http/endpoint';
 
-export const POST = endpoint('computeFeasibility', (_, { body }) => feasibilityOf(body));
+export const POST = computed('computeFeasibility');
 export const ALL = wrongMethod('POST');

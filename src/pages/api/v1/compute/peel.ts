@@ -1,5 +1,4 @@
-import { peelOfAsk } from '../../../../core/heat';
-import { endpoint, wrongMethod } from '../../../../server/http/endpoint';
+import { computed, wrongMethod } from '../../../../server/http/endpoint';
 
-export const POST = endpoint('computePeel', (_, { body }) => peelOfAsk(body));
+export const POST = computed('computePeel');
 export const ALL = wrongMethod('POST');

@@ -1,5 +1,4 @@
-import { endpoint, wrongMethod } from '../../../../server/http/endpoint';
-import { placementOf } from '../../../../server/stores/placement';
+import { computed, wrongMethod } from '../../../../server/http/endpoint';
 
-export const POST = endpoint('computePlacement', (_, { body }) => placementOf(body));
+export const POST = computed('computePlacement');
 export const ALL = wrongMethod('POST');

@@ -1,5 +1,4 @@
-import { endpoint, wrongMethod } from '../../../../server/http/endpoint';
-import { pressureOf } from '../../../../server/stores/pressFigures';
+import { computed, wrongMethod } from '../../../../server/http/endpoint';
 
-export const POST = endpoint('computePressure', (_, { body }) => pressureOf(body));
+export const POST = computed('computePressure');
 export const ALL = wrongMethod('POST');

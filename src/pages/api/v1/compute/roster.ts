@@ -1,5 +1,4 @@
-import { readRoster } from '../../../../core/formats';
-import { endpoint, wrongMethod } from '../../../../server/http/endpoint';
+import { computed, wrongMethod } from '../../../../server/http/endpoint';
 
-export const POST = endpoint('readRoster', (_, { body }) => readRoster(body.text, body.pieces));
+export const POST = computed('readRoster');
 export const ALL = wrongMethod('POST');

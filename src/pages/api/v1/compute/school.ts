@@ -1,5 +1,4 @@
-import { schoolExample } from '../../../../core/card';
-import { endpoint, wrongMethod } from '../../../../server/http/endpoint';
+import { computed, wrongMethod } from '../../../../server/http/endpoint';
 
-export const POST = endpoint('computeSchool', (_, { body }) => schoolExample(body.rule, body.house));
+export const POST = computed('computeSchool');
 export const ALL = wrongMethod('POST');

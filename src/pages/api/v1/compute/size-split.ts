@@ -1,5 +1,4 @@
-import { endpoint, wrongMethod } from '../../../../server/http/endpoint';
-import { sizeSplitOf } from '../../../../server/stores/placement';
+import { computed, wrongMethod } from '../../../../server/http/endpoint';
 
-export const POST = endpoint('computeSizeSplit', (_, { body }) => sizeSplitOf(body));
+export const POST = computed('computeSizeSplit');
 export const ALL = wrongMethod('POST');

@@ -1,5 +1,4 @@
-import { platenMap } from '../../../../core/press';
-import { endpoint, wrongMethod } from '../../../../server/http/endpoint';
+import { computed, wrongMethod } from '../../../../server/http/endpoint';
 
-export const POST = endpoint('computeSurvey', (_, { body }) => ({ map: platenMap(body.survey, body.platen, body.on) }));
+export const POST = computed('computeSurvey');
 export const ALL = wrongMethod('POST');

@@ -1,5 +1,4 @@
-import { endpoint, wrongMethod } from '../../../../server/http/endpoint';
-import { warmUpOf } from '../../../../server/stores/pressFigures';
+import { computed, wrongMethod } from '../../../../server/http/endpoint';
 
-export const POST = endpoint('computeWarmUp', (_, { body }) => warmUpOf(body));
+export const POST = computed('computeWarmUp');
 export const ALL = wrongMethod('POST');

@@ -1,5 +1,4 @@
-import { endpoint, wrongMethod } from '../../../../server/http/endpoint';
-import { searchLog } from '../../../../server/stores/pressings';
+import { judged, wrongMethod } from '../../../../server/http/endpoint';
 
-export const GET = endpoint('pressings', ({ db }, { query }) => searchLog(db, query));
+export const GET = judged('pressings');
 export const ALL = wrongMethod('GET');

@@ -1,5 +1,5 @@
-import { endpoint, wrongMethod } from '../../../../server/http/endpoint';
-import { readRail } from '../../../../server/stores/rail';
+import { wrongMethod } from '../../../../server/http/endpoint';
+import { railReply } from '../../../../server/http/rail';
 
-export const GET = endpoint('rail', ({ db }) => readRail(db, Date.now()));
+export const GET = railReply;
 export const ALL = wrongMethod('GET');

@@ -1,5 +1,4 @@
-import { endpoint, wrongMethod } from '../../../../server/http/endpoint';
-import { shelfReply } from '../../../../server/stores/shelf';
+import { judged, wrongMethod } from '../../../../server/http/endpoint';
 
-export const GET = endpoint('shelf', ({ db }) => shelfReply(db));
+export const GET = judged('shelf');
 export const ALL = wrongMethod('GET');

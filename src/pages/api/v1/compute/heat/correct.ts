@@ -1,5 +1,4 @@
-import { correctAsk } from '../../../../../core/heat';
-import { endpoint, wrongMethod } from '../../../../../server/http/endpoint';
+import { computed, wrongMethod } from '../../../../../server/http/endpoint';
 
-export const POST = endpoint('computeHeatCorrect', (_, { body: { allowed, ...ask } }) => correctAsk(ask, allowed));
+export const POST = computed('computeHeatCorrect');
 export const ALL = wrongMethod('POST');

@@ -1,5 +1,4 @@
-import { endpoint, wrongMethod } from '../../../../../server/http/endpoint';
-import { sweepUnhurried } from '../../../../../server/stores/heatSweep';
+import { computed, wrongMethod } from '../../../../../server/http/endpoint';
 
-export const POST = endpoint('computeHeatSweep', (_, { body }) => sweepUnhurried(body));
+export const POST = computed('computeHeatSweep');
 export const ALL = wrongMethod('POST');

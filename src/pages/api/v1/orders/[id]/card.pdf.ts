@@ -1,6 +1,5 @@
-import type { APIRoute } from 'astro';
-import { cardPdfReply } from '../../../../../server/http/cardPdf';
 import { wrongMethod } from '../../../../../server/http/endpoint';
+import { paper } from '../../../../../server/http/paper';
 
-export const GET: APIRoute = ({ request, params, url }) => cardPdfReply(request, params.id ?? '', url);
+export const GET = paper('card.pdf');
 export const ALL = wrongMethod('GET');

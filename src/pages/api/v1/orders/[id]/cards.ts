@@ -1,6 +1,4 @@
-import { endpoint, wrongMethod } from '../../../../../server/http/endpoint';
-import { cardsOfOrder, readFacts } from '../../../../../server/stores/cards';
-import { findOrder } from '../../../../../server/stores/orders';
+import { judged, wrongMethod } from '../../../../../server/http/endpoint';
 
-export const GET = endpoint('orderCards', ({ db }, { params }) => ({ cards: cardsOfOrder(readFacts(db), findOrder(db, params.id).doc) }));
+export const GET = judged('orderCards');
 export const ALL = wrongMethod('GET');

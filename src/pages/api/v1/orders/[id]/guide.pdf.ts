@@ -1,6 +1,5 @@
-import type { APIRoute } from 'astro';
 import { wrongMethod } from '../../../../../server/http/endpoint';
-import { guidePdfReply } from '../../../../../server/http/guidePdf';
+import { paper } from '../../../../../server/http/paper';
 
-export const GET: APIRoute = ({ request, params, url }) => guidePdfReply(request, params.id ?? '', url);
+export const GET = paper('guide.pdf');
 export const ALL = wrongMethod('GET');

@@ -1,5 +1,4 @@
-import { endpoint, wrongMethod } from '../../../../../server/http/endpoint';
-import { orderStack } from '../../../../../server/stores/heatStacks';
+import { judged, wrongMethod } from '../../../../../server/http/endpoint';
 
-export const GET = endpoint('orderHeat', ({ db }, { params, query }) => ({ stack: orderStack(db, params.id, query.line, query.print) }));
+export const GET = judged('orderHeat');
 export const ALL = wrongMethod('GET');

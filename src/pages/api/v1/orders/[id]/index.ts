@@ -1,18 +1,14 @@
-import { announceChange } from '../../../../../server/http/changes';
-import { endpoint, sameId, wrongMethod } from '../../../../../server/http/endpoint';
-import { orderReply } from '../../../../../server/stores/bench';
-import { findOrder, putOrder, removeOrder } from '../../../../../server/stores/orders';
+import { endpoint, judged, sameId, wrongMethod } from '../../../../../server/http/endpoint';
+import { putOrder, removeOrder } from '../../../../../server/stores/orders';
 
-export const GET = endpoint('order', ({ db }, { params }) => orderReply(db, findOrder(db, params.id)));
+export const GET = judged('order');
 export const PUT = endpoint('putOrder', ({ db }, { params, body, ifMatch }) => {
   sameId(params.id, body.id);
-  const stored = putOrder(db, body, ifMatch);
-  announceChange();
-  return orderReply(db, stored);
+  const { doc, version } = putOrder(db, body, ifMatch);
+  return { order: doc, version };
 });
-export const DELETE = endpoint('removeOrder', ({ db }, { params }) => {
-  removeOrder(db, params.id, Date.now());
-  announceChange();
-  return { removed: params.id };
-});
+export const DELETE = endpoint('removeOrder', ({ db }, { params }) => ({
+  removed: params.id,
+  version: removeOrder(db, params.id, Date.now()),
+}));
 export const ALL = wrongMethod('GET', 'PUT', 'DELETE');

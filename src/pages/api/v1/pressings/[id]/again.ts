@@ -1,5 +1,4 @@
-import { endpoint, wrongMethod } from '../../../../../server/http/endpoint';
-import { againReply } from '../../../../../server/stores/again';
+import { judged, wrongMethod } from '../../../../../server/http/endpoint';
 
-export const GET = endpoint('again', ({ db }, { params }) => againReply(db, params.id, new Date()));
+export const GET = judged('again');
 export const ALL = wrongMethod('GET');

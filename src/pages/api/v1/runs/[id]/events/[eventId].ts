@@ -1,11 +1,11 @@
-import { announceChange } from '../../../../../../server/http/changes';
+import { noteRun } from '../../../../../../server/http/changes';
 import { endpoint, sameId, wrongMethod } from '../../../../../../server/http/endpoint';
-import { runReply, takeEvent } from '../../../../../../server/stores/runs';
+import { eventsReply, takeEvent } from '../../../../../../server/stores/runs';
 
-export const PUT = endpoint('putRunEvent', ({ db }, { params, body }) => {
+export const PUT = endpoint('putRunEvent', ({ db, now }, { params, query, body }) => {
   sameId(params.eventId, body.id);
-  const opened = takeEvent(db, params.id, body, Date.now());
-  announceChange();
-  return runReply(db, opened, Date.now());
+  const opened = takeEvent(db, params.id, body, now());
+  noteRun(params.id, opened.events.length);
+  return eventsReply(opened, query.since, now());
 });
 export const ALL = wrongMethod('PUT');

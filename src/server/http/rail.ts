@@ -1,0 +1,31 @@
+/** The rail over the wire: worked out once for everybody who asks before something changes. */
+import type { APIRoute } from 'astro';
+import { shop } from '../shop';
+import { perShop } from '../stores/perShop';
+import { readRail } from '../stores/rail';
+import { outgoing } from './answer';
+import { changesSoFar } from './changes';
+import { answerTo } from './endpoint';
+
+/** What a cue says changes with time too: so old an answer is given no more, ms. */
+const GOOD_FOR_MS = 1000;
+
+const memoryOf = perShop(() => ({ last: null as { mark: string; at: number; rest: string } | null }));
+
+export const railReply: APIRoute = ({ request }) => {
+  try {
+    const { db, sqlite, now } = shop();
+    const holder = memoryOf(db);
+    const mark = `${changesSoFar()} ${sqlite.pragma('data_version', { simple: true })}`;
+    const at = now();
+    if (holder.last?.mark !== mark || at - holder.last.at > GOOD_FOR_MS) {
+      const { text } = outgoing('rail', readRail(db, at));
+      holder.last = { mark, at, rest: text.replace(/^\{"now":\d+,/, '') };
+    }
+    return new Response(`{"now":${at},${holder.last.rest}`, {
+      headers: { 'content-type': 'application/json', 'cache-control': 'no-store' },
+    });
+  } catch (error) {
+    return answerTo(error, request);
+  }
+};

@@ -1,0 +1,73 @@
+/** What is worked out beside the request thread: everything that computes for long, or reads and judges much of the shop. */
+import type { RouteName } from '../../contract/paths';
+import { resolve, schoolExample, waysOut } from '../../core/card';
+import { readRoster } from '../../core/formats';
+import { bandOfAsk, correctAsk, peelOfAsk, see, sweepRows, valuesOf } from '../../core/heat';
+import { platenMap } from '../../core/press';
+import type { Answer, Input } from '../http/answer';
+import { againReply } from '../stores/again';
+import { bench, orderReply } from '../stores/bench';
+import { cardsOfOrder, computeInput, readFacts } from '../stores/cards';
+import { learnedByName, orderStack, shelfStack } from '../stores/heatStacks';
+import { findOrder } from '../stores/orders';
+import type { Db } from '../stores/perShop';
+import { placementBiases } from '../stores/placed';
+import { closingOf, feasibilityOf, placementOf, sizeSplitOf } from '../stores/placement';
+import { pressureOf, warmUpOf } from '../stores/pressFigures';
+import { searchLog } from '../stores/pressings';
+import { shelfReply } from '../stores/shelf';
+import { rankFor } from '../stores/which';
+
+type Jobs<N extends RouteName, With extends unknown[]> = { [K in N]: (...args: [...With, Input<K>]) => Answer<K> };
+
+export type ComputedRoute = Extract<RouteName, `compute${string}` | 'readRoster'>;
+
+/** Worked out of the request's body alone. */
+export const COMPUTED: Jobs<ComputedRoute, []> = {
+  computeCard: ({ body }) => {
+    const input = computeInput(body);
+    const card = resolve(input);
+    return { card, waysOut: waysOut(input, card, body.shelf) };
+  },
+  computeSchool: ({ body }) => schoolExample(body.rule, body.house),
+  computeSurvey: ({ body }) => ({ map: platenMap(body.survey, body.platen, body.on) }),
+  computePressure: ({ body }) => pressureOf(body),
+  computeWarmUp: ({ body }) => warmUpOf(body),
+  computeHeat: ({ body: { doubt, ...ask } }) => ({ seen: see(ask), band: bandOfAsk(ask, doubt ?? { platenK: 1, shiftSd: 0 }) }),
+  computeHeatCorrect: ({ body: { allowed, ...ask } }) => correctAsk(ask, allowed),
+  computeHeatSweep: ({ body }) => ({ x: valuesOf(body.x), rows: [...sweepRows(body)].flatMap((step) => [...step.rows]) }),
+  computePeel: ({ body }) => peelOfAsk(body),
+  computePlacement: ({ body }) => placementOf(body),
+  computeFeasibility: ({ body }) => feasibilityOf(body),
+  computeSizeSplit: ({ body }) => sizeSplitOf(body),
+  computeClosing: ({ body }) => closingOf(body),
+  readRoster: ({ body }) => readRoster(body.text, body.pieces),
+};
+
+export type JudgedRoute =
+  | 'bench'
+  | 'order'
+  | 'orderCards'
+  | 'whichTransfer'
+  | 'orderHeat'
+  | 'shelfHeat'
+  | 'learned'
+  | 'again'
+  | 'placementBias'
+  | 'shelf'
+  | 'pressings';
+
+/** Read from the shop and judged. None of them writes. */
+export const JUDGED: Jobs<JudgedRoute, [Db]> = {
+  bench: (db) => ({ today: new Date().toISOString(), ...bench(db) }),
+  order: (db, { params }) => orderReply(db, findOrder(db, params.id)),
+  orderCards: (db, { params }) => ({ cards: cardsOfOrder(readFacts(db), findOrder(db, params.id).doc) }),
+  whichTransfer: (db, { body }) => ({ ranked: rankFor(db, body) }),
+  orderHeat: (db, { params, query }) => ({ stack: orderStack(db, params.id, query.line, query.print) }),
+  shelfHeat: (db, { query }) => ({ stack: shelfStack(db, query) }),
+  learned: (db) => ({ learned: learnedByName(db) }),
+  again: (db, { params }) => againReply(db, params.id, new Date()),
+  placementBias: (db) => ({ biases: placementBiases(db) }),
+  shelf: (db) => shelfReply(db),
+  pressings: (db, { query }) => searchLog(db, query),
+};

@@ -1,0 +1,124 @@
+/**
+ * Worker threads of the server. What computes for long, reads much, or takes a large file apart is done in them, within a
+ * limit of time and memory, so that a run's steps are answered meanwhile.
+ */
+import { availableParallelism } from 'node:os';
+import { join } from 'node:path';
+import { MessageChannel } from 'node:worker_threads';
+import { Piscina } from 'piscina';
+import { appFolder } from '../app';
+import { Refusal } from '../http/problem';
+import type { Done, Task } from './task';
+
+/** What a kind of task may take. */
+interface Limits {
+  threads: number;
+  /** Seconds after which it is ended. */
+  seconds: number;
+  megabytes: number;
+  /** Tasks that wait for their turn; more are told to come again. */
+  waiting: number;
+}
+
+const spare = Math.max(1, availableParallelism() - 1);
+/** Apart from each other, so that none of them makes another wait. */
+const LIMITS = {
+  compute: { threads: Math.min(2, spare), seconds: 20, megabytes: 512, waiting: 64 },
+  shop: { threads: 1, seconds: 60, megabytes: 1024, waiting: 256 },
+  file: { threads: 1, seconds: 600, megabytes: 2048, waiting: 4 },
+} satisfies Record<string, Limits>;
+type PoolName = keyof typeof LIMITS;
+
+const POOL_OF: Record<Task['do'], PoolName> = { compute: 'compute', judge: 'shop', paper: 'shop', import: 'file', prove: 'file' };
+
+const HELD = Symbol.for('tidy-beacon.workers');
+type Holder = { [HELD]?: Map<PoolName, Piscina<Task, Done>> };
+
+/** The built worker (scripts/worker.mjs). */
+const workerFile = (): string => process.env.TIDY_BEACON_WORKER ?? join(appFolder(), 'dist', 'server', 'worker.mjs');
+
+function poolOf(name: PoolName): Piscina<Task, Done> {
+  const holder = globalThis as Holder;
+  holder[HELD] ??= new Map();
+  const known = holder[HELD].get(name);
+  if (known) return known;
+  const { threads, megabytes, waiting } = LIMITS[name];
+  const pool = new Piscina<Task, Done>({
+    filename: workerFile(),
+    minThreads: name === 'shop' ? 1 : 0,
+    maxThreads: threads,
+    maxQueue: waiting,
+    // threads begin in about a third of a second; between a page's questions they stay
+    idleTimeout: name === 'file' ? 1000 : 120_000,
+    resourceLimits: { maxOldGenerationSizeMb: megabytes, stackSizeMb: 4 },
+  });
+  holder[HELD].set(name, pool);
+  return pool;
+}
+
+const tooMuch = (why: string): Refusal =>
+  new Refusal(
+    422,
+    'Too much at once',
+    `This is more than can be worked out at once (${why}). Ask for less: fewer pieces, sizes, layers or lines.`,
+    [{ field: 'body', message: why }],
+  );
+
+const isFull = (error: unknown): boolean => error instanceof Error && /queue is at limit/i.test(error.message);
+const isOutOfMemory = (error: unknown): boolean => (error as { code?: string }).code === 'ERR_WORKER_OUT_OF_MEMORY';
+
+/** A task of which the worker made nothing because of a fault of ours. */
+class WorkerFault extends Error {
+  override name = 'WorkerFault';
+}
+
+/**
+ * Has a task done by a worker.
+ *
+ * @param signal ends it when who asked is gone
+ * @throws {Refusal} what the task refuses; 422 it takes too long or too much memory; 429 too many are waiting
+ * @throws {WorkerFault} it failed
+ */
+export async function inWorker(task: Task, signal?: AbortSignal): Promise<Exclude<Done, { refused: unknown } | { fault: unknown }>> {
+  const name = POOL_OF[task.do];
+  const { seconds } = LIMITS[name];
+  const late = AbortSignal.timeout(seconds * 1000);
+  let done: Done;
+  try {
+    const transferList = task.do === 'import' ? [task.port] : [];
+    done = await poolOf(name).run(task, { signal: signal ? AbortSignal.any([late, signal]) : late, transferList: transferList as never });
+  } catch (error) {
+    if (late.aborted) throw tooMuch(`over ${seconds} seconds`);
+    if (isFull(error)) throw new Refusal(429, 'Too many at once', 'Too much is being worked out just now. Ask again in a moment.');
+    if (isOutOfMemory(error)) throw tooMuch('it wants too much memory');
+    throw error;
+  }
+  if ('refused' in done) {
+    const { status, title, detail, errors } = done.refused;
+    throw new Refusal(status, title, detail, errors);
+  }
+  if ('fault' in done) {
+    const fault = new WorkerFault(done.fault.message);
+    fault.stack = done.fault.stack;
+    throw fault;
+  }
+  return done;
+}
+
+/** The same for a task that tells how far it is. */
+export async function inWorkerTelling(
+  task: Omit<Extract<Task, { do: 'import' }>, 'port'>,
+  tell: (progress: unknown) => void,
+): Promise<Awaited<ReturnType<typeof inWorker>>> {
+  const { port1, port2 } = new MessageChannel();
+  port1.on('message', tell);
+  port1.unref();
+  try {
+    return await inWorker({ ...task, port: port2 });
+  } finally {
+    port1.close();
+  }
+}
+
+/** Begins the thread that pages wait for, so that the first of them does not wait for it to begin. */
+export const warmUp = (): void => void poolOf('shop');

@@ -1,0 +1,41 @@
+/** What the request thread asks of a worker thread and is answered: plain data, for it crosses from one to the other. */
+import type { MessagePort } from 'node:worker_threads';
+import type { Asked } from '../http/answer';
+import type { ComputedRoute, JudgedRoute } from './jobs';
+
+/** A paper of the shop: a card, or the guide of a print. */
+export interface PaperAsk {
+  file: 'card.pdf' | 'guide.pdf' | 'guide.svg';
+  orderId: string;
+  query: Record<string, string>;
+}
+
+/** A file that is brought in. */
+export interface ImportAsk {
+  kind: string;
+  json: boolean;
+  apply: boolean;
+  bytes: Uint8Array;
+}
+
+export type Task =
+  | { do: 'compute'; route: ComputedRoute; asked: Asked }
+  | { do: 'judge'; path: string; route: JudgedRoute; asked: Asked }
+  | { do: 'paper'; path: string; ask: PaperAsk }
+  | { do: 'import'; path: string; ask: ImportAsk; port: MessagePort }
+  | { do: 'prove'; path: string; migrations: string };
+
+/** A refusal, as data. */
+export interface Refused {
+  status: number;
+  title: string;
+  detail: string;
+  errors?: { field: string; message: string }[] | undefined;
+}
+
+export type Done =
+  | { text: string; version: number | null }
+  | { bytes: Uint8Array; name: string; type: string }
+  | { refused: Refused }
+  /** Nobody's fault but ours. */
+  | { fault: { message: string; stack: string } };

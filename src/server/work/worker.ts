@@ -1,0 +1,58 @@
+/** A worker thread: does one task after the other, with a reading connection of its own. Built into a file of its own (scripts/worker.mjs). */
+import { setPriority } from 'node:os';
+import { keptReading } from '../db/reading';
+import type { Answer, Asked } from '../http/answer';
+import { inputOf, outgoing } from '../http/answer';
+import { paperBytes } from '../http/papers';
+import { Refusal } from '../http/problem';
+import { proveBackup } from '../proof';
+import { bringIn } from '../stores/bringIn';
+import { COMPUTED, type ComputedRoute, JUDGED, type JudgedRoute } from './jobs';
+import type { Done, Task } from './task';
+
+// on Linux this is the thread's own: the request thread goes first
+try {
+  setPriority(10);
+} catch {
+  // not allowed here; then they share
+}
+
+const shopAt = keptReading();
+
+function computed<N extends ComputedRoute>(route: N, asked: Asked) {
+  const job = COMPUTED[route] as (input: ReturnType<typeof inputOf<N>>) => Answer<N>;
+  return outgoing(route, job(inputOf(route, asked)));
+}
+
+function judged<N extends JudgedRoute>(path: string, route: N, asked: Asked) {
+  const job = JUDGED[route] as unknown as (db: ReturnType<typeof shopAt>, input: ReturnType<typeof inputOf<N>>) => Answer<N>;
+  return outgoing(route, job(shopAt(path), inputOf(route, asked)));
+}
+
+async function doTask(task: Task): Promise<Done> {
+  switch (task.do) {
+    case 'compute':
+      return computed(task.route, task.asked);
+    case 'judge':
+      return judged(task.path, task.route, task.asked);
+    case 'paper':
+      return paperBytes(shopAt(task.path), task.ask);
+    case 'import':
+      return { text: JSON.stringify(await bringIn(task.path, task.ask, (progress) => task.port.postMessage(progress))), version: null };
+    case 'prove':
+      return { text: JSON.stringify(proveBackup(task.path, task.migrations)), version: null };
+  }
+}
+
+export default async function work(task: Task): Promise<Done> {
+  try {
+    return await doTask(task);
+  } catch (error) {
+    if (error instanceof Refusal) {
+      const { status, title, message, errors } = error;
+      return { refused: { status, title, detail: message, errors } };
+    }
+    const { message, stack } = error instanceof Error ? error : new Error(String(error));
+    return { fault: { message, stack: stack ?? '' } };
+  }
+}
