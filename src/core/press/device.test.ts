@@ -96,6 +96,20 @@ describe('the board', () => {
   });
 });
 
+describe('names on the board', () => {
+  const line = (device: string) => JSON.stringify({ kind: 'probe', device, at: 0, readC: 150, steady: true });
+  it('forty junk names do not shut out the device that comes after them', () => {
+    const board = new DeviceBoard();
+    for (let i = 0; i < 60; i++) board.hear(`{"device":"junk-${i}","kind":"toaster"}`, 1000 + i);
+    expect(board.hear(line('probe-1'), 2000)).toBe('probe-1');
+    expect(board.view(2000).find(({ device }) => device === 'probe-1')?.state).toBe('live');
+    // a whole board that was heard and fell silent makes room too; one that is live does not
+    for (let i = 0; i < 60; i++) board.hear(line(`live-${i}`), 2000);
+    expect(board.hear(line('late'), 2100)).toBeNull();
+    expect(board.hear(line('later'), 10_000)).toBe('later');
+  });
+});
+
 describe('the simulated press', () => {
   const facts: SimulatedPressFacts = {
     heater: { powerW: 1400, massKg: 8, lossWK: null },

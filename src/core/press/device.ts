@@ -95,21 +95,20 @@ interface Heard {
 export class DeviceBoard {
   private readonly heard = new Map<string, Heard>();
 
-  /** Takes one line. @returns whether anything that is shown may have changed */
-  hear(line: string, now: number): boolean {
+  /** Takes one line. @returns the name of the device that said something that can be read; null: it is nonsense, or there is no room for one more */
+  hear(line: string, now: number): string | null {
     const read = readDeviceLine(line);
     if ('nonsense' in read) {
-      const name = read.device ?? 'unknown';
-      const one = this.find(name);
+      const one = this.find(read.device !== null && Device.safeParse(read.device).success ? read.device : 'unknown', now);
       if (one) {
         one.fault = read.nonsense;
         one.heardAt = now;
       }
-      return true;
+      return null;
     }
     const { message } = read;
-    const one = this.find(message.device);
-    if (!one) return false;
+    const one = this.find(message.device, now);
+    if (!one) return null;
     const skewMs = now - message.at;
     one.jumped = one.skewMs !== null && Math.abs(skewMs - one.skewMs) > CLOCK_JUMP_MS;
     one.skewMs = skewMs;
@@ -118,16 +117,23 @@ export class DeviceBoard {
     one.heardAt = now;
     one.fault = '';
     if (message.kind !== 'press') this.remember(one, now, message.readC);
-    return true;
+    return message.device;
   }
 
-  private find(name: string): Heard | null {
+  private find(name: string, now: number): Heard | null {
     const known = this.heard.get(name);
     if (known) return known;
-    if (this.heard.size >= MOST_DEVICES) return null;
+    if (this.heard.size >= MOST_DEVICES && !this.makeRoom(now)) return null;
     const fresh: Heard = { kind: 'unknown', last: null, heardAt: 0, fault: '', jumped: false, skewMs: null, history: [] };
     this.heard.set(name, fresh);
     return fresh;
+  }
+
+  /** Lets go of a device that never said anything that can be read, else of the one that is silent longest. */
+  private makeRoom(now: number): boolean {
+    const all = [...this.heard].sort(([, a], [, b]) => a.heardAt - b.heardAt);
+    const gone = all.find(([, { last }]) => last === null) ?? all.find(([, { heardAt }]) => now - heardAt > SILENT_AFTER_MS);
+    return gone !== undefined && this.heard.delete(gone[0]);
   }
 
   private remember(one: Heard, now: number, readC: number): void {
