@@ -18,7 +18,7 @@ test('windbreaker, left chest: the full platen is refused, the small one offered
   await expect(sheet.locator('[data-platen]')).toHaveAttribute('data-platen', 'works');
   const guide = page.waitForEvent('download');
   await sheet.getByRole('link', { name: 'A4' }).click();
-  expect((await guide).suggestedFilename()).toBe('guide-M-left chest.pdf');
+  expect((await guide).suggestedFilename()).toBe('guide-M-left-chest.pdf');
   await page.getByRole('link', { name: 'To its card' }).click();
   await expect(page.getByText(/Put the small platen in/).first()).toBeVisible();
   await expect(page.getByRole('article', { name: 'Card' }).locator('[data-lamp]').first()).not.toHaveAttribute('data-lamp', 'hold');

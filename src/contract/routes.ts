@@ -227,13 +227,15 @@ export const ROUTES = {
     reply: ComputeWarmUpReplySchema,
   }),
   computeHeat: route('Press a stack in thought: indices, stages and curves, with the band of the bond; stores nothing', {
-    body: HeatAskSchema.extend({ doubt: z.object({ platenK: z.number().min(0).max(40), shiftSd: z.number().min(0).max(1) }).optional() }),
+    body: HeatAskSchema.safeExtend({
+      doubt: z.object({ platenK: z.number().min(0).max(40), shiftSd: z.number().min(0).max(1) }).optional(),
+    }),
     reply: z.object({ seen: SeenSchema, band: BandSchema }),
   }),
   computeHeatCorrect: route(
     'The time, and where it must be the temperature, that restores a bond; and what would help most; stores nothing',
     {
-      body: HeatAskSchema.extend({ allowed: AllowedSchema }),
+      body: HeatAskSchema.safeExtend({ allowed: AllowedSchema }),
       reply: CorrectReplySchema,
     },
   ),

@@ -11,7 +11,7 @@ import {
   WayOutSchema,
 } from '../core/card';
 import { AmendmentSchema, PressingSchema, STATIONS } from '../core/log';
-import { AidSchema, ART_KINDS, BlankSchema, DUTIES, FabricSchema, Id, Initials, ProductSchema } from '../core/materials';
+import { AidSchema, ART_KINDS, BlankSchema, DUTIES, Dwell, FabricSchema, Id, Initials, ProductSchema, SetTemp } from '../core/materials';
 import { AirDriveSchema, HeaterSchema, PlatenMapSchema, PressRecordSchema, PressSchema, SurveySchema } from '../core/press';
 import { RunEventSchema, RunSchema } from '../core/run';
 import { PhraseSchema } from '../core/units';
@@ -296,7 +296,7 @@ export const HandSchema = z.object({
   pressId: z.string().max(64),
   xMm: z.number().min(-1000).max(1000),
   yMm: z.number().min(-1000).max(1000),
-  setC: z.number().min(20).max(260),
+  setC: SetTemp,
 });
 
 const SidesSchema = z.object({ widthMm: z.number().min(30).max(2000), heightMm: z.number().min(30).max(2000) });
@@ -325,8 +325,8 @@ export const ComputeWarmUpSchema = z.object({
     .object({
       areaMm2: z.number().positive().max(4e6),
       effusivity: z.number().positive().max(20_000),
-      seconds: z.number().positive().max(3600),
-      setC: z.number().min(20).max(260),
+      seconds: Dwell,
+      setC: SetTemp,
       startC: z.number().min(-10).max(260),
     })
     .optional(),

@@ -9,7 +9,7 @@
 import { useId, useRef } from 'react';
 import { marginsAt, smallestMargin, type Window } from '../core/card';
 import { bandOf } from '../core/press';
-import { formatFigure, formatForHouse, formatQuantity, type HouseUnits, snap, UNITS } from '../core/units';
+import { formatFigure, formatForHouse, formatQuantity, type HouseUnits, snap, toShown, UNITS } from '../core/units';
 import { axisTicks, onAxis, rampColour } from './ramp';
 import { useWidth } from './useWidth';
 
@@ -212,9 +212,9 @@ function Handle({
         role: 'slider',
         tabIndex: 0,
         'aria-label': 'Set value',
-        'aria-valuemin': Math.round(minC),
-        'aria-valuemax': Math.round(maxC),
-        'aria-valuenow': Math.round(setC),
+        'aria-valuemin': Math.round(toShown(minC, unit)),
+        'aria-valuemax': Math.round(toShown(maxC, unit)),
+        'aria-valuenow': Math.round(toShown(setC, unit)),
         'aria-valuetext': describe(w, setC, house),
         onKeyDown: (event: React.KeyboardEvent) => {
           const steps = keys[event.key];

@@ -104,6 +104,7 @@ export const PRESSES = {
     },
     drive: { cylinders: 1, boreMm: 100, ratio: 2.41, springN: 756 },
   }),
+  smallBase: made({ id: 'smallBase', name: 'a press of a small base', base: { widthMm: 200, heightMm: 200 } }),
   auto: made({ id: 'auto', opensItself: true }),
   old: made({ id: 'old', name: 'the old press', retiredOn: '2026-01-05' }),
 } as const satisfies Record<string, Press>;

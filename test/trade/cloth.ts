@@ -343,7 +343,13 @@ export const CLOTH: readonly Case[] = [
     lamp: 'care',
     because: /will be laundered/,
   },
-  { says: 'a handled journal is what it is meant for', on: 'cloth-journal', with: 'hard-paper-porous', lamp: 'clear' },
+  {
+    says: 'a handled journal is what it is meant for',
+    on: 'cloth-journal',
+    with: 'hard-paper-porous',
+    lamp: 'care',
+    because: /what reaches the glue is not known/,
+  },
   {
     says: 'a photograph does not come off cut film',
     on: 'cotton-tee',
@@ -358,6 +364,15 @@ export const CLOTH: readonly Case[] = [
     with: 'film-printed',
     print: { artKind: 'full colour' },
     lamp: 'clear',
+  },
+  {
+    says: 'a size nobody can grade',
+    on: 'cotton-tee',
+    blank: { sizes: ['M', 'petite'] },
+    item: { size: 'petite' },
+    with: 'cut-film',
+    lamp: 'care',
+    because: /petite/,
   },
   {
     says: 'a size the blank does not come in',

@@ -29,6 +29,15 @@ const press = (tempC: { min: number; max: number }, timeS: { min: number; max: n
 
 export const PRESS_CASES: readonly Case[] = [
   {
+    says: 'art larger than the base gets no pressure where it hangs over',
+    on: 'cotton-tee',
+    with: 'cut-film',
+    print: { widthMm: 250, heightMm: 180 },
+    press: 'smallBase',
+    lamp: 'hold',
+    because: /larger than the base/,
+  },
+  {
     says: 'a press that runs 12 K hot is set 12 K lower',
     on: T,
     with: 'cut-film',

@@ -87,6 +87,47 @@ export function bondFindings(points: readonly BondPoint[] | null, window: Offset
   return [];
 }
 
+/** An estimate that leaves what it is made of by more than this factor is none. */
+const MOST_FACTOR = 3;
+
+const isWithin = (factor: number): boolean => factor >= 1 / MOST_FACTOR && factor <= MOST_FACTOR;
+
+/**
+ * What of a piece the heat model cannot tell: something in its stack, or its setting, that would change the bond by more than
+ * a factor of three. Null: it can. Where it cannot, no figure of the bond is worth printing, and the lamp is never Clear.
+ */
+export function unknownHeat(
+  input: ResolveInput,
+  draft: Draft,
+  window: Window,
+  set: Pick<Card['set'], 'tempC' | 'lowerC'>,
+  points: BondPoint[],
+): Finding | null {
+  const { midC } = bandOf(window, set.tempC);
+  const one = cardPiece(input, draft, Math.min(260, Math.max(20, midC)), set.lowerC);
+  if (!one) return null;
+  const bond = bondAt(points, midC);
+  const takes = takesOf(input, draft, one);
+  const odd = takes.find((take) => !isWithin((bond + take.bond) / bond));
+  if (!odd && isWithin(bond)) return null;
+  const why = odd ? phrase`${THINGS[odd.of](odd.name)} ${WHY_UNKNOWN}` : phrase`This setting ${WHY_UNKNOWN}`;
+  return {
+    level: 'care',
+    rule: 'heat: not known',
+    field: 'time',
+    says: phrase`${why}: what reaches the glue is not known. Press a test piece first and note how it came out.`,
+  };
+}
+const WHY_UNKNOWN = 'is further from what the sheet means than the heat model can tell';
+
+const takesBefore = remembered<Effect[]>(400);
+
+/** What each thing that differs from the supplier's own stack takes or gives. */
+function takesOf(input: ResolveInput, draft: Draft, { piece, passage, adhesive }: CardPiece): Effect[] {
+  const meant = { cloth: meantCloth(input), baseC: MEANT_BASE_C, covered: pressOf(draft).cover === 'required' };
+  return takesBefore(JSON.stringify([piece, passage, adhesive, meant]), () => deviations(piece, passage, adhesive, meant, WEIGHED_HEAT));
+}
+
 /** Half of a platen's 95 % spread is one standard deviation. */
 const SPREADS_A_SD = 2;
 /** A correction of less is not worth a word, s. */
@@ -107,10 +148,9 @@ export function heatOf(
   if (!one) return null;
   const { piece, passage, adhesive } = one;
   const learned = learnedOf(input);
-  const { cover } = pressOf(draft);
   const doubt = { platenK: (highC - lowC) / 2 / SPREADS_A_SD, shiftSd: learned?.sd ?? 0 };
-  const meant = { cloth: meantCloth(input), baseC: MEANT_BASE_C, covered: cover === 'required' };
-  const key = JSON.stringify([one, doubt, meant, points, pressOf(draft).timeS, limitsFor(input), draft.passesMark, learned]);
+  const takes = takesOf(input, draft, one);
+  const key = JSON.stringify([one, doubt, takes, points, pressOf(draft).timeS, limitsFor(input), draft.passesMark, learned]);
   return heatBefore(key, () => {
     const { low, high, soundChance } = bondBand(piece, passage, adhesive, doubt, WEIGHED_HEAT);
     return {
@@ -119,7 +159,7 @@ export function heatOf(
       high,
       soundChance,
       bonds: points,
-      takes: deviations(piece, passage, adhesive, meant, WEIGHED_HEAT),
+      takes,
       correction: correctionOf(input, draft, one),
       learned: learned && { shift: learned.shift, n: learned.n },
     };

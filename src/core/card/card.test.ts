@@ -134,6 +134,36 @@ describe('ways out', () => {
     expect(after.prints[0]?.layers.map((layer) => layer.productId)).toEqual(['under-0', 'wren']);
     expect(after.prints[0]?.pressId).toBe('p2');
   });
+  it.each([
+    ['a lay', { lay: { xMm: 0, yMm: 0, turn: 180 } }, ['setC', 'timeS', 'peel', 'cover', 'alternative', 'heat', 'base', 'platenId']],
+    ['one piece a closing', { perClosing: 1 }, ['setC', 'timeS', 'peel', 'cover', 'alternative', 'heat', 'base', 'platenId']],
+    ['a pillow', { base: 'pillow' }, ['setC', 'timeS', 'peel', 'cover', 'alternative', 'heat', 'base', 'platenId']],
+    ['another transfer', { productId: 'wren' }, ['cover', 'heat', 'base', 'platenId']],
+    ['another press', { pressId: 'p2' }, ['timeS', 'peel', 'cover', 'alternative', 'base']],
+    ['the card’s own setting', { ownSetting: true }, ['base', 'platenId']],
+  ] as const)('taking %s as a way out leaves what was chosen but for what belonged to what is given up', (_, change, left) => {
+    const choices = {
+      setC: 150,
+      timeS: 9,
+      peel: 'cold',
+      cover: true,
+      alternative: 'cooler',
+      heat: 'split',
+      base: 'firm pad',
+      platenId: 'small',
+    } as const;
+    const { print } = input();
+    const line = LineSchema.parse({
+      id: 'l1',
+      blankId: 'b1',
+      size: 'M',
+      count: 2,
+      prints: [{ ...print, choices }],
+      roster: [],
+      perClosing: 2,
+    });
+    expect(Object.keys(lineAfter(line, print.key, change).prints[0]?.choices ?? {}).sort()).toEqual([...left].sort());
+  });
 });
 
 describe('which transfer for this', () => {

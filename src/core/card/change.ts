@@ -11,13 +11,23 @@ export interface Stock {
   presses: readonly Press[];
 }
 
-/** Choices of a print after a change. A new product or press starts from the card's own; the rest stay as they were. */
+/** What was chosen of a setting: what the card would find by itself. */
+const OF_THE_SETTING = ['setC', 'timeS', 'peel', 'cover', 'alternative', 'heat'] as const;
+/** What was chosen by the sheet of a transfer, and what by the press: it goes with them. */
+const OF_THE_SHEET = ['setC', 'timeS', 'peel', 'alternative'] as const;
+const OF_THE_PRESS = ['setC', 'heat', 'platenId'] as const;
+
+/** Choices of a print after a change: what was chosen stays, but for what belonged to the transfer or press that is given up. */
 function choicesAfter(choices: Choices, change: Change): Choices {
-  const { timeS, cover, alternative, heat, base, platenId, productId, pressId } = change;
-  const fresh = productId !== undefined || pressId !== undefined;
-  const kept = fresh ? {} : { ...(choices.base && { base: choices.base }), ...(choices.platenId && { platenId: choices.platenId }) };
+  const given = [
+    ...(change.ownSetting ? OF_THE_SETTING : []),
+    ...(change.productId === undefined ? [] : OF_THE_SHEET),
+    ...(change.pressId === undefined ? [] : OF_THE_PRESS),
+  ];
+  const stay = Object.fromEntries(Object.entries(choices).filter(([key]) => !given.some((one) => one === key))) as Choices;
+  const { timeS, cover, alternative, heat, base, platenId } = change;
   return {
-    ...kept,
+    ...stay,
     ...(timeS !== undefined && { timeS }),
     ...(cover !== undefined && { cover }),
     ...(alternative !== undefined && { alternative }),

@@ -3,6 +3,7 @@ import {
   type CoverKind,
   FAMILIES,
   type FabricGroup,
+  faceOf,
   isHard,
   type Peel,
   type PressureBand,
@@ -80,13 +81,25 @@ export const thicknessOf = ({ blank, fabric }: Pick<ResolveInput, 'blank' | 'fab
 /** Heat the piece takes up, J/m²K. */
 export const massOf = (input: Pick<ResolveInput, 'blank' | 'fabric'>): number => thermalMass(input.fabric.thermal, thicknessOf(input));
 
+/** The face of a hard piece, as far as it is known: where nobody said, it is at least as large as its art. */
+export function faceOfPiece({ blank, item, print }: Pick<ResolveInput, 'blank' | 'item' | 'print'>): {
+  widthMm: number;
+  heightMm: number;
+  round: boolean;
+  known: boolean;
+} {
+  const face = faceOf(blank, item.size);
+  return face ? { ...face, known: true } : { widthMm: print.widthMm, heightMm: print.heightMm, round: false, known: false };
+}
+
 /** What truly touches in a closing, mm²: for cloth the platens’ overlap, for hard pieces their faces, as far as the platens reach. */
 export function touchingArea(
-  { press, blank, fabric, item }: Pick<ResolveInput, 'press' | 'blank' | 'fabric' | 'item'>,
+  input: Pick<ResolveInput, 'press' | 'blank' | 'fabric' | 'item' | 'print'>,
   { platen }: Pick<Draft, 'platen'>,
 ): number {
+  const { press, fabric, item } = input;
   const overlap = overlapMm2(platen, press.base ?? press.platen);
-  return touchingMm2(overlap, isHard(fabric) && blank.face ? { faceMm2: faceMm2(blank.face), pieces: item.perClosing } : null);
+  return touchingMm2(overlap, isHard(fabric) ? { faceMm2: faceMm2(faceOfPiece(input)), pieces: item.perClosing } : null);
 }
 
 /** What would stand in the pressed area however the piece is laid on this platen. */

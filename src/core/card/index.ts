@@ -4,6 +4,7 @@ export { changesSince, choicesToRepeat } from './again';
 export { type BenchStack, benchStack } from './benchStack';
 export { changesBetween } from './between';
 export { blankAfterTest, inputAfter, lineAfter, placedOn, type Stock } from './change';
+export { type ClosingFigures, closingsOfCard, figuresAt } from './closings';
 export { type SchoolExample, schoolExample } from './example';
 export {
   type House,

@@ -1,12 +1,12 @@
 /** Orders as they are typed in: lines of items alike, each with one or more prints of one or more layers, perhaps named from a roster. */
 import { z } from 'zod';
-import { ART_KINDS, Id, isSided, Name, PEELS, POSITIONS, SIDES, sidedWords, Words } from '../materials';
+import { ART_KINDS, Dwell, Id, isSided, Name, PEELS, POSITIONS, SetTemp, SIDES, sidedWords, Words } from '../materials';
 
 /** What the operator decided against or beside the card's own pick; absent means the card picks. */
 const Choices = z.object({
   /** Set value by hand, °C on the press's readout. */
-  setC: z.number().min(20).max(260).optional(),
-  timeS: z.number().min(1).max(3600).optional(),
+  setC: SetTemp.optional(),
+  timeS: Dwell.optional(),
   cover: z.boolean().optional(),
   peel: z.enum(PEELS).optional(),
   /** A second way the sheet itself offers, by its name. */

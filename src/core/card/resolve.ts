@@ -2,7 +2,8 @@
 import { describeMaterial, FAMILIES, isSided, pressStage, type Range, type SheetStage, sidedWords } from '../materials';
 import { bandMiddle, bandOf, pressureSetting } from '../press';
 import { phrase } from '../units';
-import { betterTime, bondFindings, bondsOf, type Heat, heatOf, heatReasons } from './bond';
+import { betterTime, bondFindings, bondsOf, type Heat, heatOf, heatReasons, unknownHeat } from './bond';
+import { withOwn } from './closings';
 import { DECISIONS, type Decision } from './decisions';
 import { blankDraft, type Draft, pressOf, touchingArea, trialOf } from './draft';
 import { type HouseSetting, withoutSetting } from './house';
@@ -139,8 +140,10 @@ function judgeDraft(input: ResolveInput, draft: Draft, reasons: Reason[], trade:
   const ruled = [...findings, ...ruleFindings(input, draft, trade.rules)];
   // at the best value, so that it does not depend on where the handle stands
   const held = lampOf([...marginFindings(window, window.bestSetC), ...ruled]).state === 'hold';
-  const bonds = trade.bonds && !held ? bondsOf(input, draft, window, set.lowerC) : null;
-  const lamp = lampOf([...marginFindings(window, tempC), ...bondFindings(bonds, window, tempC), ...ruled]);
+  const reckoned = trade.bonds && !held ? bondsOf(input, draft, window, set.lowerC) : null;
+  const unknown = reckoned && unknownHeat(input, draft, window, set, reckoned);
+  const bonds = unknown ? null : reckoned;
+  const lamp = lampOf([...marginFindings(window, tempC), ...bondFindings(bonds, window, tempC), ...(unknown ? [unknown] : []), ...ruled]);
   return { draft, reasons, window, set, values, margins, smallestMarginK: smallestMargin(margins), lamp, keptTemp: kept, bonds };
 }
 
@@ -201,6 +204,7 @@ const namesOf = (input: ResolveInput): Card['of'] => {
     pressKind: press.kind,
     printKey: print.key,
     position: sidedWords(print),
+    place: print.position,
     ...(print.side && isSided(print.position) && { side: print.side }),
     artName: print.artName,
     widthMm: print.widthMm,
@@ -227,7 +231,7 @@ export function resolve(given: ResolveInput, trade: Trade = TRADE): Card {
   const judged = judge(input, trade);
   const { draft, window, set, values, margins, smallestMarginK, lamp } = judged;
   const { print, product } = input;
-  const stages = stagesOf(input, draft, values);
+  const stages = withOwn(input, draft, set, stagesOf(input, draft, values));
   const heat = judged.bonds && heatOf(input, draft, window, set, judged.bonds);
   const reasons: Reason[] = [
     ...judged.reasons,

@@ -1,7 +1,7 @@
 /** The card: a worked-out pressing for one print on one press, as plain data that can be frozen, stored and sent. */
 import { z } from 'zod';
 import { EFFECTS } from '../heat';
-import { COVER_KINDS, DUTIES, PEELS, PRESSURE_BANDS, SIDES } from '../materials';
+import { COVER_KINDS, DUTIES, PEELS, POSITIONS, PRESSURE_BANDS, SIDES } from '../materials';
 import { PhraseSchema } from '../units';
 import { LaySchema, PrintSchema, RosterEntrySchema } from './order';
 
@@ -94,6 +94,12 @@ export const LayerSchema = z.object({
 });
 export type Layer = z.infer<typeof LayerSchema>;
 
+const PressureSettingSchema = z.discriminatedUnion('gauge', [
+  z.object({ gauge: z.literal('dial'), reading: z.number(), sure: z.enum(['measured', 'beyond the measured pairs', 'guess']) }),
+  z.object({ gauge: z.literal('air'), lineKPa: z.number(), sure: z.enum(['measured', 'beyond the measured pairs', 'guess']) }),
+  z.object({ gauge: z.literal('feel'), sure: z.literal('guess') }),
+]);
+
 const STAGE_KINDS = [
   'marry',
   'trim',
@@ -119,6 +125,16 @@ export const StageSchema = z.object({
   setC: Temp.nullable(),
   says: PhraseSchema,
   stack: z.array(LayerSchema),
+  /** What a closing is set to beside its temperature and time, and how it is peeled; absent: no closing, or from before it was kept. */
+  set: z
+    .object({
+      band: z.enum(PRESSURE_BANDS),
+      setting: PressureSettingSchema,
+      cover: z.enum(COVER_KINDS).nullable(),
+      peel: z.enum(PEELS),
+      lowerC: Temp.nullable(),
+    })
+    .optional(),
 });
 export type Stage = z.infer<typeof StageSchema>;
 
@@ -132,12 +148,6 @@ export const StepSchema = z.object({
   at: z.enum(STEP_PLACES).optional(),
 });
 export type Step = z.infer<typeof StepSchema>;
-
-const PressureSettingSchema = z.discriminatedUnion('gauge', [
-  z.object({ gauge: z.literal('dial'), reading: z.number(), sure: z.enum(['measured', 'beyond the measured pairs', 'guess']) }),
-  z.object({ gauge: z.literal('air'), lineKPa: z.number(), sure: z.enum(['measured', 'beyond the measured pairs', 'guess']) }),
-  z.object({ gauge: z.literal('feel'), sure: z.literal('guess') }),
-]);
 
 /** What the setting does at the glue. Bonds are against what the supplier means: 1 is his own. */
 const HeatSchema = z.object({
@@ -186,6 +196,8 @@ export const CardSchema = z.object({
     printKey: z.string(),
     /** In words, with its side. */
     position: z.string(),
+    /** As the order has it; absent: from before it was kept apart from its words. */
+    place: z.enum(POSITIONS).optional(),
     side: z.enum(SIDES).optional(),
     artName: z.string(),
     widthMm: z.number(),
@@ -231,6 +243,8 @@ export type Card = z.infer<typeof CardSchema>;
 
 /** Which facts a way out changes. */
 const ChangeSchema = z.object({
+  /** Back to what the card would set by itself. */
+  ownSetting: z.literal(true).optional(),
   productId: z.string().optional(),
   pressId: z.string().optional(),
   timeS: z.number().optional(),

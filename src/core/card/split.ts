@@ -16,7 +16,7 @@ import { phrase, seconds, snap, temp } from '../units';
 import { type Draft, pressOf } from './draft';
 import type { ResolveInput } from './input';
 import type { Bound, Window } from './schema';
-import { HARMS, limitsFor, limitWords, MARKS, marginsAt, smallestMargin, windowOf } from './window';
+import { HARMS, limitsFor, limitWords, MARKS, marginsAt, platenWords, smallestMargin, windowOf } from './window';
 
 /** Where a supplier's figures are taken to hold: heat from above, a base pad at this temperature under the cloth, °C. */
 const BASE_C = 45;
@@ -80,7 +80,7 @@ function boundsAt(input: ResolveInput, draft: Draft, lowerSetC: number): Bound[]
       keep: 'below',
       surfaceC: upperFor(depth, limitC, highC),
       breach,
-      says: phrase`${limitWords(input, whose, words)} at ${temp(limitC)} held ${seconds(draft.timeS)}; over a base at ${temp(lowerSetC)} that is an upper platen at ${temp(upperFor(depth, limitC, highC))}`,
+      says: phrase`${limitWords(input, whose, words)} at ${temp(limitC)} held ${seconds(draft.timeS)}; over a base at ${temp(lowerSetC)} that is ${platenWords(press, upperFor(depth, limitC, highC), 'upper platen')}`,
     });
   };
   if (markC !== null) {

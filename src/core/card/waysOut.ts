@@ -29,7 +29,7 @@ function settings(input: ResolveInput, judged: Judgement): Candidate[] {
   const stage = pressOf(judged.draft);
   const shortest = stage.timeS.min;
   const list: Candidate[] = [
-    { change: {}, says: phrase`Go back to the card’s own setting.` },
+    { change: { ownSetting: true }, says: phrase`Go back to the card’s own setting.` },
     { change: { timeS: shortest }, says: phrase`Press only ${seconds(shortest)}, the least the sheet allows.` },
   ];
   if (stage.cover === 'allowed') {

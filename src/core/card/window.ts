@@ -54,8 +54,18 @@ const shieldWords = ({ cover, padOver: pad }: Closing): string => {
   const over = [cover && COVER_SHEETS[cover].name, pad && PADS_OVER[pad].name].filter(Boolean).join(' and ');
   return over === '' ? ', bare,' : ` under ${over}`;
 };
-const underWords = (wall: Wall, what: Phrase): Phrase =>
-  phrase`${what} at ${temp(wall.limitC)} held ${seconds(wall.closing.timeS)}; in the ${wall.closing.name}${shieldWords(wall.closing)} that is a platen at ${temp(wall.surfaceC)}`;
+const underWords = (press: Press, wall: Wall, what: Phrase): Phrase =>
+  phrase`${what} at ${temp(wall.limitC)} held ${seconds(wall.closing.timeS)}; in the ${wall.closing.name}${shieldWords(wall.closing)} that is ${platenWords(press, wall.surfaceC, 'platen')}`;
+
+/** A press shows so much more or less than its surface has at most, K. */
+const SHOWS_WITHIN_K = 40;
+
+/** A platen at a temperature, in words; one that no setting of the press comes near is not given a figure it cannot have. */
+export function platenWords({ set }: Press, surfaceC: number, name: 'platen' | 'upper platen'): Phrase {
+  if (surfaceC > set.maxC + SHOWS_WITHIN_K) return phrase`hotter than its ${name} goes`;
+  if (surfaceC < Math.min(set.minC, 0) - SHOWS_WITHIN_K || !Number.isFinite(surfaceC)) return phrase`colder than any ${name}`;
+  return phrase`${name === 'platen' ? 'a' : 'an'} ${name} at ${temp(surfaceC)}`;
+}
 
 /** Where dye begins to move into a lighter print, °C for 15 s; null: it does not. */
 export const dyeLimit = ({ fabric, blank }: Pick<ResolveInput, 'fabric' | 'blank'>): number | null =>
@@ -90,7 +100,7 @@ export function fabricBounds(input: ResolveInput, given: Draft, closings: readon
   const { markC, damageC } = limitsFor(input);
   const bounds: Bound[] = [];
   const add = (side: Bound['side'], wall: Wall | null, breach: Bound['breach'], what: Phrase) => {
-    if (wall) bounds.push({ side, keep: 'below', surfaceC: wall.surfaceC, breach, says: underWords(wall, what) });
+    if (wall) bounds.push({ side, keep: 'below', surfaceC: wall.surfaceC, breach, says: underWords(input.press, wall, what) });
   };
   if (markC !== null && !draft.passesMark)
     add('mark', lowestWall(input, draft, markC, closings, 'bare'), 'hold', limitWords(input, 'mark', MARKS));

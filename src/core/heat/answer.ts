@@ -23,23 +23,42 @@ export interface Seen {
   heatInKJm2: number;
 }
 
-/** Samples nearer together than this many parts of the whole add nothing to a drawing. */
-const PARTS = 220;
+/** A thinned curve, drawn with straight lines, is nowhere further from the whole one than this, K. */
+const DRAWN_WITHIN_K = 0.1;
 
-/** A curve thinned for drawing: jumps between stages and whatever moves by two kelvin stay. */
+/**
+ * A curve thinned for drawing: from each point kept the line runs on as long as it passes every sample between within
+ * `DRAWN_WITHIN_K`; the slopes that still do are a cone that each sample narrows.
+ *
+ * @see Bristol, Swinging door trending: adaptive trend recording?, ISA National Conference (1990)
+ */
 function thinned({ timeS, tempC }: Curve): { timeS: number[]; tempC: number[] } {
   const out: { timeS: number[]; tempC: number[] } = { timeS: [], tempC: [] };
-  const n = timeS.length;
-  const gap = ((timeS[n - 1] ?? 0) - (timeS[0] ?? 0)) / PARTS;
-  for (let i = 0; i < n; i++) {
-    const [t, c] = [timeS[i] as number, tempC[i] as number];
-    const [lastT, lastC] = [out.timeS.at(-1), out.tempC.at(-1)];
-    // what stands right before a jump stays too, or the jump would be drawn as a slope
-    const jumps = Math.abs((tempC[i + 1] ?? c) - c) >= 2;
-    if (i < n - 1 && lastT !== undefined && lastC !== undefined && t - lastT < gap && Math.abs(c - lastC) < 2 && !jumps) continue;
-    out.timeS.push(t);
-    out.tempC.push(c);
+  const keep = (i: number) => {
+    out.timeS.push(timeS[i] as number);
+    out.tempC.push(tempC[i] as number);
+  };
+  let anchor = 0;
+  let [low, high] = [Number.NEGATIVE_INFINITY, Number.POSITIVE_INFINITY];
+  if (timeS.length > 0) keep(0);
+  for (let i = 1; i < timeS.length; i++) {
+    const slopeFrom = (from: number, off = 0) =>
+      ((tempC[i] as number) + off - (tempC[from] as number)) / ((timeS[i] as number) - (timeS[from] as number));
+    const jumps = timeS[i] === timeS[anchor];
+    if (jumps || slopeFrom(anchor) < low || slopeFrom(anchor) > high) {
+      if (i - 1 > anchor) keep(i - 1);
+      anchor = i - 1;
+      [low, high] = [Number.NEGATIVE_INFINITY, Number.POSITIVE_INFINITY];
+      if (timeS[i] === timeS[anchor]) {
+        keep(i);
+        anchor = i;
+        continue;
+      }
+    }
+    low = Math.max(low, slopeFrom(anchor, -DRAWN_WITHIN_K));
+    high = Math.min(high, slopeFrom(anchor, DRAWN_WITHIN_K));
   }
+  if (timeS.length - 1 > anchor) keep(timeS.length - 1);
   return out;
 }
 

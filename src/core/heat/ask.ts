@@ -1,7 +1,7 @@
 /** Ask: everything a question to the heat model holds, checked before anything is computed. */
 import { z } from 'zod';
 import { type Adhesive, referenceFlow } from './assess';
-import { COOLING_PLACES, PassageSchema, PieceSchema } from './piece';
+import { COOLING_PLACES, GluedPieceSchema, PassageSchema } from './piece';
 import { figure } from './scene';
 import type { SolveOptions } from './solve';
 
@@ -9,14 +9,14 @@ const Limit = figure(40, 300, 'A limit', '°C').nullable();
 
 /** What the supplier means: his setting on his own stack. Its flow is what a bond is measured against. */
 const ReferenceSchema = z.object({
-  piece: PieceSchema,
+  piece: GluedPieceSchema,
   surfaceC: figure(0, 260, 'The sheet’s temperature', '°C'),
   timeS: figure(0.2, 3600, 'The sheet’s time', 's'),
   prePressS: figure(0, 600, 'The sheet’s pre-press', 's').optional(),
 });
 
-export const HeatAskSchema = z.object({
-  piece: PieceSchema,
+const HeatAskFields = z.object({
+  piece: GluedPieceSchema,
   passage: PassageSchema,
   adhesive: z.object({
     softenC: figure(30, 250, 'The softening point', '°C'),
@@ -26,7 +26,22 @@ export const HeatAskSchema = z.object({
   }),
   limits: z.object({ markC: Limit, damageC: Limit, dyeC: Limit }),
 });
-export type HeatAsk = z.output<typeof HeatAskSchema>;
+export type HeatAsk = z.output<typeof HeatAskFields>;
+
+/** What no glue and no cloth can be. */
+function contradicts({ adhesive, limits }: Pick<HeatAsk, 'adhesive' | 'limits'>, ctx: z.RefinementCtx): void {
+  const say = (path: string[], message: string) => ctx.addIssue({ code: 'custom', path, message });
+  const { softenC, reference } = adhesive;
+  if (softenC > reference.surfaceC)
+    say(
+      ['adhesive', 'softenC'],
+      `The glue would never soften: ${softenC} °C lies over the ${reference.surfaceC} °C its own sheet presses at.`,
+    );
+  if (limits.markC !== null && limits.damageC !== null && limits.markC > limits.damageC)
+    say(['limits', 'markC'], 'The mark limit lies over the damage limit.');
+}
+
+export const HeatAskSchema = HeatAskFields.superRefine(contradicts);
 
 const span = (low: number, high: number, what: string, unit: string) =>
   z
@@ -37,7 +52,7 @@ export const AllowedSchema = z.object({
   surfaceC: span(0, 260, 'temperature', '°C'),
 });
 
-export const PeelAskSchema = z.object({ piece: PieceSchema, passage: PassageSchema, where: z.enum(COOLING_PLACES) });
+export const PeelAskSchema = z.object({ piece: GluedPieceSchema, passage: PassageSchema, where: z.enum(COOLING_PLACES) });
 
 /** The adhesive of an ask, with the flow its supplier means worked out. */
 export const adhesiveOfAsk = (

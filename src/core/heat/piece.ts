@@ -1,5 +1,7 @@
 /** A piece and its passage through the press, as a scene: what lies where, for how long, in the art and on the bare face beside it. */
 import { z } from 'zod';
+import { DWELL_S, SET_C } from '../materials';
+import { CRUSH_KPA } from '../press';
 import { AIR_WM2K, BASE_PLATE_JM2K, contactResistance, LOOSE_KPA, TABLE, WEIGHT } from './layers';
 import { figure, type HeatLayer, type HeatStage, type Probe, type Scene, type Side, Thickness } from './scene';
 
@@ -9,8 +11,8 @@ const ON_BASE: readonly Role[] = ['underlay', 'pad'];
 /** Most layers of one stack. */
 const MOST_IN_STACK = 24;
 
-const Surface = figure(0, 260, 'A platen', '°C');
-const Dwell = figure(0.2, 3600, 'A time under heat', 's');
+const Surface = figure(0, SET_C.max, 'A platen', '°C');
+const Dwell = figure(DWELL_S.min, DWELL_S.max, 'A time under heat', 's');
 
 /** One layer of the stack as it is pressed. */
 export const StackLayerSchema = z.object({
@@ -33,7 +35,10 @@ export const PieceSchema = z
       .array(StackLayerSchema)
       .min(1, 'A stack needs a layer.')
       .max(MOST_IN_STACK, `More than ${MOST_IN_STACK} layers do not lie in a press.`),
-    contactKPa: figure(0.1, 500, 'A pressure', 'kPa'),
+    contactKPa: z
+      .number({ error: 'A pressure: give a number.' })
+      .min(0.1, 'A pressure under 0.1 kPa cannot be reckoned with.')
+      .max(CRUSH_KPA, `Over ${CRUSH_KPA} kPa on the piece itself crushes it. Is this the pressure of the air line?`),
     roomC: figure(-10, 60, 'The room', '°C'),
     /** The pad, and what else lies on the base, before the piece is loaded. */
     baseC: figure(-10, 250, 'The base', '°C'),
@@ -59,6 +64,12 @@ export const PieceSchema = z
     });
   });
 export type Piece = z.infer<typeof PieceSchema>;
+
+/** A piece with a transfer in its stack: without one there is no glue to ask of. */
+export const GluedPieceSchema = PieceSchema.refine(({ stack }) => stack.some(({ role }) => role === 'transfer'), {
+  path: ['stack'],
+  message: 'There is no transfer in this stack: add what is pressed on.',
+});
 
 const Finish = z.object({ surfaceC: Surface, timeS: Dwell, cover: StackLayerSchema.nullable() });
 

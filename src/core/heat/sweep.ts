@@ -33,7 +33,7 @@ const AxisSchema = z
   });
 export type Axis = z.infer<typeof AxisSchema>;
 
-export const SweepAskSchema = HeatAskSchema.extend({ x: AxisSchema, y: AxisSchema }).refine(({ x, y }) => x.of !== y.of, {
+export const SweepAskSchema = HeatAskSchema.safeExtend({ x: AxisSchema, y: AxisSchema }).refine(({ x, y }) => x.of !== y.of, {
   path: ['y', 'of'],
   message: 'Sweep two different things.',
 });

@@ -64,13 +64,26 @@ export const BUILT_IN_BLANKS: readonly Blank[] = [
     duty: 'handled',
     obstructions: [{ kind: 'seam', heightMm: 1, at: ['cap front'] }],
   }),
-  hard('glass-coaster', 'coaster', 'glass', 'glass coaster', 4, { lookedAt: 'through the blank', notices: ['food or drink'] }),
-  hard('ceramic-tile', 'tile', 'ceramic', 'ceramic tile', 6, { printable: 'the coated face', duty: 'looked at' }),
+  hard('glass-coaster', 'coaster', 'glass', 'glass coaster', 4, {
+    sizes: ['100 mm round'],
+    lookedAt: 'through the blank',
+    notices: ['food or drink'],
+  }),
+  hard('ceramic-tile', 'tile', 'ceramic', 'ceramic tile', 6, { sizes: ['150 mm'], printable: 'the coated face', duty: 'looked at' }),
   hard('wooden-tag', 'tag', 'basswood', 'wooden tag', 5, {
+    sizes: ['90 × 50 mm'],
     obstructions: [{ kind: 'hanging hole', heightMm: 0, at: [] }],
     thicknessSpreadMm: 0.3,
   }),
-  hard('acrylic-block', 'panel', 'cast-acrylic', 'acrylic block', 6, { lookedAt: 'through the blank', duty: 'looked at' }),
-  hard('metal-panel', 'panel', 'aluminium', 'aluminium panel', 1.1, { printable: 'the coated face', duty: 'looked at' }),
-  hard('cloth-journal', 'journal', 'book-cloth', 'cloth journal', 3, { printable: 'outside' }),
+  hard('acrylic-block', 'panel', 'cast-acrylic', 'acrylic block', 6, {
+    sizes: ['200 × 150 mm'],
+    lookedAt: 'through the blank',
+    duty: 'looked at',
+  }),
+  hard('metal-panel', 'panel', 'aluminium', 'aluminium panel', 1.1, {
+    sizes: ['200 × 150 mm'],
+    printable: 'the coated face',
+    duty: 'looked at',
+  }),
+  hard('cloth-journal', 'journal', 'book-cloth', 'cloth journal', 3, { sizes: ['A5'], printable: 'outside' }),
 ];

@@ -5,6 +5,12 @@ import '../units';
 /** A client-made UUID, or a short slug of a built-in or demo thing. */
 export const Id = z.string().regex(/^[a-z0-9][a-z0-9-]{1,63}$/, 'An id is small letters, figures and hyphens.');
 
+/** What a press may be set to, °C, and how long a closing may last, s: the same wherever one is typed, told or stored. */
+export const SET_C = { min: 20, max: 260 } as const;
+export const DWELL_S = { min: 0.2, max: 3600 } as const;
+export const SetTemp = z.number().min(SET_C.min, 'No press is set under 20 °C.').max(SET_C.max, 'No press is set over 260 °C.');
+export const Dwell = z.number().min(DWELL_S.min, 'No closing is shorter than 0.2 s.').max(DWELL_S.max, 'No closing lasts over an hour.');
+
 /** A name shown to people. Control characters and angle brackets are refused, so no name can carry markup. */
 export const Name = z
   .string()

@@ -53,10 +53,24 @@ export {
 export { FAMILIES } from './families';
 export { FAMILY_IDS, type Family, type FamilyId } from './family';
 export { FIBRE_IDS, FIBRES, type FibreId } from './fibres';
-export { Id, Initials, Name, nominalOf, PRESSURE_BANDS, type PressureBand, type Range, rangeOf, Words } from './fields';
+export {
+  DWELL_S,
+  Dwell,
+  Id,
+  Initials,
+  Name,
+  nominalOf,
+  PRESSURE_BANDS,
+  type PressureBand,
+  type Range,
+  rangeOf,
+  SET_C,
+  SetTemp,
+  Words,
+} from './fields';
 export { OlderSheet, type Product, ProductSchema, pressStage, type SheetFor, sheetFor, stageOf, withRevision } from './product';
 export { isFoundBy } from './search';
 export { bySize, readSize } from './sizes';
 export { type SheetStage, STAGE_KINDS, type StageKind } from './stage';
-export { type BlankMeasures, blankMeasures, cutOf, PANELS, type Panel, shapeOf } from './standardCuts';
+export { type BlankMeasures, blankMeasures, cutOf, faceOf, PANELS, type Panel, shapeOf } from './standardCuts';
 export { ART_KINDS, type ArtKind, PEELS, type Peel, type Traits } from './traits';

@@ -1,6 +1,8 @@
 /** The cut a blank starts from before anyone has measured it: one for each kind. Figures of ours, in the middle of what such blanks measure. */
+
+import { parseQuantity } from '../units';
 import type { BlankKind } from './blankKinds';
-import { type Cut, type CutShape, type Measures, measuresOf, type Neck } from './cut';
+import { type Cut, type CutShape, type Measures, measuresOf, type Neck, UnknownSize } from './cut';
 
 const cut = (size: string, measures: Measures, neck?: Neck): Cut => ({ size, measures, ...(neck && { neck }) });
 const body = (chest: number, length: number, neck: number, frontDrop: number, shoulder: number, sleeve: number): Measures => ({
@@ -35,14 +37,17 @@ const STANDARD: Record<BlankKind, { shape: CutShape; cut: Cut }> = {
 /** Pages by their names, mm. */
 const PAGES: Record<string, readonly [number, number]> = { A4: [210, 297], A5: [148, 210], A6: [105, 148] };
 
-/** Sides a size names by itself: `90 × 50 mm`, `100 mm round`, `150 mm`, `A5`. */
+/** Sides a size names by itself, mm: `90 × 50 mm`, `100 mm round`, `4 in round`, `3½ x 2 in`, `A5`. */
 function sidesIn(size: string): readonly [number, number] | null {
   const page = PAGES[size.trim().toUpperCase()];
   if (page) return page;
-  const sides = /^(\d+(?:\.\d+)?)\s*(?:[×xX]\s*(\d+(?:\.\d+)?)\s*)?mm(?: round)?$/.exec(size.trim());
-  if (!sides) return null;
-  const first = Number(sides[1]);
-  return [first, sides[2] === undefined ? first : Number(sides[2])];
+  const words = size.trim().replace(/\s*(round|square|ø|dia\.?)$/i, '');
+  const [, first = '', second, unit = ''] = /^(.+?)\s*(?:[×xX*]\s*(.+?)\s*)?(mm|cm|in|inch|inches|["”″])$/.exec(words) ?? [];
+  const sides = [first, second ?? first].map((side) =>
+    parseQuantity('length', `${side} ${/["”″]/.test(unit) ? 'in' : unit}`, { unit: 'mm' }),
+  );
+  const [width, height] = sides.map((side) => (side.state === 'ok' && side.value > 0 ? side.value : null));
+  return width && height ? [width, height] : null;
 }
 
 interface Cuttable {
@@ -95,6 +100,25 @@ export function blankMeasures(blank: Cuttable, size: string): BlankMeasures {
       width === undefined || height === undefined ? measures : shape === 'round' ? { ...measures, width } : { ...measures, width, height },
     taken: blank.cut !== undefined || blank.face !== undefined || sides !== null,
   };
+}
+
+/**
+ * The face of a hard piece that touches the platen, mm: as it was typed, as its drawing has it, or as the words of its size
+ * say; null: nobody said how large it is.
+ */
+export function faceOf(blank: Cuttable, size: string): { widthMm: number; heightMm: number; round: boolean } | null {
+  if (blank.face) return blank.face;
+  const shape = shapeOf(blank);
+  if (shape !== 'sheet' && shape !== 'round') return null;
+  try {
+    const { measures, taken } = blankMeasures(blank, size);
+    const { width, height } = measures;
+    if (!taken || width === undefined) return null;
+    return { widthMm: width, heightMm: shape === 'round' ? width : (height ?? width), round: shape === 'round' };
+  } catch (error) {
+    if (error instanceof UnknownSize) return null;
+    throw error;
+  }
 }
 
 /** The faces of a blank that can lie up. */

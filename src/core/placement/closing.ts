@@ -186,6 +186,26 @@ export interface ClosingPlan {
   gapMm: number;
 }
 
+/** Pieces by plain rows, all turned one way, in a zone. */
+const inRows = (zone: Room, { widthMm, heightMm }: SmallPiece): number =>
+  Math.max(
+    Math.floor((zone.widthMm + GAP_MM) / (widthMm + GAP_MM)) * Math.floor((zone.heightMm + GAP_MM) / (heightMm + GAP_MM)),
+    Math.floor((zone.widthMm + GAP_MM) / (heightMm + GAP_MM)) * Math.floor((zone.heightMm + GAP_MM) / (widthMm + GAP_MM)),
+  );
+
+/**
+ * How many pieces go into one closing of a platen, counted no further than is asked.
+ *
+ * @param wanted pieces there are to lay
+ */
+export function fitInClosing(piece: SmallPiece, { widthMm, heightMm }: Room, wanted: number): number {
+  // one that covers the platen is pressed by itself, to its edge
+  if (wanted <= 1) return wanted;
+  const zone = { widthMm: widthMm - 2 * EDGE_MM, heightMm: heightMm - 2 * EDGE_MM };
+  const rows = inRows(zone, piece);
+  return rows >= wanted ? wanted : Math.min(wanted, Math.max(rows, fillClosing(zone, piece, GAP_MM).length));
+}
+
 /** Some of the pieces laid, the nearest to the middle, moved together until their weight lies in the middle or one meets the edge of the zone. */
 export function aboutTheMiddle(laid: readonly LaidPiece[], count: number, zone: Room, piece: SmallPiece): LaidPiece[] {
   if (count >= laid.length) return [...laid];

@@ -1,6 +1,6 @@
 /** Placement: measures and position rules, where art goes, whether it can be pressed there, print sizes of a run, pieces of a closing. */
 
-export { closingPlan, fillClosing } from './closing';
+export { closingPlan, fillClosing, fitInClosing } from './closing';
 export { type Feature, unplaced } from './features';
 export type { PlaceFinding } from './findings';
 export { bestFit, type Fit, fitAt } from './fit';

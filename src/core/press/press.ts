@@ -1,7 +1,7 @@
 /** A press as the shop knows it: how it is set, what it was measured to deliver, how its pressure is read. */
 import { z } from 'zod';
-import { Id, Name, Words } from '../materials';
-import { AirDriveSchema } from './airPressure';
+import { Id, Name, SetTemp, Words } from '../materials';
+import { AirDriveSchema, CRUSH_KPA } from './airPressure';
 import { FINISHES } from './instrument';
 import { HeaterSchema } from './warmUp';
 
@@ -19,13 +19,19 @@ const Offset = z
   .max(60, 'An offset of more than 60 K is a fault, not an offset.');
 const Spread = z.number().min(0, 'A spread cannot be less than zero.').max(60, 'A spread of more than 60 K is a fault.');
 
+/** Pressure on what truly touches; a line pressure typed here by mistake is far over it. */
+const ContactKPa = z
+  .number()
+  .min(0, 'A pressure cannot be less than zero.')
+  .max(CRUSH_KPA, `Over ${CRUSH_KPA} kPa on the piece itself crushes it. Is this the pressure of the air line?`);
+
 const PressureGauge = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('none') }),
   z.object({
     /** `dial` reads 0–10; `air` reads line pressure in kPa. */
     kind: z.enum(['dial', 'air']),
     /** What a reading was found to mean on the usual garment: contact pressure, kPa. Empty: never tied to anything. */
-    pairs: z.array(z.object({ reading: z.number().min(0).max(1500), contactKPa: z.number().min(0).max(200) })).max(20),
+    pairs: z.array(z.object({ reading: z.number().min(0).max(1500), contactKPa: ContactKPa })).max(20),
   }),
 ]);
 
@@ -38,8 +44,8 @@ export const PressSchema = z.object({
     .object({
       unit: z.enum(['C', 'F']),
       step: z.number().int().min(1).max(10),
-      minC: z.number().min(20).max(260),
-      maxC: z.number().min(20).max(260),
+      minC: SetTemp,
+      maxC: SetTemp,
     })
     .refine((s) => s.minC < s.maxC, { path: ['minC'], message: 'The lowest setting is not under the highest.' }),
   /** Surface minus readout, K, and the 95 % spread of the surface over the art, K; null: not measured. */
@@ -52,7 +58,7 @@ export const PressSchema = z.object({
       /** The offset changes by this for every K the setting is away from `refC`; the spread grows by `spreadPerK`. */
       slope: z.number().min(-0.5).max(0.5).optional(),
       spreadPerK: z.number().min(0).max(0.5).optional(),
-      refC: z.number().min(20).max(260).optional(),
+      refC: SetTemp.optional(),
     })
     .nullable(),
   gauge: PressureGauge.superRefine((gauge, ctx) => {
@@ -74,7 +80,7 @@ export const PressSchema = z.object({
   swapPlatens: z.array(Platen.extend({ id: Id, name: Name })).max(10),
   /** A lower platen that heats too, with what it was found to deliver; null: the base is not heated. */
   lower: z
-    .object({ minC: z.number().min(20).max(260), maxC: z.number().min(20).max(260), offsetK: Offset, spreadK: Spread })
+    .object({ minC: SetTemp, maxC: SetTemp, offsetK: Offset, spreadK: Spread })
     .refine((l) => l.minC < l.maxC, { path: ['minC'], message: 'The lowest setting is not under the highest.' })
     .nullable(),
   timers: z.union([z.literal(1), z.literal(2)]),

@@ -1,6 +1,6 @@
 /** A survey: one platen measured at some places and settings with one instrument, at one time. */
 import { z } from 'zod';
-import { Id, Initials, Words } from '../materials';
+import { Id, Initials, SetTemp, Words } from '../materials';
 import { FINISHES, type Instrument, InstrumentSchema, instrumentError, takeReading } from './instrument';
 import type { Place, PlatenReading } from './platenFit';
 
@@ -8,7 +8,7 @@ export const ReadingSchema = z.object({
   /** From the platen’s middle, mm: x to the right, y towards the operator. */
   xMm: z.number().min(-1000).max(1000),
   yMm: z.number().min(-1000).max(1000),
-  setC: z.number().min(20, 'A set temperature under 20 °C is no survey.').max(260, 'No press is set over 260 °C.'),
+  setC: SetTemp,
   /** What the instrument showed, °C. */
   readC: z.number().min(0, 'A hot platen does not read under 0 °C.').max(350, 'A reading over 350 °C is a fault.'),
 });

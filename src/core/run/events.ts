@@ -1,6 +1,6 @@
 /** What can happen in a run. Events are facts: each has an id of its own, an instant, and is never changed. */
 import { z } from 'zod';
-import { Id, Words } from '../materials';
+import { Dwell, Id, SetTemp, Words } from '../materials';
 
 /** Why a piece was spoiled, in the words of the press room; the order is that of the keys that choose them. */
 export const SPOIL_REASONS = [
@@ -46,12 +46,12 @@ export const RunEventSchema = z.discriminatedUnion('kind', [
   /** One point of the set-up was looked at; a temperature read, °C, or transfers counted, where it asks for one. */
   z.object({ ...base, kind: z.literal('checked'), check: z.string().max(40), found: z.number().optional() }),
   /** The press was shut on a scrap for so long. */
-  z.object({ ...base, kind: z.literal('trying'), timeS: z.number().positive().max(600) }),
+  z.object({ ...base, kind: z.literal('trying'), timeS: Dwell }),
   /** A scrap was pressed for so long, and how it looks. */
-  z.object({ ...base, kind: z.literal('tried'), timeS: z.number().positive().max(600), looks: z.enum(TRIAL_LOOKS) }),
+  z.object({ ...base, kind: z.literal('tried'), timeS: Dwell, looks: z.enum(TRIAL_LOOKS) }),
   /** From here on the full press is set otherwise than carded: seconds or °C. */
-  z.object({ ...base, kind: z.literal('set'), timeS: z.number().positive().max(600) }),
-  z.object({ ...base, kind: z.literal('set temperature'), tempC: z.number().min(40).max(260) }),
+  z.object({ ...base, kind: z.literal('set'), timeS: Dwell }),
+  z.object({ ...base, kind: z.literal('set temperature'), tempC: SetTemp }),
   z.object({ ...base, kind: z.literal('goes'), style: z.enum(STYLES) }),
   z.object({ ...base, kind: z.literal('paused') }),
   z.object({ ...base, kind: z.literal('resumed') }),

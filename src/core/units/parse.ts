@@ -46,6 +46,23 @@ function readFigure(text: string): { value: number; rest: string } | null {
   return { value: Number(figure.replace(',', '.')), rest: (decimal?.[2] ?? '').trim() };
 }
 
+/** `3½` and `3 ½` as `3 1/2`. */
+const plainFractions = (text: string): string =>
+  text.replaceAll(/(\d?)\s*([¼-¾⅐-⅞])/g, (_, whole: string, sign: string) => {
+    const fraction = sign.normalize('NFKD').replace('\u2044', '/');
+    return whole ? `${whole} ${fraction}` : fraction;
+  });
+
+/** What a press is usually set to, °C: a figure far from it in one unit and near it in the other was meant in the other. */
+const USUAL_PRESS_C = { low: 90, high: 230 };
+const IS_PRESS_FROM_C = 200;
+
+/** A temperature field that goes up to what presses do asks, where nobody said what is usual in it. */
+const usually = (kind: QuantityKind, options: ParseOptions): ParseOptions =>
+  kind === 'temperature' && !options.usual && (options.max ?? Number.POSITIVE_INFINITY) >= IS_PRESS_FROM_C
+    ? { ...options, usual: USUAL_PRESS_C }
+    : options;
+
 /** `1:30` or `1 min 30 s` in seconds, or null when the text is neither. */
 function readClock(text: string): number | null {
   const colon = /^(\d+):([0-5]\d)$/.exec(text);
@@ -65,7 +82,7 @@ function readClock(text: string): number | null {
  */
 export function parseQuantity(kind: QuantityKind, text: string, options: ParseOptions): Parsed {
   const { what, example } = NAMES[kind];
-  const clean = text.trim().toLowerCase().replaceAll('°', '').replaceAll('−', '-').replace(/\s+/g, ' ');
+  const clean = plainFractions(text).trim().toLowerCase().replaceAll('°', '').replaceAll('−', '-').replace(/\s+/g, ' ');
   if (clean === '') return bad(`Type ${what}, for example ${example}.`);
   const clock = kind === 'duration' ? readClock(clean) : null;
   if (clock !== null) return inRange(kind, clock, 's', options, false);
@@ -78,7 +95,7 @@ export function parseQuantity(kind: QuantityKind, text: string, options: ParseOp
     const known = unitsOf(kind).map((u) => u.symbol);
     return bad(`“${figure.rest}” is not a unit for ${what}. Use ${[...new Set(known)].join(' or ')}.`);
   }
-  return inRange(kind, toInside(figure.value, unit), unit, options, suffix === '', figure.value);
+  return inRange(kind, toInside(figure.value, unit), unit, usually(kind, options), suffix === '', figure.value);
 }
 
 function inRange(kind: QuantityKind, value: number, unit: UnitId, options: ParseOptions, bare: boolean, typed = value): Parsed {

@@ -38,6 +38,9 @@ describe('typing a quantity', () => {
     ['temperature', ' 302 °F ', 'C', 150],
     ['length', '2 1/2 in', 'mm', 63.5],
     ['length', '2.5in', 'mm', 63.5],
+    ['length', '3½ in', 'mm', 88.9],
+    ['length', '3 ⅝"', 'mm', 92.075],
+    ['length', '¾in', 'mm', 19.05],
     ['length', '1/4"', 'mm', 6.35],
     ['length', '64mm', 'in', 64],
     ['length', '6,4cm', 'in', 64],
@@ -51,6 +54,16 @@ describe('typing a quantity', () => {
     ['temperatureDifference', '-9f', 'dC', -5],
   ] as const)('%s “%s” in a house of %s', (kind, text, unit, expected) => {
     expect(value(parseQuantity(kind, text, { unit }))).toBeCloseTo(expected, 5);
+  });
+
+  it('asks about a bare 150 in any field that goes up to what presses do, and not in one for the room', () => {
+    expect(parseQuantity('temperature', '150', { unit: 'F', min: 0, max: 260 })).toMatchObject({
+      state: 'ask',
+      instead: { value: 150, unit: 'C' },
+    });
+    expect(parseQuantity('temperature', '300', { unit: 'F', min: 0, max: 260 })).toMatchObject({ state: 'ok' });
+    expect(parseQuantity('temperature', '70', { unit: 'F', min: 0, max: 260 })).toMatchObject({ state: 'ok' });
+    expect(parseQuantity('temperature', '100', { unit: 'F', min: -5, max: 50 })).toMatchObject({ state: 'ok' });
   });
 
   it('asks about 320 where Celsius is meant, and takes 320f without asking', () => {

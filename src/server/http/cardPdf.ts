@@ -1,7 +1,7 @@
 /** The card on paper: one page to hang at the press, usable when the tablet is dead. */
 import PDFDocument from 'pdfkit';
 import { z } from 'zod';
-import { type Card, type House, layerName, resolve } from '../../core/card';
+import { type Card, type ClosingFigures, closingsOfCard, type House, layerName, resolve } from '../../core/card';
 import { COVER_SHEETS } from '../../core/heat';
 import { sidedWords } from '../../core/materials';
 import { formatDuration, formatForHouse, formatQuantity, type HouseUnits, type Phrase, phraseText } from '../../core/units';
@@ -98,6 +98,24 @@ function setValues(doc: Doc, { card, house }: Sheet, y: number, width: number): 
   return y + 54;
 }
 
+/** One closing in a line: the large figures are those of the full press alone. */
+function closingWords(
+  { kind, tempC, timeS, band, setting, cover, peel, lowerC }: ClosingFigures,
+  { window }: Card,
+  units: HouseUnits,
+): string {
+  const { unit } = window.settable;
+  const gauge =
+    setting.gauge === 'dial'
+      ? `, dial ${setting.reading.toFixed(1)}`
+      : setting.gauge === 'air'
+        ? `, ${formatForHouse('linePressure', setting.lineKPa, units)} line`
+        : '';
+  const lower = lowerC === null ? '' : `, lower ${formatQuantity(lowerC, unit)}`;
+  const over = cover ? COVER_SHEETS[cover].name : 'no cover';
+  return `${kind.charAt(0).toUpperCase()}${kind.slice(1)}: ${formatQuantity(tempC, unit)}${lower}, ${formatDuration(timeS)}, ${band}${gauge}, ${over}${peel === 'none' ? '' : `, ${peel} peel`}.`;
+}
+
 /** Everything under the set values at one text size; returns where it ended. */
 function body(doc: Doc, sheet: Sheet, from: number, size: number, width: number): number {
   const { card, house } = sheet;
@@ -113,12 +131,14 @@ function body(doc: Doc, sheet: Sheet, from: number, size: number, width: number)
   };
   for (const finding of card.lamp.findings)
     para(`${finding.level === 'hold' ? 'HOLD' : 'Care'}: ${text(finding.says)}`, finding.level === 'hold' ? 'bold' : 'plain', left, width);
+  const closings = closingsOfCard(card);
   letterR(doc, card.set.mirror, left, y + 4);
   const facts = [
     `Mirror: ${MIRROR_WORDS[card.set.mirror]}.`,
     `Base: ${card.set.base}${card.set.pad === 'none' ? '' : `, ${card.set.pad}`}${card.set.platen ? `, ${card.set.platen}` : ''}.`,
     `Layers: ${card.of.layers.map(layerName).join(', then ')}.`,
     `Stages: ${card.stages.map((stage) => `${stage.kind} ${formatDuration(stage.timeS)}`).join(' · ')}.`,
+    ...(closings.length > 1 ? closings.map((one) => closingWords(one, card, house.units as HouseUnits)) : []),
   ];
   const factsFrom = y;
   y += 4;

@@ -2,7 +2,7 @@
 import { randomUUID } from 'node:crypto';
 import { type Card, changesSince, choicesToRepeat, type Line, type Order, type Print, resolve } from '../../core/card';
 import type { Pressing } from '../../core/log';
-import { sidedWords } from '../../core/materials';
+import { POSITIONS, sidedWords } from '../../core/materials';
 import { Refusal } from '../http/problem';
 import { type Facts, inputOf, readFacts } from './cards';
 import { frozenCard } from './frozenCards';
@@ -38,10 +38,16 @@ function lineOf(db: Db, pressing: Pressing): Line | undefined {
   }
 }
 
+/** Where a card's print goes; an older card has it in words alone. */
+const positionOf = ({ of }: Card): Print['position'] =>
+  of.place ?? POSITIONS.find((position) => sidedWords({ position, side: of.side }) === of.position) ?? 'full front';
+
 /** A print from its card alone, for a line that is no longer there. */
-const printFrom = ({ of }: Card): Print => ({
+const printFrom = (card: Card): Print => printOf(card.of, positionOf(card));
+
+const printOf = (of: Card['of'], position: Print['position']): Print => ({
   key: of.printKey,
-  position: (of.side ? of.position.slice(of.side.length + 1) : of.position) as Print['position'],
+  position,
   ...(of.side && { side: of.side }),
   artName: of.artName,
   artKind: 'few flat colours',

@@ -39,7 +39,7 @@ describe('the demo shop', () => {
     expect(rows).toHaveLength(13);
     const of = (lamp: string) => rows.filter((row) => row.lamp === lamp).map((row) => row.name);
     expect(of('hold')).toEqual(['Members’ evening tees', 'Marshal windbreakers', 'Wooden tags']);
-    expect(of('care')).toEqual(['Crew hoodies', 'Telescope-crew vests', 'Observer caps']);
+    expect(of('care')).toEqual(['Crew hoodies', 'Telescope-crew vests', 'Observer caps', 'Open-night shop: glass and tile']);
     const facts = readFacts(shop.db);
     const held = rows
       .filter((row) => row.lamp === 'hold')

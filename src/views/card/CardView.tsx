@@ -63,7 +63,7 @@ function CardOfOrder({ orderId, lineId, printKey }: CardViewProps) {
   const hrefOf = (id: string, key?: string) => `/orders/${orderId}/card?line=${id}${key ? `&print=${key}` : ''}`;
   return (
     <>
-      <OrderHead state={data} station="card" lineId={line.id}>
+      <OrderHead state={data} station="card" lineId={line.id} printKey={print.key}>
         {worked.card.lamp.state !== 'hold' && (
           <span className="flex items-center gap-3">
             {operators.length > 0 && !openRunId && (

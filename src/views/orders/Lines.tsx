@@ -45,7 +45,7 @@ function LinesOf({ orderId, search }: { orderId: string; search: URLSearchParams
   const firstLine = order.lines[0];
   return (
     <>
-      <OrderHead state={data} station="lines" lineId={known?.id ?? null}>
+      <OrderHead state={data} station="lines" lineId={known?.id ?? null} printKey={use ? null : print}>
         {firstLine && (
           <a className="act" href={`/orders/${orderId}/card?line=${known?.id ?? firstLine.id}`}>
             Open the card

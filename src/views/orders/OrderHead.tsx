@@ -13,6 +13,10 @@ const STATIONS = [
   { id: 'record', text: 'Record', path: '/record' },
 ] as const;
 
+/** What of a line and print an address carries on to the next station. */
+const onLine = (lineId: string | null, printKey: string | null): string =>
+  lineId ? `?line=${encodeURIComponent(lineId)}${printKey ? `&print=${encodeURIComponent(printKey)}` : ''}` : '';
+
 /** Whether a station has what it needs behind it. */
 function passed(station: string, { lines }: OrderState): boolean {
   if (lines.length === 0) return false;
@@ -25,11 +29,14 @@ export function OrderHead({
   state,
   station,
   lineId,
+  printKey = null,
   children,
 }: {
   state: OrderState;
   station: (typeof STATIONS)[number]['id'];
   lineId: string | null;
+  /** The print that is looked at; null: the station picks. */
+  printKey?: string | null;
   children?: ReactNode;
 }) {
   const { order } = state;
@@ -48,7 +55,7 @@ export function OrderHead({
               <span aria-hidden="true" className={`h-0.5 w-6 ${passed(STATIONS[i - 1]?.id ?? '', state) ? 'bg-ink' : 'bg-line'}`} />
             )}
             <a
-              href={`/orders/${order.id}${path}${lineId && id !== 'record' ? `?line=${lineId}` : ''}`}
+              href={`/orders/${order.id}${path}${id === 'record' ? '' : onLine(lineId, printKey)}`}
               aria-current={id === station ? 'step' : undefined}
               className={`flex min-h-12 items-center px-3 no-underline ${id === station ? 'bg-ink font-bold text-white' : 'text-ink hover:underline'}`}
             >

@@ -62,7 +62,7 @@ function PlaceOfOrder({ orderId, lineId, printKey }: PlaceViewProps) {
     order.saveLine({ ...line, prints: line.prints.map((one) => (one.key === print.key ? changed : one)) }, what);
   return (
     <>
-      <OrderHead state={data} station="place" lineId={line.id}>
+      <OrderHead state={data} station="place" lineId={line.id} printKey={print.key}>
         <a className="act act-main whitespace-nowrap" href={`/orders/${orderId}/card?line=${line.id}&print=${print.key}`}>
           To its card
         </a>

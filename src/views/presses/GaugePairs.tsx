@@ -1,5 +1,5 @@
 /** What a gauge's readings mean: pairs of reading and contact pressure, entered as they are found out. */
-import type { Press } from '../../core/press';
+import { CRUSH_KPA, type Press } from '../../core/press';
 import { type HouseUnits, houseUnit } from '../../core/units';
 import { ChoiceField, TextField } from '../../ui/Field';
 import { QuantityField } from '../../ui/QuantityField';
@@ -65,7 +65,7 @@ export function GaugePairs({ gauge, house, onChange, problem }: GaugePairsProps)
               house={house}
               value={pair.contactKPa}
               onChange={(v) => v !== null && change(i, { contactKPa: v })}
-              max={200}
+              max={CRUSH_KPA}
             />
             <button type="button" className="act act-quiet mt-5" onClick={() => setPairs(pairs.filter((_, k) => k !== i))}>
               Remove <span className="sr-only">pair {i + 1}</span>

@@ -1,6 +1,7 @@
 /** The facts of one press, changed by hand: its readout, its measurement, its gauge. */
 import { useState } from 'react';
 import { ProblemError } from '../../contract';
+import { SET_C } from '../../core/materials';
 import type { Press } from '../../core/press';
 import { type HouseUnits, houseUnit, toInside } from '../../core/units';
 import { Check } from '../../ui/Check';
@@ -81,8 +82,8 @@ export function PressEditor({ press, version, house, onSaved }: PressEditorProps
           house={house}
           value={draft.set.minC}
           onChange={(v) => v !== null && patch({ set: { ...draft.set, minC: v } })}
-          min={20}
-          max={260}
+          min={SET_C.min}
+          max={SET_C.max}
           usual={{ low: 30, high: 260 }}
           problem={fields['set.minC'] ?? fields.set}
         />
@@ -95,8 +96,8 @@ export function PressEditor({ press, version, house, onSaved }: PressEditorProps
           house={house}
           value={draft.set.maxC}
           onChange={(v) => v !== null && patch({ set: { ...draft.set, maxC: v } })}
-          min={20}
-          max={260}
+          min={SET_C.min}
+          max={SET_C.max}
           usual={{ low: 120, high: 260 }}
           problem={fields['set.maxC']}
         />

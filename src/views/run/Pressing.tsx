@@ -131,7 +131,7 @@ export function Pressing({ reply, run, readoutC }: { reply: RunReply; run: LiveR
       {aside !== 'keys' && (
         <>
           <div className="grid contain-content grid-cols-[minmax(0,1fr)_20rem] gap-x-8 gap-y-3 max-[1199px]:grid-cols-[minmax(0,1fr)_17rem] max-[900px]:grid-cols-1">
-            <RunSetValues card={card} setS={drawn.setS} setC={drawn.setC} />
+            <RunSetValues card={card} stage={around.stage} setS={drawn.setS} setC={drawn.setC} />
             <div className="row-span-2 max-[900px]:hidden">
               <Stack layers={card.stages[around.stage]?.stack ?? NO_LAYERS} faceC={card.delivered.midC} dark />
             </div>

@@ -1,16 +1,28 @@
-/** The set values as they hang at the press: 96 px, in the press's own terms. */
+/** The set values of the closing in hand as they hang at the press: 96 px, in the press's own terms. */
 import { memo } from 'react';
-import type { Card } from '../../core/card';
+import { type Card, type ClosingFigures, figuresAt } from '../../core/card';
+import { COVER_SHEETS } from '../../core/heat';
 import { formatDuration, formatFigure, UNITS } from '../../core/units';
 import { useUnits } from '../../ui/house';
 
-/** @param setS, setC what was set otherwise than carded in this run */
-export const RunSetValues = memo(function RunSetValues({ card, setS, setC }: { card: Card; setS: number | null; setC: number | null }) {
+interface RunSetValuesProps {
+  card: Card;
+  /** Of the cue; what holds is the closing it is, follows or prepares. */
+  stage: number;
+  /** What the full press was set to otherwise than carded in this run. */
+  setS: number | null;
+  setC: number | null;
+}
+
+export const RunSetValues = memo(function RunSetValues({ card, stage, setS, setC }: RunSetValuesProps) {
   const house = useUnits();
   const { unit } = card.window.settable;
-  const { pressure, peel, cover } = card.set;
-  const [timeS, tempC] = [setS ?? card.set.timeS, setC ?? card.set.tempC];
-  const { setting } = pressure;
+  const carded = figuresAt(card, stage);
+  if (!carded) return null;
+  const isPress = carded.kind === 'press';
+  const timeS = isPress && setS !== null ? setS : carded.timeS;
+  const tempC = isPress && setC !== null ? setC : carded.tempC;
+  const { setting, band } = carded;
   const gauge =
     setting.gauge === 'dial'
       ? `dial ${setting.reading.toFixed(1)}`
@@ -24,15 +36,18 @@ export const RunSetValues = memo(function RunSetValues({ card, setS, setC }: { c
     </span>
   );
   return (
-    <div className="flex flex-wrap items-end gap-x-8">
+    <div className="flex flex-wrap items-end gap-x-8" data-closing={carded.kind}>
       {big(formatFigure(tempC, unit), UNITS[unit].symbol)}
       {big(timeS < 60 ? String(timeS) : formatDuration(timeS), timeS < 60 ? 's' : '')}
       <span className="pb-2 text-xl leading-snug">
-        {pressure.band}, {gauge}
+        <b className="inline-block first-letter:uppercase">{carded.kind}</b>: {band}, {gauge}
+        {carded.lowerC !== null && `, lower ${formatFigure(carded.lowerC, unit)} ${UNITS[unit].symbol}`}
         <br />
-        {peel} peel, {cover ? 'cover over it' : 'no cover'}
-        {(setS !== null || setC !== null) && <span className="text-amber">, not as carded</span>}
+        {peelWords(carded)}, {carded.cover ? `${COVER_SHEETS[carded.cover].name} over it` : 'no cover'}
+        {isPress && (setS !== null || setC !== null) && <span className="text-amber">, not as carded</span>}
       </span>
     </div>
   );
 });
+
+const peelWords = ({ peel }: ClosingFigures): string => (peel === 'none' ? 'no peel' : `${peel} peel`);

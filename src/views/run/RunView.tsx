@@ -4,18 +4,28 @@ import { finishedPieces } from '../../core/log';
 import { Island, Pending, useRoute } from '../../ui/query';
 import { RunScreen } from './RunScreen';
 
-export function RunView({ orderId, lineId, runId }: { orderId: string; lineId: string | null; runId: string | null }) {
+interface RunViewProps {
+  orderId: string;
+  lineId: string | null;
+  /** Which print of the line; null: whichever is being pressed. */
+  printKey: string | null;
+  runId: string | null;
+}
+
+export function RunView(props: RunViewProps) {
   return (
     <Island>
-      <RunOfLine orderId={orderId} lineId={lineId} runId={runId} />
+      <RunOfLine {...props} />
     </Island>
   );
 }
 
-function RunOfLine({ orderId, lineId, runId }: { orderId: string; lineId: string | null; runId: string | null }) {
+function RunOfLine({ orderId, lineId, printKey, runId }: RunViewProps) {
   const order = useRoute('order', { params: { id: orderId } });
-  const openOf = (one: { prints: { openRunId: string | null }[] }) =>
-    one.prints.find((print) => print.openRunId !== null)?.openRunId ?? null;
+  const openOf = ({ prints }: { prints: { printKey: string; openRunId: string | null }[] }) => {
+    const open = prints.filter((print) => print.openRunId !== null);
+    return (open.find((print) => print.printKey === printKey) ?? open[0])?.openRunId ?? null;
+  };
   const line = order.data?.lines.find((one) => (lineId ? one.lineId === lineId : openOf(one) !== null));
   // once shown, a run stays on the screen after its last piece, though its line no longer has an open one
   const shown = useRef(runId);

@@ -160,12 +160,20 @@ function Obstructions({ doc, fields, onChange }: Some) {
             max={60}
             problem={fields[`obstructions.${i}.heightMm`]}
           />
-          <ChoiceField
-            label="Gets under the print at"
-            value={one.at[0] ?? ''}
-            options={[{ value: '', text: 'no position: kept clear' }, ...POSITIONS.map((value) => ({ value, text: value }))]}
-            onChange={(at) => set(i, { at: at === '' ? [] : [at] })}
-          />
+          <fieldset className="min-w-0">
+            <legend className="label mb-1">Gets under the print at; none: kept clear</legend>
+            <div className="flex flex-wrap gap-x-4">
+              {POSITIONS.map((position) => (
+                <Check
+                  key={position}
+                  on={one.at.includes(position)}
+                  onChange={(on) => set(i, { at: on ? [...one.at, position] : one.at.filter((other) => other !== position) })}
+                >
+                  {position}
+                </Check>
+              ))}
+            </div>
+          </fieldset>
           <button
             type="button"
             className="act act-quiet mt-6"

@@ -56,10 +56,11 @@ export const PLACE_RULES: readonly Rule[] = [
     met: ({ laid }) => when(laid?.fault?.level === 'hold', () => phrase`${laid?.fault?.says ?? ''}`),
   },
   {
-    id: 'size-unknown',
+    id: 'size-not-graded',
     field: 'art',
     level: 'care',
-    met: ({ laid }) => when(laid?.fault?.level === 'care', () => phrase`${laid?.fault?.says ?? ''}`),
+    met: ({ laid, blank, item }) =>
+      when(laid?.fault?.level === 'care' && blank.sizes.includes(item.size), () => phrase`${laid?.fault?.says ?? ''}`),
   },
   {
     id: 'place-takes-no-print',

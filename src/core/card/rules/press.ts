@@ -1,8 +1,9 @@
 /** Rules of the press: what it is known to do, what fits on it, what it is not made for. */
 import { isBrittle, isHard } from '../../materials';
+import { fitInClosing } from '../../placement';
 import { coldUnder, isHandHeld, pressOffset, pressureSetting } from '../../press';
 import { mm, phrase, tempDiff } from '../../units';
-import { thicknessOf, touchingArea } from '../draft';
+import { faceOfPiece, thicknessOf, touchingArea } from '../draft';
 import { areaOfArt, layIn, mapOf } from '../measured';
 import { type Rule, when } from './rule';
 
@@ -82,6 +83,65 @@ export const PRESS_RULES: readonly Rule[] = [
         over && !isHandHeld(press),
         () =>
           phrase`The art with ${mm(HEATED_MARGIN_MM)} all round is larger than ${platen.name ? `the ${platen.name}` : 'the platen'} of ${press.name} (${mm(platen.widthMm)} by ${mm(platen.heightMm)}).`,
+      );
+    },
+  },
+  {
+    id: 'art-off-base',
+    field: 'art',
+    level: 'hold',
+    met: ({ print, press }) => {
+      const base = press.base ?? press.platen;
+      const need = [print.widthMm, print.heightMm].sort((a, b) => a - b);
+      const have = [base.widthMm, base.heightMm].sort((a, b) => a - b);
+      const over = (need[0] ?? 0) > (have[0] ?? 0) || (need[1] ?? 0) > (have[1] ?? 0);
+      return when(
+        over && !isHandHeld(press),
+        () =>
+          phrase`The art is larger than the base of ${press.name} (${mm(base.widthMm)} by ${mm(base.heightMm)}): what hangs over it gets no pressure.`,
+      );
+    },
+  },
+  {
+    id: 'face-unknown-brittle',
+    field: 'pressure',
+    level: 'hold',
+    met: (input) => {
+      const { blank, fabric, press } = input;
+      return when(
+        isHard(fabric) && isBrittle(fabric) && !isHandHeld(press) && !faceOfPiece(input).known,
+        () =>
+          phrase`Nobody said how large the face of ${blank.name} is, and on it hangs how hard a platen of ${press.name} presses it: ${fabric.name} breaks. Type its face on the shelf, or its sides as its size.`,
+      );
+    },
+  },
+  {
+    id: 'face-unknown',
+    field: 'pressure',
+    level: 'care',
+    met: (input) => {
+      const { blank, fabric, press } = input;
+      return when(
+        isHard(fabric) && !isBrittle(fabric) && !isHandHeld(press) && !faceOfPiece(input).known,
+        () =>
+          phrase`Nobody said how large the face of ${blank.name} is: the pressure is reckoned for one as large as its art. Type its face on the shelf, or its sides as its size.`,
+      );
+    },
+  },
+  {
+    id: 'more-than-fit',
+    field: 'loading',
+    level: 'hold',
+    met: (input, { platen }) => {
+      const { item, fabric, press } = input;
+      if (!isHard(fabric) || isHandHeld(press) || item.perClosing < 2) return null;
+      const base = press.base ?? platen;
+      const room = { widthMm: Math.min(platen.widthMm, base.widthMm), heightMm: Math.min(platen.heightMm, base.heightMm) };
+      const fit = fitInClosing(faceOfPiece(input), room, item.perClosing);
+      return when(
+        fit < item.perClosing,
+        () =>
+          phrase`${String(item.perClosing)} pieces do not lie on ${platen.name ? `the ${platen.name}` : 'the platen'} of ${press.name} at once: ${fit === 0 ? 'none' : String(fit)} would, clear of its edge and of each other.`,
       );
     },
   },

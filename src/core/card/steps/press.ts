@@ -72,7 +72,7 @@ export const PRESS_STEPS: readonly StepRule[] = [
       const reads = offset.measured && Math.abs(midC - set.tempC) >= 0.5 ? phrase` Its surface then reads ${temp(midC)}.` : phrase``;
       const warmUpS = press.heater ? timeBetween(press.heater, house.room.tempC, set.tempC, house.room.tempC) : Number.POSITIVE_INFINITY;
       const ready = Number.isFinite(warmUpS)
-        ? phrase` From cold it is ready in about ${seconds(Math.round(warmUpS / 60) * 60)}.`
+        ? phrase` From cold it is ready in about ${String(Math.max(1, Math.round(warmUpS / 60)))} min.`
         : phrase``;
       const upper = draft.split ? 'the upper platen of ' : '';
       return phrase`Set ${upper}${press.name} to ${setTemp(set.tempC, press.set.unit)} and let it settle.${reads}${ready}`;
