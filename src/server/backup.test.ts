@@ -1,12 +1,15 @@
 /** Backup while work goes on, and restore of nothing but a proven file. */
 import { randomUUID } from 'node:crypto';
-import { readdirSync, readFileSync, rmSync, statSync, truncateSync, writeFileSync } from 'node:fs';
+import { lstatSync, readdirSync, readFileSync, renameSync, rmSync, statSync, symlinkSync, truncateSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import Sqlite from 'better-sqlite3';
 import { describe, expect, it, vi } from 'vitest';
+import { chanceFrom } from '../../bench/requests';
 import { ask, ownShop } from '../../test/api';
 import { cueOf, factOf, type RunEvent } from '../core/run';
 import * as backupRoute from '../pages/api/v1/backup';
+import * as keptBackRoute from '../pages/api/v1/kept-copies/[name]/restore';
+import * as keptRoute from '../pages/api/v1/kept-copies/index';
 import * as restoreRoute from '../pages/api/v1/restore';
 import { takeBackup } from './backup';
 import { SEAL_LENGTH } from './proof';
@@ -136,5 +139,144 @@ describe('a backup', () => {
     expect(reply.status).toBe(422);
     expect(reply.body.detail).toMatch(words);
     expect(whole()).toBe(before);
+  });
+  it('with any byte of it changed is refused, wherever the byte is', async () => {
+    const file = join(folder(), 'flipped.beacon');
+    await takeBackup(shop(), file);
+    const sound = readFileSync(file);
+    const before = whole();
+    const chance = chanceFrom(5);
+    for (let i = 0; i < 25; i++) {
+      const bytes = Buffer.from(sound);
+      for (let k = 0; k < 8; k++) {
+        const at = Math.floor(chance() * bytes.length);
+        bytes[at] = (bytes[at] as number) ^ (1 + Math.floor(chance() * 255));
+      }
+      expect((await restore(bytes)).status).toBe(422);
+    }
+    expect(whole()).toBe(before);
+  });
+  it.each<[string, (sqlite: Sqlite.Database) => void, RegExp]>([
+    ['without a house', (db) => db.exec('DELETE FROM house'), /no house rules/],
+    ['whose records can be rewritten', (db) => db.exec('DROP TRIGGER pressings_refuse_update'), /no trigger pressings_refuse_update/],
+    [
+      'with a trigger of somebody else',
+      (db) => db.exec('CREATE TRIGGER spy AFTER INSERT ON runs BEGIN DELETE FROM aids; END'),
+      /a foreign trigger spy/,
+    ],
+    ['with a table of somebody else', (db) => db.exec('CREATE TABLE spy (a)'), /a foreign table spy/],
+    [
+      'with another trigger under the name of one of ours',
+      (db) => db.exec('DROP TRIGGER cards_refuse_delete; CREATE TRIGGER cards_refuse_delete BEFORE DELETE ON cards BEGIN SELECT 1; END'),
+      /another trigger cards_refuse_delete/,
+    ],
+    [
+      'with an order that is none',
+      (db) => db.exec("UPDATE orders SET doc = '{}' WHERE id = 'order-guide-tees'"),
+      /damaged \(orders order-guide-tees/,
+    ],
+    [
+      'with a record that names what is not there',
+      (db) => db.exec("PRAGMA foreign_keys = OFF; UPDATE runs SET card_hash = 'none' WHERE id = 'run-guide-m'"),
+      /name what is not there/,
+    ],
+    [
+      'with a card that was changed',
+      (db) =>
+        db.exec(
+          "DROP TRIGGER cards_refuse_update; UPDATE cards SET doc = json_set(doc, '$.minutesPerPiece', 99); CREATE TRIGGER cards_refuse_update BEFORE UPDATE ON cards BEGIN SELECT RAISE(ABORT, 'a frozen card is never changed'); END",
+        ),
+      /not the one that was frozen/,
+    ],
+  ])('of an older version, without a seal, %s is refused', async (_, change, words) => {
+    const file = join(folder(), 'unsealed.beacon');
+    await takeBackup(shop(), file);
+    truncateSync(file, statSync(file).size - SEAL_LENGTH);
+    const sqlite = new Sqlite(file);
+    change(sqlite);
+    sqlite.close();
+    const before = whole();
+    const reply = await restore(readFileSync(file));
+    expect([reply.status, reply.body.detail]).toEqual([422, expect.stringMatching(words)]);
+    expect(whole()).toBe(before);
+  });
+  it('without a seal but sound is put back, and that nothing tells whether it was changed is said', async () => {
+    const file = join(folder(), 'unsealed.beacon');
+    await takeBackup(shop(), file);
+    truncateSync(file, statSync(file).size - SEAL_LENGTH);
+    expect(await restore(readFileSync(file))).toMatchObject({ status: 200, body: { sealed: false } });
+    await takeBackup(shop(), file);
+    expect(await restore(readFileSync(file))).toMatchObject({ status: 200, body: { sealed: true } });
+  });
+  it('copies that are kept are listed, put back, and no more than five of a kind', async () => {
+    const file = join(folder(), 'again.beacon');
+    await takeBackup(shop(), file);
+    const bytes = readFileSync(file);
+    shop().sqlite.exec("DELETE FROM aids WHERE id = 'aid-felt'");
+    const without = whole();
+    for (let i = 0; i < 7; i++) expect((await restore(bytes)).status).toBe(200);
+    const kept = async () =>
+      (await (await ask(keptRoute.GET, '/kept-copies')).json()).copies as { name: string; before: string; bytes: number }[];
+    expect(await kept()).toHaveLength(5);
+    const [newest] = await kept();
+    expect(newest).toMatchObject({ before: 'a backup was put back', bytes: expect.any(Number) });
+    shop().sqlite.exec("DELETE FROM aids WHERE id = 'aid-felt'");
+    expect((await restore(bytes)).status).toBe(200);
+    const name = (await kept())[0]?.name ?? '';
+    const back = await ask(keptBackRoute.PUT, `/kept-copies/${name}/restore`, { name }, { method: 'PUT' });
+    expect([back.status, whole()]).toEqual([200, without]);
+    expect((await ask(keptBackRoute.PUT, '/kept-copies/x/restore', { name: '../../etc/passwd' }, { method: 'PUT' })).status).toBe(404);
+  });
+  it('asked for and not taken leaves nothing behind, and nobody else can read it on its way', async () => {
+    const work = () => readdirSync(folder()).filter((name) => name.includes('.work-'));
+    const gone = new AbortController();
+    const reply = await ask(backupRoute.GET, '/backup', {}, { signal: gone.signal });
+    const [own = ''] = work();
+    expect(statSync(join(folder(), own)).mode & 0o077).toBe(0);
+    await reply.body?.cancel();
+    gone.abort();
+    expect(work()).toEqual([]);
+    await restore('no backup at all, but long enough to be looked at as if it were one'.repeat(20));
+    expect(work()).toEqual([]);
+  });
+  it('a shop behind a link stays behind it', async () => {
+    const file = join(folder(), 'linked.beacon');
+    await takeBackup(shop(), file);
+    closeShop();
+    const real = join(folder(), 'real.sqlite');
+    renameSync(path(), real);
+    symlinkSync(real, path());
+    expect((await restore(readFileSync(file))).status).toBe(200);
+    expect(lstatSync(path()).isSymbolicLink()).toBe(true);
+    expect(shop().path).toBe(real);
+  });
+  it('writes that were acknowledged while it was proven are in the copy that is kept', async () => {
+    const file = join(folder(), 'busy.beacon');
+    await takeBackup(shop(), file);
+    const bytes = readFileSync(file);
+    const press = presser('run-late');
+    let done = false;
+    const restoring = restore(bytes).then((reply) => {
+      done = true;
+      return reply;
+    });
+    const steps = () => (shop().sqlite.prepare("SELECT count(*) AS n FROM run_events WHERE run_id = 'run-late'").get() as { n: number }).n;
+    let taken = 0;
+    while (!done) {
+      try {
+        press();
+        taken = Math.max(taken, steps());
+      } catch {
+        break;
+      }
+      await new Promise((turn) => setImmediate(turn));
+    }
+    const { body } = await restoring;
+    const kept = new Sqlite(join(folder(), body.kept), { readonly: true });
+    expect(
+      (kept.prepare("SELECT count(*) AS n FROM run_events WHERE run_id = 'run-late'").get() as { n: number }).n,
+    ).toBeGreaterThanOrEqual(taken);
+    expect(taken).toBeGreaterThan(2);
+    kept.close();
   });
 });

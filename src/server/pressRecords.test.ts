@@ -7,7 +7,8 @@ import * as surveyRoute from '../pages/api/v1/compute/survey';
 import * as warmUpRoute from '../pages/api/v1/compute/warm-up';
 import * as cardsRoute from '../pages/api/v1/orders/[id]/cards';
 import * as recordsRoute from '../pages/api/v1/presses/[id]/records';
-import * as recordRoute from '../pages/api/v1/presses/[id]/records/[recordId]';
+import * as recordRoute from '../pages/api/v1/presses/[id]/records/[recordId]/index';
+import * as standingRoute from '../pages/api/v1/presses/[id]/records/[recordId]/standing/[amendmentId]';
 import * as shopRoute from '../pages/api/v1/shop.json';
 import { openShop } from './db';
 import { shop } from './shop';
@@ -153,5 +154,74 @@ describe('figures worked out from a body alone', () => {
     expect(body.seconds).toBeGreaterThan(500);
     expect(body.dropK).toBeGreaterThan(1);
     expect((await compute(warmUpRoute, { heater: { ...heater, powerW: 100 }, fromC: 21, toC: 150, roomC: 21 })).body.seconds).toBeNull();
+  });
+});
+
+describe('a heating time', () => {
+  const time = (n: number, seconds: number, over = {}) => ({
+    ...{ id: id(n), pressId: 'press-clamshell', kind: 'heating time' as const, at: Date.now(), by: 'MARGUERI', note: '' },
+    ...{ fromC: 20, toC: 180, seconds, roomC: 21, ...over },
+  });
+  const keepTime = (record: ReturnType<typeof time>) =>
+    put(recordRoute.PUT, `/presses/press-clamshell/records/${record.id}`, { id: 'press-clamshell', recordId: record.id }, record);
+  const withdraw = (recordId: string, to: 'withdrawn' | 'counts', n: number) =>
+    put(
+      standingRoute.PUT,
+      `/presses/press-clamshell/records/${recordId}/standing/${id(n)}`,
+      { id: 'press-clamshell', recordId, amendmentId: id(n) },
+      { to, by: 'MB', why: 'mistyped' },
+    );
+
+  it.each([
+    ['of half a minute to 180 °C', time(1, 30), 'seconds', /320 K a minute: no press heats so fast/],
+    ['that this heater cannot have taken', time(2, 100), 'seconds', /cannot be true of Old clamshell .* 1400 W and 8 kg/],
+    ['down to under the room', time(3, 900, { fromC: 180, toC: 15 }), 'toC', /cools to the room or under it/],
+    ['of no change to speak of', time(4, 900, { toC: 22 }), 'toC', /at least 5 K/],
+  ] as const)('%s is refused in words, and the page of its press stays', async (_, record, field, words) => {
+    expect(await keepTime(record)).toMatchObject({ status: 422, body: { errors: [{ field, message: expect.stringMatching(words) }] } });
+    expect(await report()).toMatchObject({ status: 200, body: { records: [] } });
+  });
+  it('of eight initials is kept, refines the heater, and no longer does once it is withdrawn; counted again it does', async () => {
+    const plain = (await report()).body.heater;
+    const kept = await keepTime(time(5, 1100));
+    expect(kept.status).toBe(200);
+    expect(kept.body.heater.powerW).not.toBeCloseTo(plain.powerW, 0);
+    const off = await withdraw(id(5), 'withdrawn', 90);
+    expect(off).toMatchObject({ status: 200, body: { withdrawn: [id(5)], heater: plain } });
+    expect(off.body.records).toHaveLength(1);
+    expect((await withdraw(id(5), 'withdrawn', 90)).status).toBe(200);
+    expect((await withdraw(id(5), 'counts', 90)).status).toBe(422);
+    expect((await withdraw(id(5), 'counts', 91)).body).toMatchObject({ withdrawn: [], heater: kept.body.heater });
+    expect((await withdraw(id(77), 'withdrawn', 92)).status).toBe(404);
+    expect(() => shop().sqlite.exec('DELETE FROM press_amendments')).toThrow(/never deleted/);
+  });
+  it('withdrawn goes out with the whole shop and comes in again, to the byte', async () => {
+    await keepTime(time(6, 1100));
+    await withdraw(id(6), 'withdrawn', 93);
+    const { db } = openShop(':memory:', 'drizzle');
+    const text = [...shopJson(shop().db)].join('');
+    const plan = planJson(db, text);
+    expect(plan.faults.kept).toEqual([]);
+    plan.apply();
+    expect([...shopJson(db)].join('')).toBe(text);
+  });
+  it('under an id that was used for another record is refused', async () => {
+    await keepTime(time(7, 1100));
+    expect(await keepTime(time(7, 1200))).toMatchObject({ status: 422, body: { errors: [{ field: 'id' }] } });
+  });
+});
+
+describe('a survey that is withdrawn', () => {
+  it('makes no map any more, and cards go by the one before', async () => {
+    await keep(survey(1, { at: Date.now() - 5000 }, 0));
+    await keep(survey(2, {}, 20));
+    expect((await report()).body.maps[0].cold).toHaveLength(1);
+    await put(
+      standingRoute.PUT,
+      `/presses/press-clamshell/records/${id(2)}/standing/${id(50)}`,
+      { id: 'press-clamshell', recordId: id(2), amendmentId: id(50) },
+      { to: 'withdrawn', by: '', why: '' },
+    );
+    expect((await report()).body.maps[0].cold).toHaveLength(0);
   });
 });

@@ -262,4 +262,23 @@ describe('guards', () => {
     expect(guard(request('PUT', { 'sec-fetch-site': 'cross-site' }))?.status).toBe(403);
     expect(guard(request('GET', { host: 'rebound.example' }))?.status).toBe(421);
   });
+  it('what the endpoints give is for our own pages: another site’s page cannot have the server take backups', () => {
+    const get = (address: string, site: string) =>
+      guard(new Request(`http://127.0.0.1:4321${address}`, { headers: { host: '127.0.0.1:4321', 'sec-fetch-site': site } }));
+    for (const site of ['cross-site', 'same-site']) expect(get('/api/v1/backup', site)?.status).toBe(403);
+    expect(get('/api/v1/backup', 'same-origin')).toBeNull();
+    expect(get('/orders/order-guide-tees/card', 'cross-site')).toBeNull();
+  });
+  it('goes by the address a request came in on, and by no case of a name', () => {
+    const as = (host: string, cameInOn: string) => guard(new Request(`${BASE}/house`, { headers: { host } }), cameInOn)?.status ?? 200;
+    expect([as('127.0.0.1:4321', '127.0.0.1'), as('LOCALHOST:4321', '::1'), as('[::1]:4321', '::1')]).toEqual([200, 200, 200]);
+    // from the network nobody calls us localhost, and a name that was bent to our address is none of ours
+    expect([as('localhost:4321', '::ffff:192.168.1.5'), as('shop.example', '192.168.1.5'), as('192.168.1.6', '192.168.1.5')]).toEqual([
+      421, 421, 421,
+    ]);
+    expect(as('192.168.1.5:4321', '::ffff:192.168.1.5')).toBe(200);
+    process.env.TIDY_BEACON_HOSTS = 'Press-Room.local, other';
+    expect(as('press-room.LOCAL:4321', '192.168.1.5')).toBe(200);
+    delete process.env.TIDY_BEACON_HOSTS;
+  });
 });

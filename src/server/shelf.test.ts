@@ -3,11 +3,14 @@ import { describe, expect, it } from 'vitest';
 import { ownShop, put, send } from '../../test/api';
 import type { Product } from '../core/materials';
 import * as rosterRoute from '../pages/api/v1/compute/roster';
+import * as eventRoute from '../pages/api/v1/runs/[id]/events/[eventId]';
 import * as blankRoute from '../pages/api/v1/shelf/blanks/[id]';
 import * as fabricRoute from '../pages/api/v1/shelf/fabrics/[id]';
 import * as shelfRoute from '../pages/api/v1/shelf/index';
 import * as productRoute from '../pages/api/v1/shelf/products/[id]';
 import * as whichRoute from '../pages/api/v1/which-transfer';
+import { shop } from './shop';
+import { startRun } from './stores/runs';
 
 ownShop();
 
@@ -155,4 +158,63 @@ describe('a roster', () => {
     ['a number twice', '7, Ines\n9, Bao\n7, Oda', 3, { line: 3, message: 'Number 7 stands already on line 1.' }],
     ['broken quotes', '"7, Ines\n9', 2, { line: 0, message: expect.stringMatching(/cannot be read as a list/) }],
   ])('is refused: %s', async (_, text, pieces, fault) => expect((await read(text, pieces)).faults).toContainEqual(fault));
+});
+
+describe('taking a thing off the shelf', () => {
+  const remove = (kind: 'fabrics' | 'products' | 'blanks', id: string) =>
+    send(
+      { fabrics: fabricRoute, products: productRoute, blanks: blankRoute }[kind].DELETE,
+      `/shelf/${kind}/${id}`,
+      { id },
+      { method: 'DELETE' },
+    );
+  const copyOf = async (id: string, as: string) => {
+    const { doc } = await product(id);
+    await putProduct({ ...doc, id: as, name: as });
+  };
+  it.each([
+    [
+      'a setting of the house',
+      'a setting of the house',
+      "UPDATE house SET doc = json_set(doc, '$.settings', json_array(json_object('pressId', 'press-swing', 'productId', 'product-x', 'of', 'time', 'value', 9, 'on', '2026-01-01', 'good', 1, 'spoiled', 0))), version = version + 1",
+    ],
+    [
+      'a record of a press',
+      'a record of a press',
+      `INSERT INTO press_records VALUES ('rot', 'press-swing', 'rotate test', 1, '{"id":"rot","pressId":"press-swing","kind":"rotate test","at":1,"by":"","note":"","productId":"product-x","badStayedWith":"press"}')`,
+    ],
+    [
+      'an order that cannot be read',
+      'order',
+      `INSERT INTO orders (id, version, due, doc) VALUES ('torn', 1, '2026-01-01', '{"lines":["product-x"]}')`,
+    ],
+  ])('that %s names is refused', async (_, words, sql) => {
+    await copyOf('product-wren', 'product-x');
+    shop().sqlite.exec(sql);
+    expect(await remove('products', 'product-x')).toMatchObject({ status: 409, body: { detail: expect.stringContaining(words) } });
+    expect((await product('product-x')).doc.name).toBe('product-x');
+  });
+  it('that nothing names goes, and an id that begins alike is no name of it', async () => {
+    await copyOf('product-wren', 'product-x');
+    await copyOf('product-wren', 'product');
+    expect((await remove('products', 'product')).status).toBe(200);
+    expect((await remove('products', 'product-x')).status).toBe(200);
+  });
+});
+
+describe('an id that was used for something else', () => {
+  it('of a step of a run is refused, not answered as if it were taken', async () => {
+    const { db } = shop();
+    startRun(db, 'run-twice', { orderId: 'order-crew-tees', lineId: 'line-crew-m', operator: 'QA' }, Date.now());
+    const event = { id: '00000000-0000-4000-8000-0000000000aa', at: Date.now(), kind: 'checked', check: 'rest' } as const;
+    const address = `/runs/run-twice/events/${event.id}`;
+    const take = (body: object) => put(eventRoute.PUT, address, { id: 'run-twice', eventId: event.id }, body);
+    expect((await take(event)).status).toBe(200);
+    // dated anew by a device that was told the time is the same step
+    expect((await take({ ...event, at: event.at + 5000 })).status).toBe(200);
+    expect(await take({ ...event, check: 'another point' })).toMatchObject({
+      status: 422,
+      body: { detail: expect.stringMatching(/used for another step/) },
+    });
+  });
 });

@@ -138,10 +138,13 @@ const isOnLot = (event: Done): event is OnLot =>
  * Applies one event other than an undo. An event is never half applied, and time never runs backwards: one that says it
  * happened before the last, by a clock that was set back, counts as at the same instant.
  */
-export function step(plan: RunPlan, run: RunState, said: Done): Applied {
-  const machine = MACHINES[plan.machine];
-  if (!machine) throw new UnknownMachine(plan.machine);
-  return machine(plan, run, said);
+export const step = (plan: RunPlan, run: RunState, said: Done): Applied => machineOf(plan)(plan, run, said);
+
+/** @throws {UnknownMachine} */
+function machineOf({ machine: version }: RunPlan): typeof firstMachine {
+  const machine = MACHINES[version];
+  if (!machine) throw new UnknownMachine(version);
+  return machine;
 }
 
 function firstMachine(plan: RunPlan, run: RunState, said: Done): Applied {
@@ -213,8 +216,10 @@ function accepted(plan: RunPlan, run: RunState, event: Done): RunState {
  *
  * @throws {DoesNotAddUp} one of them is refused now; @throws {UnknownMachine} they were taken by a newer app
  */
-export const replay = (plan: RunPlan, startedAt: number, events: readonly RunEvent[]): RunState =>
-  standing(events).reduce((run, event) => accepted(plan, run, event), startRun(startedAt));
+export function replay(plan: RunPlan, startedAt: number, events: readonly RunEvent[]): RunState {
+  machineOf(plan);
+  return standing(events).reduce((run, event) => accepted(plan, run, event), startRun(startedAt));
+}
 
 /** A list of events with the state it adds up to. */
 export interface Replayed {

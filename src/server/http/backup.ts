@@ -34,6 +34,8 @@ export const backupReply: APIRoute = async ({ request }) => {
       return new Response(null, { status: 499 });
     }
     const stream = createReadStream(file);
+    // a reader that is gone before the first byte takes the file with it
+    stream.on('error', (error) => log.info({ error: error.message }, 'a backup was not sent'));
     const close = () => {
       stream.destroy();
       work.remove();

@@ -64,8 +64,9 @@ export async function importReply(request: Request, url: URL): Promise<Response>
 /** Something of the shop as it is at this moment, sent as it is read by a connection of its own. */
 function fromShop(pieces: (db: Db) => Iterator<string>, headers: Record<string, string>): Response {
   const { db, close } = openForReading(shop().path);
-  // one moment of the shop, however long the sending takes
+  // one moment of the shop, however long the sending takes; it is taken with the first look
   db.$client.exec('BEGIN');
+  db.$client.prepare('SELECT 1 FROM house').get();
   return streamed(pieces(db), headers, close);
 }
 
