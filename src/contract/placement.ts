@@ -81,7 +81,7 @@ export const SizeSplitReplySchema = z.object({
 });
 
 /** Pieces that would lie in a room by their area alone. */
-const MOST_LAID = 400;
+const MOST_LAID = 1000;
 
 export const ClosingAskSchema = z
   .object({
@@ -95,6 +95,6 @@ export const ClosingAskSchema = z
   })
   .refine(({ room, piece }) => room.widthMm * room.heightMm <= MOST_LAID * piece.widthMm * piece.heightMm, {
     path: ['piece'],
-    message: `More than ${MOST_LAID} of these would lie in this room: nobody lays out so many at once.`,
+    message: `More than ${MOST_LAID} of these would lie in this room: lay fewer at once.`,
   });
 export const ClosingReplySchema = z.object({ pieces: z.array(z.object({ xMm: z.number(), yMm: z.number(), turned: z.boolean() })) });

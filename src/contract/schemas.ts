@@ -172,7 +172,7 @@ export const PressingReplySchema = z.object({ pressing: LoggedPressingSchema, ca
 export const AgainReplySchema = z.object({ order: OrderSchema, changes: z.array(PhraseSchema), missing: z.array(z.string()) });
 
 /** What becomes of a thing an import names. */
-export const WHATS = ['added', 'changed', 'taken off', 'withdrawn'] as const;
+const WHATS = ['added', 'changed', 'taken off', 'withdrawn'] as const;
 
 /** What an import would do, or has done. */
 export const ImportReplySchema = z.object({

@@ -35,8 +35,9 @@ interface Spot {
   y: number;
   turned: boolean;
 }
-/** Blocks within blocks. */
+/** Blocks within blocks; of more pieces by their area than `MOST_DEEP` blocks alone, which lose little. */
 const DEPTH = 2;
+const MOST_DEEP = 120;
 /** Ways to cut a block in five that are looked at; pieces so small that there are more lose little by plain rows. */
 const MOST_CUTS = 60_000;
 const SLACK = 1e-6;
@@ -156,7 +157,7 @@ export function fillClosing(room: Room, piece: SmallPiece, gapMm: number): LaidP
     ? [rounds(w, h, a, false), rounds(w, h, a, true), flip(rounds(h, w, a, true))].reduce((best, one) =>
         one.length > best.length ? one : best,
       )
-    : new BlockFiller(a, b).fill(w, h, DEPTH);
+    : new BlockFiller(a, b).fill(w, h, w * h > MOST_DEEP * a * b ? 1 : DEPTH);
   const laid = spots.map(({ x, y, turned }) => ({ x: x + (turned ? b : a) / 2, y: y + (turned ? a : b) / 2, turned }));
   const middle = (list: number[], reach: (i: number) => number) =>
     list.length === 0 ? 0 : (Math.min(...list.map((v, i) => v - reach(i))) + Math.max(...list.map((v, i) => v + reach(i)))) / 2;

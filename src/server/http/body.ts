@@ -17,7 +17,13 @@ export async function readBytes(request: Request, limit: number): Promise<Uint8A
     if (size > limit) throw tooLarge(limit);
     chunks.push(chunk);
   }
-  return new Uint8Array(Buffer.concat(chunks));
+  const bytes = new Uint8Array(size);
+  let at = 0;
+  for (const chunk of chunks) {
+    bytes.set(chunk, at);
+    at += chunk.byteLength;
+  }
+  return bytes;
 }
 
 /** The text of a JSON body. @throws {Refusal} 413 over the limit, 415 not JSON by its type */

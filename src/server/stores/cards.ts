@@ -166,7 +166,23 @@ export function judgedOrder(db: Db, facts: Facts, { doc: order, version }: Versi
   return remember(db, known, order.id, { mark, lines: order.lines.map((line) => judgedPrints(facts, order, line)) }).lines;
 }
 
-export function cardsOfOrder(facts: Facts, order: Order): { lineId: string; printKey: string; card: Card; waysOut: WayOut[] }[] {
+type OrderCard = { lineId: string; printKey: string; card: Card; waysOut: WayOut[] };
+const cardsMemory = perShop(() => new Map<string, { mark: string; cards: OrderCard[] }>());
+/** Orders whose cards are remembered; those of a large one take some megabytes. */
+const MOST_ORDERS = 12;
+
+/** Every card of an order, worked out once for each version of it and of what its cards are worked out from. */
+export function cardsOf(db: Db, stored: Versioned<Order>): OrderCard[] {
+  const facts = readFacts(db);
+  const mark = JSON.stringify([stored.version, factsMark(db), facts.learned]);
+  const memory = cardsMemory(db);
+  const known = memory.get(stored.doc.id);
+  return known?.mark === mark
+    ? known.cards
+    : remember(db, memory, stored.doc.id, { mark, cards: cardsOfOrder(facts, stored.doc) }, MOST_ORDERS).cards;
+}
+
+export function cardsOfOrder(facts: Facts, order: Order): OrderCard[] {
   return order.lines.flatMap((line) =>
     line.prints.map((print) => {
       const input = inputOf(facts, order, line, print);

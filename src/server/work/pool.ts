@@ -8,6 +8,7 @@ import { MessageChannel } from 'node:worker_threads';
 import { Piscina } from 'piscina';
 import { appFolder } from '../app';
 import { Refusal } from '../http/problem';
+import type { JudgedRoute } from './jobs';
 import type { Done, Task } from './task';
 
 /** What a kind of task may take. */
@@ -25,11 +26,16 @@ const spare = Math.max(1, availableParallelism() - 1);
 const LIMITS = {
   compute: { threads: Math.min(2, spare), seconds: 20, megabytes: 512, waiting: 64 },
   shop: { threads: 1, seconds: 60, megabytes: 1024, waiting: 256 },
+  // whole cards of a large order take long: the bench does not wait for them
+  cards: { threads: 1, seconds: 120, megabytes: 1024, waiting: 64 },
   file: { threads: 1, seconds: 600, megabytes: 2048, waiting: 4 },
 } satisfies Record<string, Limits>;
 type PoolName = keyof typeof LIMITS;
 
-const POOL_OF: Record<Task['do'], PoolName> = { compute: 'compute', judge: 'shop', paper: 'shop', import: 'file', prove: 'file' };
+const POOL_OF: Record<Task['do'], PoolName> = { compute: 'compute', judge: 'shop', paper: 'cards', import: 'file', prove: 'file' };
+const OF_CARDS: readonly JudgedRoute[] = ['orderCards', 'whichTransfer', 'again'];
+
+const poolFor = (task: Task): PoolName => (task.do === 'judge' && OF_CARDS.includes(task.route) ? 'cards' : POOL_OF[task.do]);
 
 const HELD = Symbol.for('tidy-beacon.workers');
 type Holder = { [HELD]?: Map<PoolName, Piscina<Task, Done>> };
@@ -80,12 +86,13 @@ class WorkerFault extends Error {
  * @throws {WorkerFault} it failed
  */
 export async function inWorker(task: Task, signal?: AbortSignal): Promise<Exclude<Done, { refused: unknown } | { fault: unknown }>> {
-  const name = POOL_OF[task.do];
+  const name = poolFor(task);
   const { seconds } = LIMITS[name];
   const late = AbortSignal.timeout(seconds * 1000);
   let done: Done;
   try {
-    const transferList = task.do === 'import' ? [task.port] : [];
+    // a file goes over as it is, without a copy
+    const transferList = task.do === 'import' ? [task.port, task.ask.bytes.buffer] : [];
     done = await poolOf(name).run(task, { signal: signal ? AbortSignal.any([late, signal]) : late, transferList: transferList as never });
   } catch (error) {
     if (late.aborted) throw tooMuch(`over ${seconds} seconds`);

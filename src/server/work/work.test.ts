@@ -22,7 +22,7 @@ describe('what is asked', () => {
     );
     expect(reply).toMatchObject({
       status: 422,
-      body: { errors: [{ field: 'piece', message: expect.stringMatching(/nobody lays out so many/) }] },
+      body: { errors: [{ field: 'piece', message: expect.stringMatching(/lay fewer at once/) }] },
     });
   });
   it('a body nested ten thousand deep is refused before it is read', async () => {
@@ -68,7 +68,7 @@ describe('a worker', () => {
     const asked = {
       params: {},
       query: {},
-      text: JSON.stringify({ room: { widthMm: 400, heightMm: 400 }, piece: { widthMm: 23, heightMm: 31, round: false }, gapMm: 1 }),
+      text: JSON.stringify({ room: { widthMm: 400, heightMm: 400 }, piece: { widthMm: 37, heightMm: 38.5, round: false }, gapMm: 1 }),
       ifMatch: null,
     };
     const task = { do: 'compute', route: 'computeClosing', asked } as const;
