@@ -85,7 +85,7 @@ async function press(shop: Shop, runId: string, going: () => boolean): Promise<n
 }
 
 /** @returns what of the shop cannot be read afterwards; empty: all of it can */
-async function unreadableAfter(shop: Shop): Promise<string[]> {
+export async function unreadableAfter(shop: Shop): Promise<string[]> {
   const wrong: string[] = [];
   for (const path of [
     'bench',

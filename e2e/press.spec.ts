@@ -41,7 +41,7 @@ test('the old clamshell is surveyed, its cold corner holds an order, turning the
     .getByRole('region', { name: 'Ways out' })
     .getByRole('listitem')
     .filter({ hasText: 'Turn the piece round on the platen' });
-  await way.getByRole('button', { name: 'Take it' }).click({ timeout: 20_000 });
+  await way.getByRole('button', { name: 'Take it' }).click();
   await expect(card.locator('[data-lamp="hold"]')).toHaveCount(0);
   await expect(card).not.toContainText('cold spot of Old clamshell');
 

@@ -221,7 +221,7 @@ test('a press whose time is up takes over another page; a key leads to it, and i
   await page.getByRole('link', { name: '7 House' }).click();
   await page.getByRole('heading', { name: 'House' }).first().waitFor();
   const due = page.getByRole('alertdialog', { name: /Open the press now/ });
-  await expect(due).toBeVisible({ timeout: 15_000 });
+  await expect(due).toBeVisible();
   await page.keyboard.press('Escape');
   await expect(due).toHaveCount(0);
   await page.getByRole('link', { name: /piece 1 open now/ }).click();

@@ -38,6 +38,11 @@ export class Shop {
     return shop;
   }
 
+  /** One that is not started yet: its file is made by the first start. */
+  static async aside(): Promise<Shop> {
+    return new Shop(await freePort(), await freePort(), true);
+  }
+
   /** Of the running server; 0: none. */
   get pid(): number {
     return this.child?.pid ?? 0;
@@ -88,13 +93,13 @@ export class Shop {
     this.child = null;
   }
 
-  /** Ends the server at once, as a power cut would. */
-  async kill(): Promise<void> {
+  /** Ends the server at once, as a power cut would, or as its window does that is closed. */
+  async kill(by: 'SIGKILL' | 'SIGINT' = 'SIGKILL'): Promise<void> {
     const { child } = this;
     this.child = null;
     if (!child || child.exitCode !== null) return;
     const gone = new Promise((done) => child.once('exit', done));
-    child.kill('SIGKILL');
+    child.kill(by);
     await gone;
   }
 

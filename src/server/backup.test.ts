@@ -188,6 +188,21 @@ describe('a backup', () => {
         ),
       /not the one that was frozen/,
     ],
+    [
+      'with an order that is listed by another day than it says',
+      (db) => db.exec("UPDATE orders SET due = '2020-01-01' WHERE id = 'order-guide-tees'"),
+      /damaged \(orders order-guide-tees: its due is not what it is listed by/,
+    ],
+    [
+      'with a pressing that names another card than its run',
+      (db) => {
+        const { sql } = db.prepare("SELECT sql FROM sqlite_master WHERE name = 'pressings_refuse_update'").get() as { sql: string };
+        db.exec(
+          `DROP TRIGGER pressings_refuse_update; UPDATE pressings SET doc = json_set(doc, '$.cardHash', '${'b'.repeat(64)}'); ${sql}`,
+        );
+      },
+      /names another card than its run/,
+    ],
   ])('of an older version, without a seal, %s is refused', async (_, change, words) => {
     const file = join(folder(), 'unsealed.beacon');
     await takeBackup(shop(), file);

@@ -2,7 +2,6 @@
 import { createHash } from 'node:crypto';
 import { closeSync, ftruncateSync, openSync, readSync, rmSync, statSync } from 'node:fs';
 import Sqlite from 'better-sqlite3';
-import { type SQL, sql } from 'drizzle-orm';
 import type { z } from 'zod';
 import { PracticeRoundSchema } from '../contract/heat';
 import { PRESSING_READER, readCard } from '../core/formats';
@@ -96,34 +95,63 @@ function schemaFault(sqlite: Sqlite.Database, migrations: string): string | null
   return null;
 }
 
-/** Every table of documents: how each of its rows is told and read. */
-const WRITTEN_ONCE: readonly { table: string; id: SQL; schema: z.ZodType }[] = [
-  { table: 'pressings', id: sql`id`, schema: PRESSING_READER },
-  { table: 'amendments', id: sql`id`, schema: AmendmentSchema },
-  { table: 'run_events', id: sql`id`, schema: RunEventSchema },
-  { table: 'press_records', id: sql`id`, schema: PressRecordSchema },
-  { table: 'press_amendments', id: sql`id`, schema: PressAmendmentSchema },
-  { table: 'practice_rounds', id: sql`id`, schema: PracticeRoundSchema },
+/** Documents that are written once, each with the columns of its row that are copies of what it says, and where it says it. */
+const WRITTEN_ONCE: readonly { table: string; schema: z.ZodType; copies: Record<string, string> }[] = [
+  {
+    table: 'pressings',
+    schema: PRESSING_READER,
+    copies: {
+      id: 'id',
+      order_id: 'orderId',
+      line_id: 'lineId',
+      print_key: 'printKey',
+      outcome: 'outcome',
+      fabric: 'fabricName',
+      product: 'productName',
+      press: 'pressName',
+      ended_at: 'endedAt',
+    },
+  },
+  {
+    table: 'amendments',
+    schema: AmendmentSchema,
+    copies: { id: 'id', pressing_id: 'pressingId', field: 'field', to_value: 'to', at: 'at' },
+  },
+  { table: 'run_events', schema: RunEventSchema, copies: { id: 'id' } },
+  { table: 'press_records', schema: PressRecordSchema, copies: { id: 'id', kind: 'kind', at: 'at' } },
+  { table: 'press_amendments', schema: PressAmendmentSchema, copies: { id: 'id', record_id: 'recordId', to_value: 'to' } },
+  { table: 'practice_rounds', schema: PracticeRoundSchema, copies: {} },
 ];
 
-/** The first document that cannot be read, in words; null: all can. */
+/** The first document that cannot be read, or that says otherwise than its row, in words; null: all are sound. */
 function documentFault(db: Db): string | null {
   const sqlite = db.$client;
-  const first = (table: string, schema: z.ZodType): string | null => {
-    for (const row of sqlite.prepare(`SELECT id, doc FROM ${table}`).iterate() as Iterable<{ id: string; doc: string }>) {
+  const first = (table: string, schema: z.ZodType, copies: Record<string, string>): string | null => {
+    for (const row of sqlite.prepare(`SELECT * FROM ${table}`).iterate() as Iterable<
+      Record<string, unknown> & { id: string; doc: string }
+    >) {
       const one = read(schema, row.doc);
       if ('why' in one) return `${table} ${row.id}: ${one.why}`;
+      const doc = one.doc as Record<string, unknown>;
+      for (const [column, field] of Object.entries(copies))
+        if (row[column] !== doc[field]) return `${table} ${row.id}: its ${field} is not what it is listed by`;
     }
     return null;
   };
   for (const kind of Object.keys(DOCS) as DocKind[]) {
-    const fault = first(kind, DOCS[kind].schema);
+    const fault = first(kind, DOCS[kind].schema, { id: 'id', ...(kind === 'orders' && { due: 'due' }) });
     if (fault) return fault;
   }
-  for (const { table, schema } of WRITTEN_ONCE) {
-    const fault = first(table, schema);
+  for (const { table, schema, copies } of WRITTEN_ONCE) {
+    const fault = first(table, schema, copies);
     if (fault) return fault;
   }
+  const stray = sqlite
+    .prepare(
+      "SELECT p.id FROM pressings p JOIN runs r ON r.id = p.run_id WHERE json_extract(p.doc, '$.cardHash') IS NOT r.card_hash LIMIT 1",
+    )
+    .get() as { id: string } | undefined;
+  if (stray) return `pressings ${stray.id}: it names another card than its run`;
   for (const { hash, version, doc } of sqlite.prepare('SELECT hash, schema_version AS version, doc FROM cards').iterate() as Iterable<{
     hash: string;
     version: number;
