@@ -5,7 +5,7 @@ import type { Order } from '../../core/card';
 import { finishedPieces, type LineProgress, nextStep, orderLamp, printLeft, spoiledPieces } from '../../core/log';
 import { orders } from '../db/schema';
 import { Refusal } from '../http/problem';
-import { type Facts, judgedOrder, readFacts } from './cards';
+import { judgedOrder, readFacts, type ShopFacts } from './cards';
 import { progress, progressKey } from './logTail';
 import { listOpenRuns } from './openedRun';
 import type { Db } from './perShop';
@@ -18,7 +18,7 @@ interface LineWithCards extends LineProgress {
 type Open = Pick<ReturnType<typeof listOpenRuns>[number], 'id' | 'orderId' | 'lineId' | 'printKey'>;
 
 /** How far each line of an order is, with the minutes of each of its prints as their cards would be now. */
-function lineStates(db: Db, facts: Facts, stored: Versioned<Order>, open: readonly Open[]): LineWithCards[] {
+function lineStates(db: Db, facts: ShopFacts, stored: Versioned<Order>, open: readonly Open[]): LineWithCards[] {
   const { doc: order } = stored;
   const done = progress(db);
   const judged = judgedOrder(db, facts, stored);
@@ -39,7 +39,7 @@ function lineStates(db: Db, facts: Facts, stored: Versioned<Order>, open: readon
 const sum = (values: number[]) => values.reduce((a, b) => a + b, 0);
 
 /** What an order is, in one line: `12 tee M, 8 tee L`. */
-const describe = (order: Order, facts: Facts): string =>
+const describe = (order: Order, facts: ShopFacts): string =>
   order.lines
     .map((line) => `${line.count} ${facts.blanks.find((b) => b.id === line.blankId)?.name ?? line.blankId} ${line.size}`)
     .join(', ');
@@ -67,7 +67,7 @@ export function bench(db: Db): { orders: BenchRow[]; unreadable: Unreadable[] } 
   return { orders: shown, unreadable };
 }
 
-function benchRow(db: Db, facts: Facts, stored: Versioned<Order>, open: readonly Open[]): BenchRow {
+function benchRow(db: Db, facts: ShopFacts, stored: Versioned<Order>, open: readonly Open[]): BenchRow {
   const { doc: order } = stored;
   const lines = lineStates(db, facts, stored, open);
   const { state, cautions } = orderLamp(lines);

@@ -34,24 +34,30 @@ export interface Facts extends Shelf {
   maps: readonly PlatenMap[];
   learned: readonly LearnedShift[];
 }
+/** Facts as the shop has them now. */
+export interface ShopFacts extends Facts {
+  /** Another text where shelf, presses or house are others. */
+  mark: string;
+}
 
-type Settled = Omit<Facts, 'learned'>;
+type Settled = Omit<ShopFacts, 'learned'>;
 const settledOf = perShop(() => new Map<'facts', { mark: string; value: Settled }>());
 
-/** Read once while shelf, presses and house stay as they are; what the log has learned changes with every piece. */
-export function readFacts(db: Db): Facts {
-  const mark = factsMark(db);
+/**
+ * Read once while shelf, presses and house stay as they are; what the log has learned changes with every piece. Their mark is
+ * taken before they are read: what another thread writes meanwhile makes them old, never new under an old name.
+ */
+export function readFacts(db: Db): ShopFacts {
+  const mark = markOf(db, 'shelf', 'presses', 'house');
   const settled = whileSame(db, settledOf(db), 'facts', mark, () => ({
     ...readShelf(db),
     presses: listPresses(db).rows.map((row) => asLogged(db, row.doc)),
     house: readHouse(db).doc,
     maps: latestMaps(db),
+    mark,
   }));
   return { ...settled, learned: learnedShifts(db, settled.house) };
 }
-
-/** A text that changes with anything of the shop a card is worked out from, but for the order and the log. */
-const factsMark = (db: Db): string => markOf(db, 'shelf', 'presses', 'house');
 
 function pick<T extends { id: string }>(all: readonly T[], id: string, what: string): T {
   const found = all.find((one) => one.id === id);
@@ -156,10 +162,10 @@ interface Judged {
 const judgedOf = perShop(() => new Map<string, Judged>());
 
 /** How every print of an order is judged, line by line: once for each version of the order and of what its cards are worked out from. */
-export function judgedOrder(db: Db, facts: Facts, { doc: order, version }: Versioned<Order>): JudgedPrint[][] {
+export function judgedOrder(db: Db, facts: ShopFacts, { doc: order, version }: Versioned<Order>): JudgedPrint[][] {
   const presses = new Set(order.lines.flatMap((line) => line.prints.map((print) => print.pressId)));
   const learned = facts.learned.filter((one) => presses.has(one.pressId));
-  const mark = JSON.stringify([version, factsMark(db), learned]);
+  const mark = JSON.stringify([version, facts.mark, learned]);
   const known = judgedOf(db);
   const before = known.get(order.id);
   if (before?.mark === mark) return before.lines;
@@ -172,9 +178,8 @@ const cardsMemory = perShop(() => new Map<string, { mark: string; cards: OrderCa
 const MOST_ORDERS = 12;
 
 /** Every card of an order, worked out once for each version of it and of what its cards are worked out from. */
-export function cardsOf(db: Db, stored: Versioned<Order>): OrderCard[] {
-  const facts = readFacts(db);
-  const mark = JSON.stringify([stored.version, factsMark(db), facts.learned]);
+export function cardsOf(db: Db, facts: ShopFacts, stored: Versioned<Order>): OrderCard[] {
+  const mark = JSON.stringify([stored.version, facts.mark, facts.learned]);
   const memory = cardsMemory(db);
   const known = memory.get(stored.doc.id);
   return known?.mark === mark

@@ -4,10 +4,10 @@ import { beforeAll, describe, expect, it } from 'vitest';
 import { CardSchema } from '../../core/card';
 import { openShop, type Shop } from '../db';
 import { bench, orderReply } from './bench';
-import { cardsOfOrder, readFacts } from './cards';
+import { cardsOf, cardsOfOrder, judgedOrder, readFacts } from './cards';
 import { loadDemoShop } from './demoShop';
 import { freezeCard, frozenCard } from './frozenCards';
-import { readHouse } from './house';
+import { putHouse, readHouse } from './house';
 import { beginShop } from './newShop';
 import { openRun } from './openedRun';
 import { findOrder, putOrder, removeOrder } from './orders';
@@ -45,6 +45,19 @@ describe('the demo shop', () => {
       .filter((row) => row.lamp === 'hold')
       .map((row) => cardsOfOrder(facts, findOrder(shop.db, row.orderId).doc)[0]?.card.lamp.findings[0]?.rule);
     expect(new Set(held).size).toBe(3);
+  });
+  it('whose house changes while cards are judged gives cards of the new house to who asks next', () => {
+    const { db } = fresh((one) => loadDemoShop(one.db, join(process.cwd(), 'demo'), TODAY));
+    const stored = findOrder(db, 'order-guide-tees');
+    const facts = readFacts(db);
+    const { doc, version } = readHouse(db);
+    putHouse(db, { ...doc, rules: { ...doc.rules, coverWhenAllowed: 'always' } }, version);
+    // another thread judged by what it had read before
+    const [cards, judged] = [cardsOf(db, facts, stored), judgedOrder(db, facts, stored)];
+    const after = readFacts(db);
+    expect(cardsOf(db, after, stored)).toEqual(cardsOfOrder(after, stored.doc));
+    expect(cardsOf(db, after, stored)).not.toEqual(cards);
+    expect(judgedOrder(db, after, stored)).not.toBe(judged);
   });
   it('has a hundred pressings with honest failures', () => {
     const log = searchLog(shop.db, { limit: 200 });

@@ -7,7 +7,7 @@ import { platenMap } from '../../core/press';
 import type { Answer, Input } from '../http/answer';
 import { againReply } from '../stores/again';
 import { bench, orderReply } from '../stores/bench';
-import { cardsOf, computeInput } from '../stores/cards';
+import { cardsOf, computeInput, readFacts } from '../stores/cards';
 import { learnedByName, orderStack, shelfStack } from '../stores/heatStacks';
 import { findOrder } from '../stores/orders';
 import type { Db } from '../stores/perShop';
@@ -61,7 +61,7 @@ export type JudgedRoute =
 export const JUDGED: Jobs<JudgedRoute, [Db]> = {
   bench: (db) => ({ today: new Date().toISOString(), ...bench(db) }),
   order: (db, { params }) => orderReply(db, findOrder(db, params.id)),
-  orderCards: (db, { params }) => ({ cards: cardsOf(db, findOrder(db, params.id)) }),
+  orderCards: (db, { params }) => ({ cards: cardsOf(db, readFacts(db), findOrder(db, params.id)) }),
   whichTransfer: (db, { body }) => ({ ranked: rankFor(db, body) }),
   orderHeat: (db, { params, query }) => ({ stack: orderStack(db, params.id, query.line, query.print) }),
   shelfHeat: (db, { query }) => ({ stack: shelfStack(db, query) }),
