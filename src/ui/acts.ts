@@ -8,6 +8,9 @@ export interface UndoableAct {
 }
 
 let last: UndoableAct | null = null;
+/** Saves are numbered as they are begun: one that is done late never takes the place of a later one. */
+let begun = 0;
+let shown = 0;
 const listeners = new Set<() => void>();
 
 function set(act: UndoableAct | null): void {
@@ -16,10 +19,16 @@ function set(act: UndoableAct | null): void {
 }
 
 /** Puts an act on the rail; it stays until undone or until the next one takes its place. */
-export const didUndoably = (act: UndoableAct): void => set(act);
+export function didUndoably(act: UndoableAct): void {
+  shown = ++begun;
+  set(act);
+}
 
 /** Takes the act off the rail: something was begun on top of it, so that undoing it would pull the ground away. */
-export const forgetAct = (): void => set(null);
+export function forgetAct(): void {
+  shown = ++begun;
+  set(null);
+}
 
 /** Saves that are on their way, and whether each was taken. */
 const underWay = new Set<Promise<boolean>>();
@@ -31,8 +40,11 @@ const underWay = new Set<Promise<boolean>>();
  * @throws whatever `save` throws
  */
 export function saveUndoably(what: string, save: () => Promise<UndoableAct['undo'] | null>): Promise<void> {
+  const number = ++begun;
   const done = save().then((undo) => {
-    if (undo) didUndoably({ what, undo });
+    if (!undo || number < shown) return;
+    shown = number;
+    set({ what, undo });
   });
   const taken = done.then(
     () => true,

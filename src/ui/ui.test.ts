@@ -106,7 +106,7 @@ describe('the last undoable act', () => {
     await undoLast();
     expect(undone).toEqual(['line removed']);
   });
-  it('waits for all of several saves and undoes the one that came back last', async () => {
+  it('waits for all of several saves and undoes the one that was begun last', async () => {
     const undone: string[] = [];
     const [first, second] = [saving('first', undone), saving('second', undone)];
     const undo = undoLast();
@@ -115,7 +115,7 @@ describe('the last undoable act', () => {
     expect(undone).toEqual([]);
     first.resolve();
     await undo;
-    expect(undone).toEqual(['first']);
+    expect(undone).toEqual(['second']);
   });
 });
 
