@@ -31,6 +31,24 @@ export function useRoute<N extends RouteName>(name: N, args: Args<N>, enabled = 
 export const refresh = (...names: RouteName[]): Promise<void> =>
   Promise.all(names.map((name) => queries.invalidateQueries({ queryKey: [name] }))).then(() => undefined);
 
+/** What others change is fetched at once, and then so often at most, ms. */
+const OTHERS_MS = 1000;
+let fetchedAt = Number.NEGATIVE_INFINITY;
+let due: ReturnType<typeof setTimeout> | null = null;
+
+/** Something was changed in the shop, perhaps by another device: the rail and the bench are fetched again, all changes of a second together. */
+export function refreshSoon(): void {
+  if (due) return;
+  due = setTimeout(
+    () => {
+      due = null;
+      fetchedAt = performance.now();
+      void refresh('rail', 'bench');
+    },
+    Math.max(0, fetchedAt + OTHERS_MS - performance.now()),
+  );
+}
+
 /** Words for an error, for the place where it happened. */
 export function errorWords(error: unknown): string {
   // what is wrong with each field, without the names the wire has for them

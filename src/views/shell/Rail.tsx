@@ -8,7 +8,7 @@ import { onClockJump, secondsLeft, useSecondsTo } from '../../ui/clock';
 import { beginOutbox, heardCounts, seenRefusal, useRefusal } from '../../ui/outbox';
 import { seenPhotoRefusal, usePhotosOnWay } from '../../ui/photo';
 import { piecesOrScrap } from '../../ui/pieces';
-import { errorWords, Island, queries, refresh, useRoute } from '../../ui/query';
+import { errorWords, Island, queries, refresh, refreshSoon, useRoute } from '../../ui/query';
 import { runHref, Takeover } from './Takeover';
 
 export function Rail() {
@@ -30,7 +30,7 @@ function useChangeStream(): void {
       stream = new EventSource(`${API}/rail/stream`);
       stream.addEventListener('change', (event) => {
         heardCounts((JSON.parse(event.data) as { runs: Record<string, number> }).runs);
-        void refresh('rail', 'bench');
+        refreshSoon();
       });
       stream.addEventListener('devices', (event) =>
         queries.setQueryData<Reply<'devices'>>(['devices', {}], (was) => ({ port: was?.port ?? null, devices: JSON.parse(event.data) })),
