@@ -43,7 +43,6 @@ async function toLastLook(page: Page): Promise<void> {
 test('the next size goes on by Space: nothing that still stands is asked again, and the house keeps the time that was found', async ({
   page,
 }) => {
-  test.setTimeout(150_000);
   await page.goto('/orders');
   await fewLeft(page);
   await page.goto('/orders/order-guide-tees/card?line=line-guide-m');
@@ -82,7 +81,6 @@ test('the next size goes on by Space: nothing that still stands is asked again, 
 });
 
 test('the last Space of a run, doubled by a slip, begins no other; what has cautions is looked at first', async ({ page }) => {
-  test.setTimeout(120_000);
   await toLastLook(page);
   await page.waitForTimeout(650);
   for (let i = 0; i < 4; i++) await page.keyboard.press('Space');
@@ -103,7 +101,6 @@ test('the last Space of a run, doubled by a slip, begins no other; what has caut
 });
 
 test('with the server away as the last piece is kept, the sheet is there; what is next comes with the server', async ({ page, shop }) => {
-  test.setTimeout(120_000);
   await toLastLook(page);
   await shop.kill();
   await page.waitForTimeout(650);

@@ -6,7 +6,6 @@ import { expect, test } from './shop';
 test('the old clamshell is surveyed, its cold corner holds an order, turning the piece clears it, the next survey stands on the chart', async ({
   page,
 }) => {
-  test.setTimeout(240_000);
   await page.goto('/orders/order-crew-tees?line=new');
   await page.getByLabel('Pieces', { exact: true }).fill('4');
   await page.getByRole('combobox', { name: 'Blank' }).fill('crew tee');

@@ -69,7 +69,7 @@ test('six two-sheet toner tees step by step, by Space: one laid back, one spoile
 test('a raised film is tried on scrap, the best time is kept for the run, and after it by the house, in place of a trial', async ({
   page,
 }) => {
-  test.setTimeout(180_000);
+  test.setTimeout(600_000);
   await page.goto('/orders/order-workshop/card');
   await start(page);
   const look = async (key: string) => {

@@ -21,7 +21,8 @@ export const RunSetValues = memo(function RunSetValues({ card, stage, setS, setC
   if (!carded) return null;
   const isPress = carded.kind === 'press';
   const timeS = isPress && setS !== null ? setS : carded.timeS;
-  const tempC = isPress && setC !== null ? setC : carded.tempC;
+  // a stage before the full press that has no heat of its own is done at the same
+  const tempC = setC !== null && carded.tempC === card.set.tempC ? setC : carded.tempC;
   const { setting, band } = carded;
   const gauge =
     setting.gauge === 'dial'
@@ -44,7 +45,13 @@ export const RunSetValues = memo(function RunSetValues({ card, stage, setS, setC
         {carded.lowerC !== null && `, lower ${formatFigure(carded.lowerC, unit)} ${UNITS[unit].symbol}`}
         <br />
         {peelWords(carded)}, {carded.cover ? `${COVER_SHEETS[carded.cover].name} over it` : 'no cover'}
-        {isPress && (setS !== null || setC !== null) && <span className="text-amber">, not as carded</span>}
+        {(isPress ? setS !== null || setC !== null : tempC !== carded.tempC) && <span className="text-amber">, not as carded</span>}
+        {!isPress && setS !== null && (
+          <>
+            <br />
+            <span className="text-amber">full press {formatDuration(setS)}, not as carded</span>
+          </>
+        )}
       </span>
     </div>
   );
