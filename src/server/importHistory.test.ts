@@ -155,7 +155,7 @@ describe('a file with a fault in its past', () => {
       lines: [],
     }));
     const { faults } = await bringIn('shop', JSON.stringify({ format: 'tidy-beacon shop', version: 2, orders }), true);
-    expect(faults[0]?.message).toMatch(/A file may hold 10000 orders; this one has 150000/);
+    expect(faults[0]?.message).toMatch(/A file may hold 100000 orders; this one has 150000/);
     await stands();
   });
 });

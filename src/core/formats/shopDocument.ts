@@ -93,6 +93,7 @@ const MOST_OF: Partial<Record<Section, number>> = {
   amendments: 500_000,
   cards: 100_000,
   runs: 100_000,
+  orders: 100_000,
 };
 
 /** The records of one section, each through its schema by itself; no two may have the same id. */
