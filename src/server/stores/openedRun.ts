@@ -1,5 +1,5 @@
 /** A run as it is read back: its row, its frozen card, all its events and the state they add up to, followed as it grows. */
-import { and, asc, eq, gt, isNull, max, sql } from 'drizzle-orm';
+import { and, asc, eq, getTableColumns, gt, isNull, max, sql } from 'drizzle-orm';
 import type { Card } from '../../core/card';
 import {
   DoesNotAddUp,
@@ -38,14 +38,20 @@ const MOST_KNOWN = 400;
 export function openRun(db: Db, id: string): OpenedRun {
   const row = db.select().from(runs).where(eq(runs.id, id)).get();
   if (!row) throw notFound('run', id);
-  const known = knownOf(db);
-  const before = known.get(id);
   const newest =
     db
       .select({ seq: max(runEvents.seq) })
       .from(runEvents)
       .where(eq(runEvents.runId, id))
       .get()?.seq ?? 0;
+  return openedUpTo(db, row, newest);
+}
+
+/** The same of a row that was just read, with the number of its newest event. */
+export function openedUpTo(db: Db, row: RunRow, newest: number): OpenedRun {
+  const { id } = row;
+  const known = knownOf(db);
+  const before = known.get(id);
   if (before?.seq === newest) return { ...before.opened, row };
   const opened = grown(db, row, before ?? null);
   return remember(db, known, id, { seq: newest, opened }, MOST_KNOWN).opened;
@@ -85,5 +91,17 @@ export function newestStep(db: Db): number {
     FROM runs WHERE ended_at IS NULL`);
   return Number(row.at ?? 0);
 }
+
+/** Open runs with the number of the newest event of each: one question however many there are. */
+export const openRunsNow = (db: Db): { row: RunRow; newest: number }[] =>
+  db
+    .select({
+      row: getTableColumns(runs),
+      newest: sql<number>`coalesce((SELECT max(seq) FROM run_events WHERE run_events.run_id = runs.id), 0)`,
+    })
+    .from(runs)
+    .where(isNull(runs.endedAt))
+    .orderBy(asc(runs.startedAt))
+    .all();
 
 export const listOpenRuns = (db: Db): RunRow[] => db.select().from(runs).where(isNull(runs.endedAt)).orderBy(asc(runs.startedAt)).all();

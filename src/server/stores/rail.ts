@@ -2,55 +2,77 @@
 import type { Rail, Unreadable } from '../../contract/schemas';
 import { type Clock, clocksOf, cueOf } from '../../core/run';
 import { Refusal } from '../http/problem';
-import { listOpenRuns, type OpenedRun, openRun } from './openedRun';
-import type { Db } from './perShop';
+import { openedUpTo, openRunsNow } from './openedRun';
+import { type Db, perShop, remember } from './perShop';
+import { markOf } from './revisions';
 import { orderNameOf } from './runs';
 import { listPresses } from './shelf';
 
-/** Every open run that can be read; those that cannot are told. */
-function openedRuns(db: Db): { opened: OpenedRun[]; unreadable: Unreadable[] } {
-  const opened: OpenedRun[] = [];
-  const unreadable: Unreadable[] = [];
-  for (const { id, orderId } of listOpenRuns(db)) {
-    try {
-      opened.push(openRun(db, id));
-    } catch (error) {
-      if (!(error instanceof Refusal)) throw error;
-      unreadable.push({ what: 'run', id, name: orderNameOf(db, orderId), why: error.message });
-    }
-  }
-  return { opened, unreadable };
+type RailRun = Rail['runs'][number];
+/** What the rail says of a run, as long as it has no further step; a cue changes with time as well. */
+interface Told {
+  /** Of its newest event and of the orders, whose names it tells. */
+  mark: string;
+  at: number;
+  run: RailRun;
+  setC: number;
+  closed: boolean;
+}
+const toldOf = perShop(() => new Map<string, Told>());
+const GOOD_FOR_MS = 1000;
+const MOST_TOLD = 400;
+
+function told(db: Db, { row, newest }: ReturnType<typeof openRunsNow>[number], orders: string, now: number): Told {
+  const mark = `${newest} ${orders}`;
+  const memory = toldOf(db);
+  const before = memory.get(row.id);
+  if (before?.mark === mark && now >= before.at && now - before.at < GOOD_FOR_MS) return before;
+  const { card, plan, state } = openedUpTo(db, row, newest);
+  const clocks = clocksOf(plan, state);
+  const cue = cueOf(plan, state, now);
+  const run: RailRun = {
+    runId: row.id,
+    orderId: row.orderId,
+    lineId: row.lineId,
+    pressId: row.pressId,
+    label: `${orderNameOf(db, row.orderId)}, ${card.of.size}`,
+    verb: cue.verb,
+    now: [...cue.pieces],
+    pieces: row.pieces,
+    clocks: clocks.map((clock: Clock) => ({ ...clock })),
+  };
+  const closed = clocks.some(({ phase }) => phase === 'closed');
+  return remember(db, memory, row.id, { mark, at: now, run, setC: card.set.tempC, closed }, MOST_TOLD);
 }
 
 export function readRail(db: Db, now: number): Rail {
-  const { opened, unreadable } = openedRuns(db);
-  const open = opened.map((one) => ({ ...one, clocks: clocksOf(one.plan, one.state), cue: cueOf(one.plan, one.state, now) }));
+  const open: Told[] = [];
+  const orders = markOf(db, 'orders');
+  const unreadable: Unreadable[] = [];
+  for (const one of openRunsNow(db)) {
+    try {
+      open.push(told(db, one, orders, now));
+    } catch (error) {
+      if (!(error instanceof Refusal)) throw error;
+      const { id, orderId } = one.row;
+      unreadable.push({ what: 'run', id, name: orderNameOf(db, orderId), why: error.message });
+    }
+  }
   const presses = listPresses(db);
   return {
     now,
     presses: presses.rows.map(({ doc: press }) => {
-      const here = open.filter(({ row }) => row.pressId === press.id);
+      const here = open.filter(({ run }) => run.pressId === press.id);
       const last = here.at(-1);
-      const closed = here.some(({ clocks }) => clocks.some(({ phase }) => phase === 'closed'));
       return {
         id: press.id,
         name: press.name,
-        setC: last?.card.set.tempC ?? null,
+        setC: last?.setC ?? null,
         unit: press.set.unit,
-        state: closed ? ('closed' as const) : last ? ('in use' as const) : ('free' as const),
+        state: here.some(({ closed }) => closed) ? ('closed' as const) : last ? ('in use' as const) : ('free' as const),
       };
     }),
-    runs: open.map(({ row, card, clocks, cue }) => ({
-      runId: row.id,
-      orderId: row.orderId,
-      lineId: row.lineId,
-      pressId: row.pressId,
-      label: `${orderNameOf(db, row.orderId)}, ${card.of.size}`,
-      verb: cue.verb,
-      now: [...cue.pieces],
-      pieces: row.pieces,
-      clocks: clocks.map((clock: Clock) => ({ ...clock })),
-    })),
+    runs: open.map(({ run }) => run),
     unreadable: [...presses.unreadable, ...unreadable],
   };
 }

@@ -2,6 +2,7 @@
 import { join } from 'node:path';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { CardSchema } from '../../core/card';
+import { cueOf, factOf, type RunEvent } from '../../core/run';
 import { openShop, type Shop } from '../db';
 import { bench, orderReply } from './bench';
 import { cardsOf, cardsOfOrder, judgedOrder, readFacts } from './cards';
@@ -58,6 +59,21 @@ describe('the demo shop', () => {
     expect(cardsOf(db, after, stored)).toEqual(cardsOfOrder(after, stored.doc));
     expect(cardsOf(db, after, stored)).not.toEqual(cards);
     expect(judgedOrder(db, after, stored)).not.toBe(judged);
+  });
+  it('tells the rail a renamed order at once, and a step at once', () => {
+    const { db } = fresh((one) => loadDemoShop(one.db, join(process.cwd(), 'demo'), TODAY));
+    const now = TODAY.getTime();
+    const { run } = startRun(db, 'run-rail', { orderId: 'order-crew-tees', lineId: 'line-crew-m', operator: 'QA' }, now);
+    const here = () => readRail(db, now).runs.find((one) => one.runId === run.id);
+    expect(here()?.verb).toBe('Load');
+    const { doc, version } = findOrder(db, 'order-crew-tees');
+    putOrder(db, { ...doc, name: 'Night crew' }, version);
+    expect(here()?.label).toMatch(/^Night crew, /);
+    const { plan, state } = openRun(db, run.id);
+    const cue = cueOf(plan, state, now);
+    const event = { ...factOf(cue, cue.act ?? 'next'), id: 'b7a0c1de-0000-4000-8000-000000000001', at: now } as RunEvent;
+    takeEvent(db, run.id, event, now);
+    expect(here()?.verb).not.toBe('Load');
   });
   it('has a hundred pressings with honest failures', () => {
     const log = searchLog(shop.db, { limit: 200 });
