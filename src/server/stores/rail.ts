@@ -1,5 +1,6 @@
 /** The rail: what every press does now, and every run that is open. */
 import type { Rail, Unreadable } from '../../contract/schemas';
+import { figuresAt } from '../../core/card';
 import { type Clock, clocksOf, cueOf } from '../../core/run';
 import { Refusal } from '../http/problem';
 import { openedUpTo, openRunsNow } from './openedRun';
@@ -15,6 +16,7 @@ interface Told {
   mark: string;
   at: number;
   run: RailRun;
+  /** What is set for the closing in hand. */
   setC: number;
   closed: boolean;
 }
@@ -42,7 +44,7 @@ function told(db: Db, { row, newest }: ReturnType<typeof openRunsNow>[number], o
     clocks: clocks.map((clock: Clock) => ({ ...clock })),
   };
   const closed = clocks.some(({ phase }) => phase === 'closed');
-  return remember(db, memory, row.id, { mark, at: now, run, setC: card.set.tempC, closed }, MOST_TOLD);
+  return remember(db, memory, row.id, { mark, at: now, run, setC: figuresAt(card, cue.stage)?.tempC ?? card.set.tempC, closed }, MOST_TOLD);
 }
 
 export function readRail(db: Db, now: number): Rail {

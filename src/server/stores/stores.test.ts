@@ -75,6 +75,16 @@ describe('the demo shop', () => {
     takeEvent(db, run.id, event, now);
     expect(here()?.verb).not.toBe('Load');
   });
+  it('says on the rail what a press is set to for the closing in hand: sheets are married hotter than they are pressed', () => {
+    const { db } = fresh((one) => loadDemoShop(one.db, join(process.cwd(), 'demo'), TODAY));
+    const now = TODAY.getTime();
+    const order = findOrder(db, 'order-nebula').doc;
+    const { card } = startRun(db, 'run-marry', { orderId: order.id, lineId: order.lines[0]?.id ?? '', operator: 'QA' }, now);
+    const marry = card.stages.find(({ kind }) => kind === 'marry');
+    const press = readRail(db, now).presses.find(({ id }) => id === card.of.pressId);
+    expect(press?.setC).toBe(marry?.setC);
+    expect(press?.setC).toBeGreaterThan(card.set.tempC + 5);
+  });
   it('has a hundred pressings with honest failures', () => {
     const log = searchLog(shop.db, { limit: 200 });
     expect(log.total).toBe(101);
