@@ -28,6 +28,18 @@ describe('a thing of the shelf', () => {
     expect(await putProduct({ ...doc, name: 'Wren Extra' }, version)).toMatchObject({ status: 412 });
     expect((await product('product-wren')).doc).toMatchObject({ name: 'Wren Stretch', care: 'Cool wash.' });
   });
+  it('that was removed and added anew with the same id is the new one, though its version is the first again', async () => {
+    const fabric = { ...(await shelf()).fabrics[0], id: 'cloth-new', name: 'the first' };
+    const putCloth = (name: string) => put(fabricRoute.PUT, '/shelf/fabrics/cloth-new', { id: 'cloth-new' }, { ...fabric, name });
+    const nameNow = async () => (await shelf()).fabrics.find(({ id }: { id: string }) => id === 'cloth-new')?.name;
+    await putCloth('the first');
+    expect(await nameNow()).toBe('the first');
+    const params = { id: 'cloth-new' };
+    const gone = await send(fabricRoute.DELETE, '/shelf/fabrics/cloth-new', params, { method: 'DELETE', headers: { 'if-match': '"1"' } });
+    expect(gone.status).toBe(200);
+    await putCloth('the second');
+    expect(await nameNow()).toBe('the second');
+  });
   it('a newer sheet keeps the older; an older one is refused by name', async () => {
     const { doc, version } = await product('product-wren');
     const newer = await putProduct({ ...doc, source: { sheet: 'Plover sheet 14', on: '2026-09-01' } }, version);

@@ -20,17 +20,17 @@ interface Row {
   text: string;
 }
 
-/** Documents read before, by kind and id, each with the version it was read at. */
-const knownOf = perShop(() => new Map<string, { version: number; read: Read<unknown> }>());
+/** Documents read before, by kind and id, each with the text it was read from: a version begins anew where a thing is removed and added. */
+const knownOf = perShop(() => new Map<string, { text: string; read: Read<unknown> }>());
 const MOST_KNOWN = 5000;
 
-/** A row through its schema; the same version is read once. */
-function readRow<K extends DocKind>(db: Db, kind: K, { id, version, text }: Row): Read<Docs[K]> {
+/** A row through its schema; the same text is read once. */
+function readRow<K extends DocKind>(db: Db, kind: K, { id, text }: Row): Read<Docs[K]> {
   const known = knownOf(db);
   const key = `${kind} ${id}`;
   const before = known.get(key);
-  if (before?.version === version) return before.read as Read<Docs[K]>;
-  return remember(db, known, key, { version, read: read<Docs[K]>(DOCS[kind].schema, text) }, MOST_KNOWN).read as Read<Docs[K]>;
+  if (before?.text === text) return before.read as Read<Docs[K]>;
+  return remember(db, known, key, { text, read: read<Docs[K]>(DOCS[kind].schema, text) }, MOST_KNOWN).read as Read<Docs[K]>;
 }
 
 const columns = ({ table }: (typeof DOCS)[DocKind]) => ({ id: table.id, version: table.version, text: textOf(table.doc) });
