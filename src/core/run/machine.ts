@@ -194,15 +194,24 @@ const whyNot = (plan: RunPlan, run: RunState, piece: number): string =>
       ? `Piece ${piece} has had its verdict.`
       : `Piece ${run.begun + 1} comes before piece ${piece}.`;
 
-/** The events that still stand once every undo has taken back what it names. */
-export function standing(events: readonly RunEvent[]): Done[] {
+/**
+ * The events that still stand once every undo has taken back what it names.
+ *
+ * @param onWrong an undo that names another than the last step: it takes nothing back
+ */
+export function standing(events: readonly RunEvent[], onWrong: (event: RunEvent) => void = () => undefined): Done[] {
   const stack: Done[] = [];
   for (const event of events) {
-    if (event.kind === 'undone') stack.pop();
-    else stack.push(event);
+    if (event.kind !== 'undone') stack.push(event);
+    else if (stack.at(-1)?.id === event.of) stack.pop();
+    else onWrong(event);
   }
   return stack;
 }
+
+const notTheLast = (event: RunEvent): never => {
+  throw new DoesNotAddUp(event, 'it does not take back the last step.');
+};
 
 /** The state after one more event that was accepted. @throws {DoesNotAddUp} */
 function accepted(plan: RunPlan, run: RunState, event: Done): RunState {
@@ -218,7 +227,7 @@ function accepted(plan: RunPlan, run: RunState, event: Done): RunState {
  */
 export function replay(plan: RunPlan, startedAt: number, events: readonly RunEvent[]): RunState {
   machineOf(plan);
-  return standing(events).reduce((run, event) => accepted(plan, run, event), startRun(startedAt));
+  return standing(events, notTheLast).reduce((run, event) => accepted(plan, run, event), startRun(startedAt));
 }
 
 /** A list of events with the state it adds up to. */

@@ -34,6 +34,12 @@ describe('a list that does not add up', () => {
     expect(() => replay(WARM, 0, broken)).toThrow(DoesNotAddUp);
     expect(() => replay(WARM, 0, broken)).toThrow(/“closed” of 1970-01-01T00:00:03.000Z cannot have happened/);
   });
+  it('is refused for an undo that takes back another than the last step', () => {
+    const undo = (of: string): RunEvent => ({ id: uuid(), at: 8000, kind: 'undone', of });
+    const [first, , last] = sound as [RunEvent, RunEvent, RunEvent];
+    expect(() => replay(WARM, 0, [...sound, undo(first.id)])).toThrow(/“undone” of .* it does not take back the last step/);
+    expect(replay(WARM, 0, [...sound, undo(last.id)])).toEqual(replay(WARM, 0, sound.slice(0, 2)));
+  });
   it('a run of a machine this app does not have is told, not guessed at', () => {
     expect(() => replay({ ...WARM, machine: 99 }, 0, sound)).toThrow(UnknownMachine);
   });

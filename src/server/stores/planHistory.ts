@@ -3,7 +3,7 @@ import { isDeepStrictEqual } from 'node:util';
 import { eq } from 'drizzle-orm';
 import type { Card } from '../../core/card';
 import { readCard, type ShopDocument } from '../../core/formats';
-import { apply, planOf, type RunEvent, RunEventSchema, type RunPlan, type RunState, replay } from '../../core/run';
+import { DoesNotAddUp, planOf, type RunEvent, RunEventSchema, type RunPlan, type RunState, replay, UnknownMachine } from '../../core/run';
 import { cards, pressAmendments, pressings, pressRecords, runEvents, runs } from '../db/schema';
 import { Refusal } from '../http/problem';
 import { frozenCard, hashOfCard } from './frozenCards';
@@ -62,15 +62,15 @@ function storedSteps(db: Db, runId: string): RunEvent[] {
   });
 }
 
-/** The state a list of steps comes to, or which of them cannot have happened. */
-function played(plan: RunPlan, startedAt: number, events: readonly RunEvent[]): { state: RunState } | { at: number; message: string } {
-  let state = replay(plan, startedAt, []);
-  for (const [i, event] of events.entries()) {
-    const applied = apply(plan, startedAt, events.slice(0, i), event, state);
-    if (applied.state === 'refused') return { at: i, message: applied.message };
-    state = applied.run;
+/** The state a list of steps comes to, or why it comes to none, in words. */
+function played(plan: RunPlan, startedAt: number, events: readonly RunEvent[]): RunState | string {
+  try {
+    return replay(plan, startedAt, events);
+  } catch (error) {
+    if (error instanceof DoesNotAddUp) return `Step ${events.indexOf(error.event) + 1} of it: ${error.message}`;
+    if (error instanceof UnknownMachine) return error.message;
+    throw error;
   }
-  return { state };
 }
 
 function planRun(
@@ -93,14 +93,9 @@ function planRun(
   const all = events.length >= stored.length ? events : stored;
   if (!(events.length >= stored.length ? stored : events).every((event, i) => sameStep(all[i], event)))
     return wrong(`Run ${run.id} is in the shop already and its steps are others.`);
-  let end: ReturnType<typeof played>;
-  try {
-    end = played(planOf(run, card), run.startedAt, all);
-  } catch (error) {
-    return wrong(error instanceof Error ? error.message : 'Its steps cannot be read.');
-  }
-  if ('message' in end) return wrong(`Step ${end.at + 1} of run ${run.id} cannot have happened: ${end.message}`);
-  const endedAt = end.state.done ? end.state.lastAt : null;
+  const end = played(planOf(run, card), run.startedAt, all);
+  if (typeof end === 'string') return wrong(`Run ${run.id}: ${end}`);
+  const endedAt = end.done ? end.lastAt : null;
   const fresh = events.slice(stored.length);
   const name = `${orderName}, run of ${run.pieces}`;
   if (!before)
