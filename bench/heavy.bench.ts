@@ -3,6 +3,7 @@ import { randomUUID } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import { json, startRun } from '../e2e/faults';
 import { Shop } from '../e2e/shop';
+import { fileOfOrders } from '../test/hard';
 import { percentile } from './bear';
 
 const shop = await Shop.open();
@@ -73,14 +74,7 @@ const eight = {
     presses: [press],
   },
 };
-const orders = Array.from({ length: 150_000 }, (_, i) => ({
-  id: `order-${i}`,
-  name: 'x',
-  customer: '',
-  due: '2026-12-01',
-  note: '',
-  lines: [],
-}));
+const orders = fileOfOrders(150_000);
 
 const HEAVY: [string, () => Promise<Response>][] = [
   [
@@ -101,10 +95,7 @@ const HEAVY: [string, () => Promise<Response>][] = [
         JSON.stringify({ room: { widthMm: 460, heightMm: 381 }, piece: { widthMm: 36, heightMm: 41.5, round: false }, gapMm: 0 }),
       ),
   ],
-  [
-    '18 MB of empty orders',
-    () => send('POST', 'import?kind=shop&apply=true', JSON.stringify({ format: 'tidy-beacon shop', version: 2, orders })),
-  ],
+  ['18 MB of empty orders', () => send('POST', 'import?kind=shop&apply=true', orders)],
   ['200 cards on Hold', () => send('GET', 'orders/order-heavy/cards')],
   ['8 layers and 300 transfers', () => send('POST', 'compute/card', JSON.stringify(eight))],
   ['a card of 1,000 names', () => send('GET', 'orders/order-names/card.pdf?line=line-n&print=a')],

@@ -1,6 +1,7 @@
 /** What a file may bring of the past, and what it may not: everything is read, referenced, named and counted before anything is written. */
 import { describe, expect, it } from 'vitest';
 import { ask, ownShop, send } from '../../test/api';
+import { fileOfOrders, impossibleHeating } from '../../test/hard';
 import type { ImportReply } from '../contract/schemas';
 import * as benchRoute from '../pages/api/v1/bench';
 import * as importRoute from '../pages/api/v1/import';
@@ -103,23 +104,7 @@ describe('a file with a fault in its past', () => {
         }),
       /press-moon/,
     ],
-    [
-      'a heating time that cannot be',
-      (doc) =>
-        doc.pressRecords.push({
-          id: 'r1',
-          pressId: 'press-clamshell',
-          kind: 'heating time',
-          at: 1,
-          by: '',
-          note: '',
-          fromC: 20,
-          toC: 180,
-          seconds: 30,
-          roomC: 20,
-        }),
-      /no press heats so fast/,
-    ],
+    ['a heating time that cannot be', (doc) => doc.pressRecords.push(impossibleHeating('r1')), /no press heats so fast/],
     ['an order taken off that is not there', (doc) => doc.removed.push({ id: 'order-moon', at: 1 }), /no order order-moon/],
     ['the same id twice', (doc) => doc.fabrics.push(doc.fabrics[0]), /stands already at place 1/],
     ['nothing where a record should be', (doc) => doc.fabrics.push(null), /must be a record/],
@@ -146,15 +131,7 @@ describe('a file with a fault in its past', () => {
     expect(faultCount).toBeGreaterThanOrEqual(100_000);
   });
   it('eighteen megabytes of empty orders are more than a file may hold', async () => {
-    const orders = Array.from({ length: 150_000 }, (_, i) => ({
-      id: `order-${i}`,
-      name: 'x',
-      customer: '',
-      due: '2026-12-01',
-      note: '',
-      lines: [],
-    }));
-    const { faults } = await bringIn('shop', JSON.stringify({ format: 'tidy-beacon shop', version: 2, orders }), true);
+    const { faults } = await bringIn('shop', fileOfOrders(150_000), true);
     expect(faults[0]?.message).toMatch(/A file may hold 100000 orders; this one has 150000/);
     await stands();
   });

@@ -1,6 +1,7 @@
 /** A stored document that cannot be read is told, and takes none of its neighbours with it. */
 import { describe, expect, it } from 'vitest';
 import { ownShop, put, send } from '../../test/api';
+import { impossibleHeating } from '../../test/hard';
 import type { RunEvent } from '../core/run';
 import * as benchRoute from '../pages/api/v1/bench';
 import * as orderRoute from '../pages/api/v1/orders/[id]/index';
@@ -86,19 +87,7 @@ describe('a list', () => {
   it('records of a press outlive one among them that cannot be read, and a heating time that cannot be true', async () => {
     const { sqlite } = shop();
     const add = sqlite.prepare('INSERT INTO press_records (id, press_id, kind, at, doc) VALUES (?, ?, ?, ?, ?)');
-    const time = {
-      id: 'time-mad',
-      pressId: 'press-clamshell',
-      kind: 'heating time',
-      at: 1,
-      by: '',
-      note: '',
-      fromC: 20,
-      toC: 180,
-      seconds: 30,
-      roomC: 21,
-    };
-    add.run('time-mad', 'press-clamshell', 'heating time', 1, JSON.stringify(time));
+    add.run('time-mad', 'press-clamshell', 'heating time', 1, JSON.stringify(impossibleHeating('time-mad')));
     add.run('torn', 'press-clamshell', 'survey', 2, '{"id":"torn","read');
     const { status, body } = await get(recordsRoute, '/presses/press-clamshell/records', { id: 'press-clamshell' });
     expect(status).toBe(200);

@@ -6,6 +6,7 @@ import { shop } from '../shop';
 import { writeSoon } from '../stores/perShop';
 import type { ComputedRoute, JudgedRoute } from '../work/jobs';
 import { inWorker } from '../work/pool';
+import type { Task } from '../work/task';
 import { type Answer, type Asked, hasBody, type Input, inputOf, outgoing } from './answer';
 import { readJsonText } from './body';
 import { announceChange } from './changes';
@@ -67,30 +68,22 @@ export function endpoint<N extends RouteName>(name: N, handle: (shop: Here, inpu
   };
 }
 
-/** An endpoint that only works something out of its body: done beside the request thread. */
-export const computed = (name: ComputedRoute): APIRoute => {
-  return async (context: APIContext) => {
+/** An endpoint whose work is done beside the request thread. */
+const besides =
+  (name: RouteName, taskOf: (asked: Asked) => Extract<Task, { do: 'compute' | 'judge' }>): APIRoute =>
+  async (context: APIContext) => {
     try {
-      const asked = await askedIn(name, context);
-      return replied((await inWorker({ do: 'compute', route: name, asked }, context.request.signal)) as ReturnType<typeof outgoing>);
+      return replied(await inWorker(taskOf(await askedIn(name, context)), context.request.signal));
     } catch (error) {
       return answerTo(error, context.request);
     }
   };
-};
 
-/** An endpoint that reads much of the shop and judges it: done beside the request thread. */
-export const judged = (name: JudgedRoute): APIRoute => {
-  return async (context: APIContext) => {
-    try {
-      const asked = await askedIn(name, context);
-      const { path } = shop();
-      return replied((await inWorker({ do: 'judge', path, route: name, asked }, context.request.signal)) as ReturnType<typeof outgoing>);
-    } catch (error) {
-      return answerTo(error, context.request);
-    }
-  };
-};
+/** An endpoint that only works something out of its body. */
+export const computed = (name: ComputedRoute): APIRoute => besides(name, (asked) => ({ do: 'compute', route: name, asked }));
+
+/** An endpoint that reads much of the shop and judges it. */
+export const judged = (name: JudgedRoute): APIRoute => besides(name, (asked) => ({ do: 'judge', path: shop().path, route: name, asked }));
 
 /** What SQLite says of a write it did not take, in words. */
 const NOT_TAKEN: [RegExp, string][] = [

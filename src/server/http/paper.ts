@@ -12,7 +12,6 @@ export const paper =
     try {
       const ask = { file, orderId: params.id ?? '', query: Object.fromEntries(url.searchParams) };
       const done = await inWorker({ do: 'paper', path: shop().path, ask }, request.signal);
-      if (!('bytes' in done)) throw new TypeError('a paper is bytes');
       const [stem = '', end = ''] = [done.name.slice(0, done.name.lastIndexOf('.')), done.name.slice(done.name.lastIndexOf('.') + 1)];
       return new Response(new Uint8Array(done.bytes), {
         headers: {

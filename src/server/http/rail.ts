@@ -2,13 +2,10 @@
 import type { APIRoute } from 'astro';
 import { shop } from '../shop';
 import { perShop } from '../stores/perShop';
-import { readRail } from '../stores/rail';
+import { GOOD_FOR_MS, readRail } from '../stores/rail';
 import { outgoing } from './answer';
 import { changesSoFar } from './changes';
 import { answerTo } from './endpoint';
-
-/** What a cue says changes with time too: so old an answer is given no more, ms. */
-const GOOD_FOR_MS = 1000;
 
 const memoryOf = perShop(() => ({ last: null as { mark: string; at: number; rest: string } | null }));
 

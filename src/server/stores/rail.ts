@@ -21,7 +21,8 @@ interface Told {
   closed: boolean;
 }
 const toldOf = perShop(() => new Map<string, Told>());
-const GOOD_FOR_MS = 1000;
+/** What a cue says changes with time too: what was told so long ago is told no more, ms. */
+export const GOOD_FOR_MS = 1000;
 const MOST_TOLD = 400;
 
 function told(db: Db, { row, newest }: ReturnType<typeof openRunsNow>[number], orders: string, now: number): Told {

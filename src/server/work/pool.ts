@@ -9,7 +9,7 @@ import { Piscina } from 'piscina';
 import { appFolder } from '../app';
 import { Refusal } from '../http/problem';
 import type { JudgedRoute } from './jobs';
-import type { Done, Task } from './task';
+import type { Done, DoneOf, Task } from './task';
 
 /** What a kind of task may take. */
 interface Limits {
@@ -32,10 +32,14 @@ const LIMITS = {
 } satisfies Record<string, Limits>;
 type PoolName = keyof typeof LIMITS;
 
-const POOL_OF: Record<Task['do'], PoolName> = { compute: 'compute', judge: 'shop', paper: 'cards', import: 'file', prove: 'file' };
 const OF_CARDS: readonly JudgedRoute[] = ['orderCards', 'whichTransfer', 'again'];
-
-const poolFor = (task: Task): PoolName => (task.do === 'judge' && OF_CARDS.includes(task.route) ? 'cards' : POOL_OF[task.do]);
+const POOL_OF: { [K in Task['do']]: (task: Extract<Task, { do: K }>) => PoolName } = {
+  compute: () => 'compute',
+  judge: ({ route }) => (OF_CARDS.includes(route) ? 'cards' : 'shop'),
+  paper: () => 'cards',
+  import: () => 'file',
+  prove: () => 'file',
+};
 
 const HELD = Symbol.for('tidy-beacon.workers');
 type Holder = { [HELD]?: Map<PoolName, Piscina<Task, Done>> };
@@ -85,8 +89,8 @@ class WorkerFault extends Error {
  * @throws {Refusal} what the task refuses; 422 it takes too long or too much memory; 429 too many are waiting
  * @throws {WorkerFault} it failed
  */
-export async function inWorker(task: Task, signal?: AbortSignal): Promise<Exclude<Done, { refused: unknown } | { fault: unknown }>> {
-  const name = poolFor(task);
+export async function inWorker<T extends Task>(task: T, signal?: AbortSignal): Promise<DoneOf<T>> {
+  const name = POOL_OF[task.do](task as never);
   const { seconds } = LIMITS[name];
   const late = AbortSignal.timeout(seconds * 1000);
   let done: Done;
@@ -109,14 +113,14 @@ export async function inWorker(task: Task, signal?: AbortSignal): Promise<Exclud
     fault.stack = done.fault.stack;
     throw fault;
   }
-  return done;
+  return done as DoneOf<T>;
 }
 
 /** The same for a task that tells how far it is. */
 export async function inWorkerTelling(
   task: Omit<Extract<Task, { do: 'import' }>, 'port'>,
   tell: (progress: unknown) => void,
-): Promise<Awaited<ReturnType<typeof inWorker>>> {
+): Promise<DoneOf<Extract<Task, { do: 'import' }>>> {
   const { port1, port2 } = new MessageChannel();
   port1.on('message', tell);
   port1.unref();

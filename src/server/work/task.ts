@@ -33,9 +33,22 @@ export interface Refused {
   errors?: { field: string; message: string }[] | undefined;
 }
 
+/** A reply as it goes out. */
+interface DoneText {
+  text: string;
+  version: number | null;
+}
+interface DonePaper {
+  bytes: Uint8Array;
+  name: string;
+  type: string;
+}
+/** What a task comes to. */
+export type DoneOf<T extends Task> = T extends { do: 'paper' } ? DonePaper : DoneText;
+
 export type Done =
-  | { text: string; version: number | null }
-  | { bytes: Uint8Array; name: string; type: string }
+  | DoneText
+  | DonePaper
   | { refused: Refused }
   /** Nobody's fault but ours. */
   | { fault: { message: string; stack: string } };
