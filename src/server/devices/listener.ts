@@ -11,6 +11,13 @@ const TELL_EVERY_MS = 250;
 /** A gateway that says nothing for so long is let go, ms; it may come again. */
 const IDLE_MS = 120_000;
 const MOST_GATEWAYS = 16;
+/** Lines a gateway may say in one turn, and how long a turn is, ms: four hundred a second are ten times what a room full of presses says. */
+const MOST_A_TURN = 100;
+const TURN_MS = 250;
+/** One that has said nothing that can be read by then is none, ms. */
+const PROVES_WITHIN_MS = 10_000;
+/** Names one gateway may speak for. */
+const MOST_NAMES = 16;
 
 interface Listener {
   board: DeviceBoard;
@@ -19,14 +26,6 @@ interface Listener {
 }
 const HELD = Symbol.for('tidy-beacon.devices');
 type Holder = { [HELD]?: Listener };
-
-/** Lines a gateway may say in one turn, and how long a turn is, ms: four hundred a second are ten times what a room full of presses says. */
-const MOST_A_TURN = 100;
-const TURN_MS = 250;
-/** One that has said nothing that can be read by then is none, ms. */
-const PROVES_WITHIN_MS = 10_000;
-/** Names one gateway may speak for. */
-const MOST_NAMES = 16;
 
 /** A connection, as long as it is open. */
 interface Gateway {
