@@ -13,7 +13,8 @@ const beside = {
 
 export default defineConfig({
   output: 'server',
-  adapter: node({ mode: 'standalone' }),
+  // files and connections are the front door's (server/front.ts)
+  adapter: node({ mode: 'middleware' }),
   integrations: [react(), beside],
   // no pictures are resized here
   image: { service: passthroughImageService() },

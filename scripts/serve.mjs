@@ -36,7 +36,7 @@ export async function serve() {
   const built = join(HOME, 'dist', 'server');
   const { handler } = await import(join(built, 'entry.mjs'));
   const { serveFront } = await import(join(built, 'front.mjs'));
-  serveFront(handler, { port: Number(process.env.PORT), host: process.env.HOST });
+  serveFront(handler, { port: Number(process.env.PORT), host: process.env.HOST, files: join(HOME, 'dist', 'client') });
   const host = process.env.HOST === '0.0.0.0' || process.env.HOST === '::' ? '127.0.0.1' : process.env.HOST;
   const address = `http://${host.includes(':') ? `[${host}]` : host}:${process.env.PORT}`;
   const health = await firstAnswer(`${address}/api/v1/health`);

@@ -1,5 +1,6 @@
 /** The front door: the one HTTP server of the app. What no page or endpoint can answer is answered here. Built into a file of its own (scripts/worker.mjs). */
-import { createServer, type RequestListener, type Server } from 'node:http';
+import { createServer, type IncomingMessage, type RequestListener, type Server, type ServerResponse } from 'node:http';
+import sirv from 'sirv';
 import { incomingStore } from './http/incoming';
 import { log } from './http/log';
 
@@ -9,6 +10,8 @@ const KNOWN = new Set(['GET', 'HEAD', 'POST', 'PUT', 'DELETE', 'OPTIONS', 'PATCH
 const CLOSED = /^\/_(image|server-islands|actions)(\/|\?|$)/;
 /** More connections at once than any shop has. */
 const MOST_CONNECTIONS = 1000;
+/** Of a file whose name has its content's hash in it. */
+const FOR_GOOD = 'public, max-age=31536000, immutable';
 
 const problem = (status: number, title: string, detail: string) => ({
   status,
@@ -32,9 +35,18 @@ function refusal(method: string, url: string): ReturnType<typeof problem> | null
  * Serves the app.
  *
  * @param handler the pages and endpoints
+ * @param files folder of the scripts, styles, fonts and pictures; listed once, so that no request looks for a file that is none
  */
-export function serveFront(handler: RequestListener, { port, host }: { port: number; host: string }): Server {
+export function serveFront(handler: RequestListener, { port, host, files }: { port: number; host: string; files: string }): Server {
   const store = incomingStore();
+  const file = sirv(files, {
+    etag: true,
+    setHeaders: (res, path) => {
+      res.setHeader('x-content-type-options', 'nosniff');
+      if (path.startsWith('/_astro/')) res.setHeader('cache-control', FOR_GOOD);
+    },
+  });
+  const page = (req: IncomingMessage, res: ServerResponse) => store.run({ req, res }, () => handler(req, res));
   const server = createServer((req, res) => {
     const refused = refusal(req.method ?? '', req.url ?? '');
     if (refused) {
@@ -46,7 +58,8 @@ export function serveFront(handler: RequestListener, { port, host }: { port: num
       res.end(refused.body);
       return;
     }
-    store.run({ req, res }, () => handler(req, res));
+    if (req.method === 'GET' || req.method === 'HEAD') file(req, res, () => page(req, res));
+    else page(req, res);
   });
   server.maxConnections = MOST_CONNECTIONS;
   server.on('clientError', (error, socket) => {

@@ -3,9 +3,16 @@ import { EventEmitter } from 'node:events';
 import { incoming, lagsBehind } from './incoming';
 
 const emitter = new EventEmitter().setMaxListeners(0);
+const encoder = new TextEncoder();
 const BEAT_MS = 20_000;
+const BEAT = encoder.encode(': still here\n\n');
 /** A step of many people a second is told so often, ms. */
 const TOGETHER_MS = 100;
+
+/** One word to every open page: put into bytes once, however many hear it. */
+function say(event: string, data: string): void {
+  emitter.emit('said', encoder.encode(`event: ${event}\ndata: ${data}\n\n`));
+}
 
 let changes = 0;
 /** Another number after every change that was told of. */
@@ -22,7 +29,7 @@ export function announceChange(): void {
   waiting = true;
   setTimeout(() => {
     waiting = false;
-    emitter.emit('change', JSON.stringify({ runs: Object.fromEntries(runs) }));
+    say('change', JSON.stringify({ runs: Object.fromEntries(runs) }));
     runs.clear();
   }, TOGETHER_MS).unref();
 }
@@ -31,41 +38,36 @@ export function announceChange(): void {
 export const noteRun = (runId: string, steps: number): void => void runs.set(runId, steps);
 
 /** Tells open pages what devices say now. @param view as JSON */
-export const announceDevices = (view: string): void => void emitter.emit('devices', view);
+export const announceDevices = (view: string): void => say('devices', view);
 
 /**
  * A stream that writes `change` whenever something has changed, with the steps of the runs that were pressed on, and a comment
  * as heartbeat. Ends with the request, and when its reader takes nothing any more: a browser comes again by itself.
  */
 export function changeStream(signal: AbortSignal): Response {
-  const encoder = new TextEncoder();
   const here = incoming();
   let stop = () => {};
   const body = new ReadableStream<Uint8Array>({
     start(controller) {
-      const write = (text: string) => {
+      const write = (bytes: Uint8Array) => {
         try {
           if (lagsBehind(here)) {
             stop();
             controller.close();
             here?.res.destroy();
-          } else controller.enqueue(encoder.encode(text));
+          } else controller.enqueue(bytes);
         } catch {
           stop();
         }
       };
-      const onChange = (what: string) => write(`event: change\ndata: ${what}\n\n`);
-      const onDevices = (view: string) => write(`event: devices\ndata: ${view}\n\n`);
-      const beat = setInterval(() => write(': still here\n\n'), BEAT_MS);
+      const beat = setInterval(() => write(BEAT), BEAT_MS);
       stop = () => {
         clearInterval(beat);
-        emitter.off('change', onChange);
-        emitter.off('devices', onDevices);
+        emitter.off('said', write);
       };
-      emitter.on('change', onChange);
-      emitter.on('devices', onDevices);
+      emitter.on('said', write);
       signal.addEventListener('abort', () => stop());
-      write('retry: 2000\n\n');
+      write(encoder.encode('retry: 2000\n\n'));
     },
     cancel: () => stop(),
   });

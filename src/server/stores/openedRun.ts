@@ -1,5 +1,5 @@
 /** A run as it is read back: its row, its frozen card, all its events and the state they add up to, followed as it grows. */
-import { and, asc, eq, getTableColumns, gt, isNull, max, sql } from 'drizzle-orm';
+import { and, asc, eq, getTableColumns, gt, isNull, sql } from 'drizzle-orm';
 import type { Card } from '../../core/card';
 import {
   DoesNotAddUp,
@@ -34,17 +34,31 @@ export interface OpenedRun {
 const knownOf = perShop(() => new Map<string, { seq: number; opened: OpenedRun }>());
 const MOST_KNOWN = 400;
 
+const newest = sql<number>`coalesce((SELECT max(seq) FROM run_events WHERE run_events.run_id = runs.id), 0)`;
+
+/** Asked at every step of every run. */
+const asked = perShop((db) => {
+  const rows = () => db.select({ row: getTableColumns(runs), newest }).from(runs);
+  const since = and(eq(runEvents.runId, sql.placeholder('id')), gt(runEvents.seq, sql.placeholder('seq')));
+  return {
+    one: rows()
+      .where(eq(runs.id, sql.placeholder('id')))
+      .prepare(),
+    steps: db
+      .select({ text: textOf(runEvents.doc) })
+      .from(runEvents)
+      .where(since)
+      .orderBy(asc(runEvents.seq))
+      .prepare(),
+    open: rows().where(isNull(runs.endedAt)).orderBy(asc(runs.startedAt)).prepare(),
+  };
+});
+
 /** @throws {Refusal} 404; 409 its card or an event cannot be read, or its events do not add up */
 export function openRun(db: Db, id: string): OpenedRun {
-  const row = db.select().from(runs).where(eq(runs.id, id)).get();
-  if (!row) throw notFound('run', id);
-  const newest =
-    db
-      .select({ seq: max(runEvents.seq) })
-      .from(runEvents)
-      .where(eq(runEvents.runId, id))
-      .get()?.seq ?? 0;
-  return openedUpTo(db, row, newest);
+  const found = asked(db).one.get({ id });
+  if (!found) throw notFound('run', id);
+  return openedUpTo(db, found.row, found.newest);
 }
 
 /** The same of a row that was just read, with the number of its newest event. */
@@ -63,12 +77,8 @@ function grown(db: Db, row: RunRow, before: { seq: number; opened: OpenedRun } |
   const run = { id, orderId, lineId, printKey, cardHash, pieces, perClosing, startedAt, holds, machine };
   const card = before?.opened.card ?? frozenCard(db, cardHash);
   const plan = planOf(run, card);
-  const fresh = db
-    .select({ text: textOf(runEvents.doc) })
-    .from(runEvents)
-    .where(and(eq(runEvents.runId, id), gt(runEvents.seq, before?.seq ?? 0)))
-    .orderBy(asc(runEvents.seq))
-    .all()
+  const fresh = asked(db)
+    .steps.all({ id, seq: before?.seq ?? 0 })
     .map(({ text }) => {
       const one = read<RunEvent>(RunEventSchema, text);
       if ('why' in one) throw cannotBeRead('run', id, `a step of it: ${one.why}`);
@@ -93,15 +103,6 @@ export function newestStep(db: Db): number {
 }
 
 /** Open runs with the number of the newest event of each: one question however many there are. */
-export const openRunsNow = (db: Db): { row: RunRow; newest: number }[] =>
-  db
-    .select({
-      row: getTableColumns(runs),
-      newest: sql<number>`coalesce((SELECT max(seq) FROM run_events WHERE run_events.run_id = runs.id), 0)`,
-    })
-    .from(runs)
-    .where(isNull(runs.endedAt))
-    .orderBy(asc(runs.startedAt))
-    .all();
+export const openRunsNow = (db: Db): { row: RunRow; newest: number }[] => asked(db).open.all();
 
 export const listOpenRuns = (db: Db): RunRow[] => db.select().from(runs).where(isNull(runs.endedAt)).orderBy(asc(runs.startedAt)).all();

@@ -8,11 +8,11 @@ import type { Shop } from '../db/connection';
 
 export type Db = Shop['db'];
 
-/** Makes a memory that every shop has one of, begun when first asked for. */
-export function perShop<T>(begin: () => T): (db: Db) => T {
+/** Makes a memory, or a statement made ready, that every shop has one of, begun when first asked for. */
+export function perShop<T>(begin: (db: Db) => T): (db: Db) => T {
   const known = new WeakMap<object, T>();
   return (db) => {
-    const own = known.get(db) ?? begin();
+    const own = known.get(db) ?? begin(db);
     known.set(db, own);
     return own;
   };

@@ -5,7 +5,7 @@ import { type Clock, clocksOf, cueOf } from '../../core/run';
 import { Refusal } from '../http/problem';
 import { openedUpTo, openRunsNow } from './openedRun';
 import { type Db, perShop, remember } from './perShop';
-import { markOf } from './revisions';
+import { markOf, whileSame } from './revisions';
 import { orderNameOf } from './runs';
 import { listPresses } from './shelf';
 
@@ -21,6 +21,7 @@ interface Told {
   closed: boolean;
 }
 const toldOf = perShop(() => new Map<string, Told>());
+const namesOf = perShop(() => new Map<string, { mark: string; value: string }>());
 /** What a cue says changes with time too: what was told so long ago is told no more, ms. */
 export const GOOD_FOR_MS = 1000;
 const MOST_TOLD = 400;
@@ -38,7 +39,7 @@ function told(db: Db, { row, newest }: ReturnType<typeof openRunsNow>[number], o
     orderId: row.orderId,
     lineId: row.lineId,
     pressId: row.pressId,
-    label: `${orderNameOf(db, row.orderId)}, ${card.of.size}`,
+    label: `${whileSame(db, namesOf(db), row.orderId, orders, () => orderNameOf(db, row.orderId))}, ${card.of.size}`,
     verb: cue.verb,
     now: [...cue.pieces],
     pieces: row.pieces,

@@ -1,12 +1,14 @@
 /** How often each part of the shop has changed: what was worked out of a part holds while its count is the same, whoever wrote. */
-import { sql } from 'drizzle-orm';
-import { type Db, remember } from './perShop';
+import { revisions } from '../db/schema';
+import { type Db, perShop, remember } from './perShop';
 
 export type Part = 'shelf' | 'presses' | 'house' | 'orders' | 'log' | 'runs';
 
+const counted = perShop((db) => db.select().from(revisions).prepare());
+
 /** A text that is another one as soon as one of these parts has changed. */
 export function markOf(db: Db, ...parts: readonly Part[]): string {
-  const rows = db.all<{ of: Part; n: number }>(sql`SELECT of, n FROM revisions`);
+  const rows = counted(db).all();
   return parts.map((part) => rows.find((row) => row.of === part)?.n ?? 0).join(' ');
 }
 

@@ -1,6 +1,6 @@
 /** Documents with a version: found, listed, and changed only by who has seen the newest. */
 import { isDeepStrictEqual } from 'node:util';
-import { eq } from 'drizzle-orm';
+import { eq, sql } from 'drizzle-orm';
 import type { Unreadable } from '../../contract/schemas';
 import { changedMeanwhile, needsVersion, notFound } from '../http/problem';
 import { DOCS, type DocKind, type Docs } from './docTables';
@@ -33,6 +33,24 @@ function readRow<K extends DocKind>(db: Db, kind: K, { id, text }: Row): Read<Do
   return remember(db, known, key, { text, read: read<Docs[K]>(DOCS[kind].schema, text) }, MOST_KNOWN).read as Read<Docs[K]>;
 }
 
+/** Each kind's question for one document, made ready. */
+const oneOf = perShop((db) => {
+  const ready = (kind: DocKind) => {
+    const { table } = DOCS[kind];
+    return db
+      .select(columns(DOCS[kind]))
+      .from(table)
+      .where(eq(table.id, sql.placeholder('id')))
+      .prepare();
+  };
+  const known = new Map<DocKind, ReturnType<typeof ready>>();
+  return (kind: DocKind, id: string): Row | undefined => {
+    const statement = known.get(kind) ?? ready(kind);
+    known.set(kind, statement);
+    return statement.get({ id }) as Row | undefined;
+  };
+});
+
 const columns = ({ table }: (typeof DOCS)[DocKind]) => ({ id: table.id, version: table.version, text: textOf(table.doc) });
 
 /** @throws {Refusal} 404 when there is none, 409 when it cannot be read */
@@ -44,8 +62,8 @@ export function find<K extends DocKind>(db: Db, kind: K, id: string): Versioned<
 
 /** The document, or null. @throws {Refusal} 409 when it cannot be read */
 export function findReadable<K extends DocKind>(db: Db, kind: K, id: string): Versioned<Docs[K]> | null {
-  const { table, what } = DOCS[kind];
-  const row = db.select(columns(DOCS[kind])).from(table).where(eq(table.id, id)).get() as Row | undefined;
+  const { what } = DOCS[kind];
+  const row = oneOf(db)(kind, id);
   if (!row) return null;
   const one = readRow(db, kind, row);
   if ('why' in one) throw cannotBeRead(what, id, one.why);
@@ -87,7 +105,7 @@ export const rowColumns = (kind: DocKind) => columns(DOCS[kind]);
 export function put<K extends DocKind>(db: Db, kind: K, doc: Docs[K], ifMatch: number | null, more: object = {}): Versioned<Docs[K]> {
   const { table, what } = DOCS[kind];
   return write(db, () => {
-    const row = db.select(columns(DOCS[kind])).from(table).where(eq(table.id, doc.id)).get() as Row | undefined;
+    const row = oneOf(db)(kind, doc.id);
     if (!row) {
       if (ifMatch !== null) throw notFound(what, doc.id);
       db.insert(table)
