@@ -149,6 +149,11 @@ test('two prints on one piece: each its own card, the second with a slip sheet f
   await expect(card).not.toContainText('Slip sheet');
   await page.getByRole('link', { name: '2. left chest' }).click();
   await expect(card).toContainText('Slip sheet between the upper back and the base');
+  // from station to station it stays the second print
+  await page.getByRole('link', { name: 'Place', exact: true }).click();
+  await expect(page).toHaveURL(/place\?line=line-crew-m&print=b/);
+  await page.getByRole('link', { name: 'Card', exact: true }).click();
+  await expect(card).toContainText('Slip sheet between the upper back and the base');
 });
 
 test('the card on paper is one page of A4 and of Letter', async ({ request }) => {

@@ -74,6 +74,22 @@ test('retired and back, copied, undone; found by its words', async ({ page }) =>
   await expect(page.getByRole('heading', { name: 'marshal shell nylon, copy' })).toHaveCount(0);
 });
 
+test('something that stands up gets under two prints: both stay when the blank is changed', async ({ page, request }) => {
+  const stored = async () => (await (await request.get('/api/v1/shelf')).json()).blanks.find(({ id }: { id: string }) => id === 'blank-guide-tee');
+  await page.goto('/shelf/blanks/blank-guide-tee');
+  await page.getByRole('button', { name: '+ something that stands up' }).click();
+  const where = page.getByRole('group', { name: /Gets under the print at/ }).last();
+  await where.getByLabel('full front').check();
+  await where.getByLabel('sleeve').check();
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
+  await expect.poll(async () => (await stored()).obstructions.at(-1)?.at).toEqual(['full front', 'sleeve']);
+  await page.goto('/shelf/blanks/blank-guide-tee');
+  await page.getByLabel('Colour').fill('oat');
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
+  await expect.poll(async () => (await stored()).colour).toBe('oat');
+  expect((await stored()).obstructions.at(-1).at).toEqual(['full front', 'sleeve']);
+});
+
 test('a list is taken out, changed, shown, and brought in; a bad line refuses it all', async ({ page }, info) => {
   await page.goto('/shelf?kind=aids');
   await page.getByRole('button', { name: 'Bring in, take out' }).click();

@@ -16,6 +16,7 @@ import * as shopRoute from '../pages/api/v1/shop.json';
 import * as schemaRoute from '../pages/api/v1/shop.schema.json';
 import { openShop } from './db';
 import { shop } from './shop';
+import { freezeCard, frozenCard } from './stores/frozenCards';
 import { addPressing, searchLog } from './stores/pressings';
 import { listPresses, readShelf } from './stores/shelf';
 import { shopJson } from './stores/shopExport';
@@ -272,6 +273,16 @@ describe('a pressing again', () => {
       expect.arrayContaining([expect.stringMatching(/^Swing-away ran .* off its readout/), expect.stringMatching(/^It was set to 284/)]),
     );
     expect(order.lines[0].prints[0].choices).toMatchObject({ setC: before.tempC });
+  });
+  it('goes where its card says, whatever words a later version has for that', async () => {
+    const db = shop().db;
+    const [pressing] = searchLog(db, { q: 'first nebula', limit: 1 }).pressings;
+    if (!pressing) throw new Error('the demo shop has none');
+    const old = frozenCard(db, pressing.cardHash);
+    const cardHash = freezeCard(db, { ...old, of: { ...old.of, place: 'sleeve', side: 'left', position: 'arm on the heart side' } });
+    addPressing(db, { ...pressing, id: '00000000-0000-4000-8000-00000000000b', lineId: 'line-gone', cardHash }, false);
+    const { order } = (await again('00000000-0000-4000-8000-00000000000b')).body;
+    expect(order.lines[0].prints[0]).toMatchObject({ position: 'sleeve', side: 'left' });
   });
   it('a pressing nobody knows, and one without its card', async () => {
     expect((await again('00000000-0000-4000-8000-00000000ffff')).status).toBe(404);

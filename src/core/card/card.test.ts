@@ -46,6 +46,18 @@ describe('the set value', () => {
   });
 });
 
+describe('from cold', () => {
+  it('the wait is told in minutes: what heating the block takes, and a little for what it loses meanwhile', () => {
+    const heater = { powerW: 1400, massKg: 8, lossWK: null };
+    const card = resolve({ ...input(), press: { ...PRESSES.true, heater } });
+    // 8 kg of aluminium, 900 J/(kg K), from the room to about 155 °C
+    const leastMin = (8 * 900 * (card.set.tempC - STARTING_HOUSE.room.tempC)) / 1400 / 60;
+    const told = Number(/From cold it is ready in about (\d+) min\./.exec(says(card.steps))?.[1]);
+    expect(told).toBeGreaterThanOrEqual(Math.round(leastMin));
+    expect(told).toBeLessThan(1.5 * leastMin);
+  });
+});
+
 describe('split heat', () => {
   const split = resolve(input({ on: 'three-fibre-tee', press: 'twoSided', choices: { heat: 'split' } }));
   const bound = (side: string) => split.window.bounds.find((b) => b.side === side)?.surfaceC ?? Number.NaN;

@@ -96,7 +96,7 @@ export const pressings = sqliteTable(
   },
   (t) => [
     index('pressings_by_end').on(t.endedAt),
-    index('pressings_by_line').on(t.orderId, t.lineId),
+    index('pressings_by_line').on(t.orderId, t.lineId, t.printKey, t.outcome),
     index('pressings_by_outcome').on(t.outcome, t.endedAt),
     // the outcome beside the day, so that spoiled ones are counted without reading a record
     index('pressings_by_fabric').on(t.fabric, t.endedAt, t.outcome),

@@ -2,14 +2,11 @@
 import { z } from 'zod';
 import { LogQuerySchema } from '../../contract/schemas';
 import { CSV_KINDS, shelfCsv } from '../../core/formats';
-import { openForReading } from '../db';
 import { shop } from '../shop';
 import { IMPORT_KINDS } from '../stores/importKinds';
-import { logCsv, logJson } from '../stores/logExport';
-import type { Db } from '../stores/perShop';
 import { readShelf } from '../stores/shelf';
-import { shopJson } from '../stores/shopExport';
-import { inWorkerTelling } from '../work/pool';
+import { inWorkerTelling, listInWorker } from '../work/pool';
+import type { ListAsk } from '../work/task';
 import { readBytes } from './body';
 import { announceChange } from './changes';
 import { answerTo } from './endpoint';
@@ -60,22 +57,24 @@ export async function importReply(request: Request, url: URL): Promise<Response>
   }
 }
 
-/** Something of the shop as it is at this moment, sent as it is read by a connection of its own. */
-function fromShop(pieces: (db: Db) => Iterator<string>, headers: Record<string, string>): Response {
-  const { db, close } = openForReading(shop().path);
-  // one moment of the shop, however long the sending takes; it is taken with the first look
-  db.$client.exec('BEGIN');
-  db.$client.prepare('SELECT 1 FROM house').get();
-  return streamed(pieces(db), headers, close);
-}
-
-export function shopJsonReply(request: Request): Response {
+/** A list of the shop as it is at this moment, sent as it is made. What goes wrong before its first piece is still a problem reply. */
+async function listReply(request: Request, askOf: () => ListAsk, name: string, type: string): Promise<Response> {
   try {
-    return fromShop(shopJson, attachment('shop.json', 'application/json; charset=utf-8'));
+    const { pieces, end } = listInWorker(shop().path, askOf());
+    let first: Awaited<ReturnType<typeof pieces.next>> | null = await pieces.next();
+    const next = async () => {
+      const piece = first ?? (await pieces.next());
+      first = null;
+      return piece;
+    };
+    return streamed({ next }, attachment(name, `${type}; charset=utf-8`), end);
   } catch (error) {
     return answerTo(error, request);
   }
 }
+
+export const shopJsonReply = (request: Request): Promise<Response> =>
+  listReply(request, () => ({ list: 'shop' }), 'shop.json', 'application/json');
 
 export function shelfCsvReply(request: Request, kind: string): Response {
   try {
@@ -89,13 +88,11 @@ export function shelfCsvReply(request: Request, kind: string): Response {
 }
 
 /** The log as a list, with the same search as on the screen. */
-export function pressingsReply(request: Request, url: URL, as: 'csv' | 'json'): Response {
-  try {
+export function pressingsReply(request: Request, url: URL, as: 'csv' | 'json'): Promise<Response> {
+  const askOf = (): ListAsk => {
     const parsed = LogQuerySchema.omit({ limit: true }).safeParse(Object.fromEntries(url.searchParams));
     if (!parsed.success) throw invalid(parsed.error, 'Query');
-    const type = as === 'csv' ? 'text/csv; charset=utf-8' : 'application/json; charset=utf-8';
-    return fromShop((db) => (as === 'csv' ? logCsv : logJson)(db, parsed.data), attachment(`pressings.${as}`, type));
-  } catch (error) {
-    return answerTo(error, request);
-  }
+    return { list: 'pressings', as, query: parsed.data };
+  };
+  return listReply(request, askOf, `pressings.${as}`, as === 'csv' ? 'text/csv' : 'application/json');
 }

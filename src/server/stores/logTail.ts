@@ -2,7 +2,7 @@
  * What is asked of the log again and again, followed as it grows instead of counted anew: good and spoiled pieces of every
  * print, and the latest pressings that press and transfer are learned from. The log only grows, so what came since is enough.
  */
-import { sql } from 'drizzle-orm';
+import { type SQL, sql } from 'drizzle-orm';
 import type { Pressing } from '../../core/log';
 import { type Db, perShop, remember } from './perShop';
 import { COUNTING } from './pressings';
@@ -41,14 +41,19 @@ export const progressKey = (orderId: string, lineId: string, printKey: string): 
 /** Counts the pieces of all lines, or of some orders, anew. */
 function count(db: Db, tallies: Map<string, Tally>, orderIds: readonly string[] | null): void {
   const among = orderIds === null ? sql`1` : sql`order_id IN (SELECT value FROM json_each(${JSON.stringify(orderIds)}))`;
-  const rows = db.all<{ orderId: string; lineId: string; printKey: string; outcome: keyof Tally; n: number }>(sql`
-    SELECT order_id AS orderId, line_id AS lineId, print_key AS printKey, outcome, count(*) AS n
-    FROM pressings WHERE ${among} AND ${COUNTING} GROUP BY order_id, line_id, print_key, outcome`);
+  const grouped = (where: SQL) =>
+    db.all<{ orderId: string; lineId: string; printKey: string; outcome: keyof Tally; n: number }>(sql`
+      SELECT order_id AS orderId, line_id AS lineId, print_key AS printKey, outcome, count(*) AS n
+      FROM pressings WHERE ${among} AND ${where} GROUP BY order_id, line_id, print_key, outcome`);
   for (const orderId of orderIds ?? []) for (const key of tallies.keys()) if (key.startsWith(`${orderId}/`)) tallies.delete(key);
-  for (const row of rows) {
+  const add = (row: ReturnType<typeof grouped>[number], sign: 1 | -1) => {
     const key = progressKey(row.orderId, row.lineId, row.printKey);
-    tallies.set(key, { ...(tallies.get(key) ?? { good: 0, spoiled: 0 }), [row.outcome]: row.n });
-  }
+    const tally = tallies.get(key) ?? { good: 0, spoiled: 0 };
+    tallies.set(key, { ...tally, [row.outcome]: tally[row.outcome] + sign * row.n });
+  };
+  // all of them from an index alone; the few that were withdrawn are looked up and taken off again
+  for (const row of grouped(sql`1`)) add(row, 1);
+  for (const row of grouped(sql`id IN (SELECT pressing_id FROM amendments WHERE field = 'standing') AND NOT ${COUNTING}`)) add(row, -1);
 }
 
 /** Pressings that came with a run, newest first, since one. */

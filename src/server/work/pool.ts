@@ -9,7 +9,8 @@ import { Piscina } from 'piscina';
 import { appFolder } from '../app';
 import { Refusal } from '../http/problem';
 import type { JudgedRoute } from './jobs';
-import type { Done, DoneOf, Task } from './task';
+import { takePieces } from './pieces';
+import type { Done, DoneOf, ListAsk, Task } from './task';
 
 /** What a kind of task may take. */
 interface Limits {
@@ -28,6 +29,8 @@ const LIMITS = {
   shop: { threads: 1, seconds: 60, megabytes: 1024, waiting: 256 },
   // whole cards of a large order take long: the bench does not wait for them
   cards: { threads: 1, seconds: 120, megabytes: 1024, waiting: 64 },
+  // as long as its reader takes; one that takes nothing for a minute is let go (http/incoming.ts)
+  list: { threads: 2, seconds: 7200, megabytes: 512, waiting: 8 },
   file: { threads: 1, seconds: 600, megabytes: 2048, waiting: 4 },
 } satisfies Record<string, Limits>;
 type PoolName = keyof typeof LIMITS;
@@ -37,6 +40,7 @@ const POOL_OF: { [K in Task['do']]: (task: Extract<Task, { do: K }>) => PoolName
   compute: () => 'compute',
   judge: ({ route }) => (OF_CARDS.includes(route) ? 'cards' : 'shop'),
   paper: () => 'cards',
+  list: () => 'list',
   import: () => 'file',
   prove: () => 'file',
 };
@@ -96,7 +100,7 @@ export async function inWorker<T extends Task>(task: T, signal?: AbortSignal): P
   let done: Done;
   try {
     // a file goes over as it is, without a copy
-    const transferList = task.do === 'import' ? [task.port, task.ask.bytes.buffer] : [];
+    const transferList = task.do === 'import' ? [task.port, task.ask.bytes.buffer] : task.do === 'list' ? [task.port] : [];
     done = await poolOf(name).run(task, { signal: signal ? AbortSignal.any([late, signal]) : late, transferList: transferList as never });
   } catch (error) {
     if (late.aborted) throw tooMuch(`over ${seconds} seconds`);
@@ -130,6 +134,9 @@ export async function inWorkerTelling(
     port1.close();
   }
 }
+
+/** A long list, made in a thread as it is taken; one moment of the shop. @returns `end` lets the thread go before the list is at its end */
+export const listInWorker = (path: string, ask: ListAsk) => takePieces((port) => inWorker({ do: 'list', path, ask, port }));
 
 /** Begins the thread that pages wait for, so that the first of them does not wait for it to begin. */
 export const warmUp = (): void => void poolOf('shop');

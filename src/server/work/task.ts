@@ -1,6 +1,7 @@
 /** What the request thread asks of a worker thread and is answered: plain data, for it crosses from one to the other. */
 import type { MessagePort } from 'node:worker_threads';
 import type { Asked } from '../http/answer';
+import type { LogQuery } from '../stores/pressings';
 import type { ComputedRoute, JudgedRoute } from './jobs';
 
 /** A paper of the shop: a card, or the guide of a print. */
@@ -18,11 +19,15 @@ export interface ImportAsk {
   bytes: Uint8Array;
 }
 
+/** A list of the shop that may be long: all of it, or the log as it was searched. */
+export type ListAsk = { list: 'shop' } | { list: 'pressings'; as: 'csv' | 'json'; query: Omit<LogQuery, 'limit'> };
+
 export type Task =
   | { do: 'compute'; route: ComputedRoute; asked: Asked }
   | { do: 'judge'; path: string; route: JudgedRoute; asked: Asked }
   | { do: 'paper'; path: string; ask: PaperAsk }
   | { do: 'import'; path: string; ask: ImportAsk; port: MessagePort }
+  | { do: 'list'; path: string; ask: ListAsk; port: MessagePort }
   | { do: 'prove'; path: string; migrations: string };
 
 /** A refusal, as data. */

@@ -1,14 +1,19 @@
 /** A worker thread: does one task after the other, with a reading connection of its own. Built into a file of its own (scripts/worker.mjs). */
 import { setPriority } from 'node:os';
-import { keptReading } from '../db/reading';
+import type { MessagePort } from 'node:worker_threads';
+import { keptReading, openForReading } from '../db/reading';
 import type { Answer, Asked } from '../http/answer';
 import { inputOf, outgoing } from '../http/answer';
 import { paperBytes } from '../http/papers';
 import { Refusal } from '../http/problem';
 import { proveBackup } from '../proof';
 import { bringIn } from '../stores/bringIn';
+import { logCsv, logJson } from '../stores/logExport';
+import type { Db } from '../stores/perShop';
+import { shopJson } from '../stores/shopExport';
 import { COMPUTED, type ComputedRoute, JUDGED, type JudgedRoute } from './jobs';
-import type { Done, Task } from './task';
+import { sendPieces } from './pieces';
+import type { Done, ListAsk, Task } from './task';
 
 // on Linux this is the thread's own: the request thread goes first
 try {
@@ -29,6 +34,23 @@ function judged<N extends JudgedRoute>(path: string, route: N, asked: Asked) {
   return outgoing(route, job(shopAt(path), inputOf(route, asked)));
 }
 
+const textsOf = (db: Db, ask: ListAsk): Iterable<string> =>
+  ask.list === 'shop' ? shopJson(db) : (ask.as === 'csv' ? logCsv : logJson)(db, ask.query);
+
+/** One moment of the shop, however long the sending takes. */
+async function sendList(path: string, ask: ListAsk, port: MessagePort): Promise<void> {
+  const { db, close } = openForReading(path);
+  try {
+    // the moment is taken with the first look
+    db.$client.exec('BEGIN');
+    db.$client.prepare('SELECT 1 FROM house').get();
+    await sendPieces(textsOf(db, ask), port);
+  } finally {
+    close();
+    port.close();
+  }
+}
+
 async function doTask(task: Task): Promise<Done> {
   switch (task.do) {
     case 'compute':
@@ -39,6 +61,9 @@ async function doTask(task: Task): Promise<Done> {
       return paperBytes(shopAt(task.path), task.ask);
     case 'import':
       return { text: JSON.stringify(await bringIn(task.path, task.ask, (progress) => task.port.postMessage(progress))), version: null };
+    case 'list':
+      await sendList(task.path, task.ask, task.port);
+      return { text: '', version: null };
     case 'prove':
       return { text: JSON.stringify(proveBackup(task.path, task.migrations)), version: null };
   }
