@@ -1,4 +1,5 @@
 /** A long list on its way from a worker thread to the request thread: made there, taken here, a few pieces ahead of its reader. */
+import { setTimeout as rest } from 'node:timers/promises';
 import { MessageChannel, type MessagePort } from 'node:worker_threads';
 
 /** Bytes of a piece, about. */
@@ -19,7 +20,7 @@ function* together(texts: Iterable<string>): Generator<Uint8Array<ArrayBuffer>> 
   if (some) yield encoder.encode(some);
 }
 
-/** Sends texts at the pace they are taken at; ends early when nobody takes them any more. */
+/** Sends texts at the pace they are taken at, resting as long as it works; ends early when nobody takes them any more. */
 export async function sendPieces(texts: Iterable<string>, port: MessagePort): Promise<void> {
   let wanted = AHEAD;
   let gone = false;
@@ -32,7 +33,11 @@ export async function sendPieces(texts: Iterable<string>, port: MessagePort): Pr
     gone = true;
     wake();
   });
+  let begun = performance.now();
   for (const piece of together(texts)) {
+    // a thread that never rests keeps the request thread waiting for a processor, whatever its priority
+    await rest(performance.now() - begun);
+    begun = performance.now();
     if (wanted === 0)
       await new Promise<void>((go) => {
         wake = go;
