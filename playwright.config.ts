@@ -3,12 +3,13 @@ import { defineConfig } from '@playwright/test';
 /** Journeys run against the built app, each file on a server and a demo database of its own (see e2e/shop.ts). */
 export default defineConfig({
   testDir: 'e2e',
+  globalSetup: './e2e/template.ts',
   outputDir: 'test-results/journeys',
   workers: 2,
   retries: 0,
   // generous, because speed is not what journeys measure
   timeout: 300_000,
-  expect: { timeout: 45_000 },
+  expect: { timeout: 90_000 },
   reporter: [['list'], ['json']],
   use: {
     viewport: { width: 1280, height: 800 },

@@ -34,7 +34,6 @@ test('kill -9 straight after each acknowledged pressing loses none of them', asy
 
 for (const point of POINTS)
   test(`the server is ended ${point} an event is stored or answered: sent again, it stands once and in order`, async ({ shop }) => {
-    test.setTimeout(180_000);
     await startRun(shop, `run-${point}`);
     expect(await pressThrough(shop, `run-${point}`, point, 3)).toEqual([]);
   });
@@ -43,7 +42,6 @@ test('a browser at the press while the server dies, the network is cut and the p
   shop,
   context,
 }) => {
-  test.setTimeout(180_000);
   await startRun(shop, 'run-browser');
   let made = 1;
   for (const [round, point] of POINTS.entries()) {
@@ -54,7 +52,6 @@ test('a browser at the press while the server dies, the network is cut and the p
 });
 
 test('two browsers press one run, now and then at once: the same end on both, and nothing pressed twice', async ({ shop, browser }) => {
-  test.setTimeout(180_000);
   const contexts = [await browser.newContext(), await browser.newContext()] as const;
   const pages = [await contexts[0].newPage(), await contexts[1].newPage()] as const;
   // the turns of a pair of hands that often meet

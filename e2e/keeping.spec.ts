@@ -33,6 +33,13 @@ test('a backup is taken, the shop wiped, the backup put back: every order and re
     await expect(page.getByText('13 orders on the bench')).toBeVisible();
     await page.goto(`${wiped.address}/log`);
     await expect(page.getByText('101 pressings')).toBeVisible();
+    // what was there before was kept, and is put back as well
+    await page.goto(`${wiped.address}/house`);
+    await page.getByRole('button', { name: 'Put back …' }).click();
+    await page.getByRole('button', { name: 'Put it in place of this shop' }).click();
+    await expect(page.getByText('Put back. The shop as it was before is kept')).toBeVisible();
+    await page.goto(`${wiped.address}/`);
+    await expect(page.getByRole('heading', { name: 'Nothing on the bench.' })).toBeVisible();
   } finally {
     await wiped.close();
   }

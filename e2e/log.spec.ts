@@ -28,7 +28,6 @@ test('ten thousand pressings are brought in from a list and scrolled to the last
   page,
   request,
 }, info) => {
-  test.setTimeout(240_000);
   const [heading = '', model = ''] = (await (await request.get('/api/v1/pressings.csv')).text()).split('\r\n');
   const cells = model.split(',');
   const lines = Array.from({ length: 10_000 }, (_, i) => {
@@ -41,9 +40,9 @@ test('ten thousand pressings are brought in from a list and scrolled to the last
   await page.goto('/log');
   await page.getByRole('button', { name: 'Bring in' }).click();
   await page.getByLabel('Bring in a CSV or JSON file').setInputFiles(path);
-  await expect(page.getByText('many.csv would bring: 10000 pressings new')).toBeVisible({ timeout: 60_000 });
+  await expect(page.getByText('many.csv would bring: 10000 pressings new')).toBeVisible();
   await page.getByRole('button', { name: 'Do it' }).click();
-  await expect(page.getByText('Done: 10000 pressings new')).toBeVisible({ timeout: 60_000 });
+  await expect(page.getByText('Done: 10000 pressings new')).toBeVisible();
   await page.getByRole('button', { name: 'Bring in', exact: true }).click();
 
   await page.getByLabel('To', { exact: true }).fill('2024-12-31');

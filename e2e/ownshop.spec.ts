@@ -3,7 +3,7 @@ import { spawnSync } from 'node:child_process';
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { test as base, expect, Shop } from './shop';
+import { test as base, expect, freePort, Shop } from './shop';
 
 const test = base.extend({
   // biome-ignore lint/correctness/noEmptyPattern: the runner wants a pattern here
@@ -44,15 +44,32 @@ test('an empty shop says what to do first; a press is added; a first card says C
   await expect(page.getByText('The draw press was never measured')).toBeVisible();
 });
 
-test('a file that is no database ends the start with words and code 1', () => {
+test('a second server on a shop that is served already says so and ends', async ({ shop }) => {
+  const env = {
+    ...process.env,
+    PORT: String(await freePort()),
+    TIDY_BEACON_DEVICES: '0',
+    TIDY_BEACON_DB: shop.database,
+    TIDY_BEACON_LOG: 'silent',
+  };
+  const second = spawnSync(process.execPath, ['-e', "import('./scripts/serve.mjs').then((s) => s.serve())"], {
+    env,
+    encoding: 'utf8',
+    timeout: 120_000,
+  });
+  expect(second.status).toBe(1);
+  expect(second.stderr).toMatch(/Another Tidy Beacon/i);
+});
+
+test('a file that is no database ends the start with words and code 1', async () => {
   const folder = mkdtempSync(join(tmpdir(), 'beacon-start-'));
   const file = join(folder, 'holiday.sqlite');
   writeFileSync(file, 'not a database, but long enough to be read as the header of one '.repeat(30));
-  const env = { ...process.env, PORT: '4391', TIDY_BEACON_DB: file, TIDY_BEACON_LOG: 'silent' };
+  const env = { ...process.env, PORT: String(await freePort()), TIDY_BEACON_DB: file, TIDY_BEACON_LOG: 'silent' };
   const { status, stderr } = spawnSync(process.execPath, ['-e', "import('./scripts/serve.mjs').then((s) => s.serve())"], {
     env,
     encoding: 'utf8',
-    timeout: 30_000,
+    timeout: 120_000,
   });
   rmSync(folder, { recursive: true, force: true });
   expect(status).toBe(1);

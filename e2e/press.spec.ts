@@ -131,6 +131,20 @@ test('warm-up is told from power and mass, and refined by a time that was logged
   await log.getByRole('button', { name: 'Log it' }).click();
   await expect(page.getByText('(1 logged; power and loss are refined by them)')).toBeVisible();
   await expect(page.getByText(/Reckoned with 2000 W/)).toHaveCount(0);
+  // one that cannot be true is refused in words, and what was typed stays
+  await log.getByLabel('From').fill('20c');
+  await log.getByLabel('To').fill('180c');
+  await log.getByLabel('Seconds').fill('30');
+  await log.getByRole('button', { name: 'Log it' }).click();
+  await expect(page.getByText(/No press heats so fast/).first()).toBeVisible();
+  await expect(log.getByLabel('Seconds')).toHaveValue('30');
+  // a wrong one is withdrawn, and counted again by undo
+  await page.getByText('Times kept').click();
+  await page.getByRole('button', { name: 'Withdraw' }).click();
+  await expect(page.getByText('does not count', { exact: true })).toBeVisible();
+  await expect(page.getByText(/Reckoned with 2000 W/)).toBeVisible();
+  await page.getByRole('button', { name: /Undo/ }).click();
+  await expect(page.getByText('(1 logged; power and loss are refined by them)')).toBeVisible();
 });
 
 test('a gateway is seen on the rail; nonsense and silence are said as such and are never a reading; it may come again', async ({

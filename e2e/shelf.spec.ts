@@ -75,7 +75,8 @@ test('retired and back, copied, undone; found by its words', async ({ page }) =>
 });
 
 test('something that stands up gets under two prints: both stay when the blank is changed', async ({ page, request }) => {
-  const stored = async () => (await (await request.get('/api/v1/shelf')).json()).blanks.find(({ id }: { id: string }) => id === 'blank-guide-tee');
+  const stored = async () =>
+    (await (await request.get('/api/v1/shelf')).json()).blanks.find(({ id }: { id: string }) => id === 'blank-guide-tee');
   await page.goto('/shelf/blanks/blank-guide-tee');
   await page.getByRole('button', { name: '+ something that stands up' }).click();
   const where = page.getByRole('group', { name: /Gets under the print at/ }).last();

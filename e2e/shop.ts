@@ -1,21 +1,26 @@
 /** A server of its own for each journey: the built app on a free port, with a fresh demo shop in a throwaway database. */
 import { type ChildProcess, spawn } from 'node:child_process';
-import { mkdtempSync, rmSync } from 'node:fs';
+import { cpSync, mkdtempSync, rmSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { test as base, expect } from '@playwright/test';
 
+/** Names a folder with a demo shop that is copied instead of made; unset: each is made anew. */
+export const TEMPLATE = 'TIDY_BEACON_TEMPLATE';
+
 const START = "import('./scripts/serve.mjs').then((s) => s.serve())";
 
-function freePort(): Promise<number> {
-  return new Promise((done, fail) => {
+/** Below the ports a system gives to outgoing connections, so that none of those takes it meanwhile. */
+const PORTS = { from: 12_000, to: 32_000 };
+
+/** A port nobody listens at. */
+export function freePort(): Promise<number> {
+  return new Promise((done) => {
+    const port = PORTS.from + Math.floor(Math.random() * (PORTS.to - PORTS.from));
     const probe = createServer();
-    probe.once('error', fail);
-    probe.listen(0, '127.0.0.1', () => {
-      const address = probe.address();
-      probe.close(() => done(typeof address === 'object' && address ? address.port : 0));
-    });
+    probe.once('error', () => done(freePort()));
+    probe.listen(port, '127.0.0.1', () => probe.close(() => done(port)));
   });
 }
 
@@ -34,6 +39,8 @@ export class Shop {
   /** @param demo filled with the demo shop; else a new shop of one's own */
   static async open({ demo } = { demo: true }): Promise<Shop> {
     const shop = new Shop(await freePort(), await freePort(), demo);
+    const template = process.env[TEMPLATE];
+    if (demo && template) cpSync(template, shop.folder, { recursive: true });
     await shop.start();
     return shop;
   }
@@ -78,13 +85,13 @@ export class Shop {
     });
   }
 
-  /** Waits until the server has ended by itself, as one with a fault in it does; an error after ten seconds. */
+  /** Waits until the server has ended by itself, as one with a fault in it does; an error after a minute. */
   async gone(): Promise<void> {
     const { child } = this;
     if (!child) return;
     await new Promise<void>((done, fail) => {
       if (child.exitCode !== null || child.signalCode !== null) return done();
-      const late = setTimeout(() => fail(new Error('the server lives on')), 10_000);
+      const late = setTimeout(() => fail(new Error('the server lives on')), 60_000);
       child.once('exit', () => {
         clearTimeout(late);
         done();

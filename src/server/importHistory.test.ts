@@ -104,7 +104,7 @@ describe('a file with a fault in its past', () => {
         }),
       /press-moon/,
     ],
-    ['a heating time that cannot be', (doc) => doc.pressRecords.push(impossibleHeating('r1')), /no press heats so fast/],
+    ['a heating time that cannot be', (doc) => doc.pressRecords.push(impossibleHeating('r1')), /^No press heats so fast/],
     ['an order taken off that is not there', (doc) => doc.removed.push({ id: 'order-moon', at: 1 }), /no order order-moon/],
     ['the same id twice', (doc) => doc.fabrics.push(doc.fabrics[0]), /stands already at place 1/],
     ['nothing where a record should be', (doc) => doc.fabrics.push(null), /must be a record/],

@@ -44,13 +44,10 @@ const HeatingTimeSchema = z
     const fault = (path: string, message: string) => ctx.addIssue({ code: 'custom', path: [path], message });
     const heating = toC > fromC;
     const kelvinAMinute = (Math.abs(toC - fromC) / seconds) * 60;
-    if (Math.abs(fromC - toC) < 5) fault('toC', 'Log a change of at least 5 K.');
+    if (Math.abs(fromC - toC) < 5) fault('toC', 'The two temperatures are almost the same: log a larger change.');
     else if (!heating && toC <= roomC) fault('toC', 'No press cools to the room or under it: log the time to a temperature over the room.');
     else if (kelvinAMinute > FASTEST_K_MIN[heating ? 'heating' : 'cooling'])
-      fault(
-        'seconds',
-        `That is ${Math.round(kelvinAMinute)} K a minute: no press ${heating ? 'heats' : 'cools'} so fast. Check the seconds.`,
-      );
+      fault('seconds', `No press ${heating ? 'heats' : 'cools'} so fast. Check the seconds and the two temperatures.`);
   });
 
 export const PressRecordSchema = z.discriminatedUnion('kind', [SurveySchema, RotateTestSchema, PaperPullSchema, HeatingTimeSchema]);

@@ -1,4 +1,3 @@
 /** The database: tables, connection, migrations. */
 export { BESIDE, holdShop, makeShop, openShop, putInPlace, realPath, type Shop, synced } from './connection';
 export { DatabaseError } from './errors';
-export { openForReading } from './reading';

@@ -26,9 +26,11 @@ async function putBack(address: string, file?: File): Promise<{ good: boolean; t
     const reply = (await (await fetch(`${API}${address}`, { method: 'PUT', ...sent })).json()) as Restored;
     if (!('kept' in reply)) return { good: false, text: reply.detail };
     await queries.invalidateQueries();
-    const unsealed = reply.sealed
-      ? ''
-      : ' It is from an older version and has no seal: all of it could be read, but nothing tells whether it was changed.';
+    // a copy the app kept is the shop's file as it was, and never had a seal
+    const unsealed =
+      reply.sealed || !file
+        ? ''
+        : ' It is from an older version and has no seal: all of it could be read, but nothing tells whether it was changed.';
     return { good: true, text: `Put back.${unsealed} The shop as it was before is kept on the server as ${reply.kept}.` };
   } catch {
     return { good: false, text: AWAY };
