@@ -28,7 +28,7 @@ export const SHEET_STEPS: readonly StepRule[] = [
       const { marry } = draft;
       if (!marry) return null;
       const at = values.marry === values.press ? phrase`` : phrase` at ${setTemp(values.marry, press.set.unit)}`;
-      return phrase`Marry: printed sheet and adhesive sheet face to face, nothing else in the press. Close${at}, ${seconds(nominalOf(marry.timeS))}, ${marry.pressure.band}.`;
+      return phrase`Marry: printed sheet and adhesive sheet face to face, no garment in the press. Close${at}, ${seconds(nominalOf(marry.timeS))}, ${marry.pressure.band}.`;
     },
     safety: () => phrase`${PINCH} Heat-reactive glue and printed sheets: follow the maker’s safety data sheet, and ventilate.`,
   },
