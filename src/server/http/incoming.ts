@@ -26,7 +26,7 @@ const MOST_WAITING = 256 * 1024;
 const STALLED_MS = 60_000;
 
 /** The reader of a reply takes nothing any more. */
-class Stalled extends Error {
+export class Stalled extends Error {
   override name = 'Stalled';
 }
 
@@ -36,8 +36,10 @@ class Stalled extends Error {
  * @throws {Stalled} it took nothing for a minute, or is gone
  */
 export async function readerKeepsUp(here: Incoming | undefined): Promise<void> {
-  if (!here || here.res.writableLength < MOST_WAITING) return;
+  if (!here) return;
   const { res } = here;
+  if (res.destroyed) throw new Stalled('the reader is gone');
+  if (res.writableLength < MOST_WAITING) return;
   await new Promise<void>((done, fail) => {
     const end = (error?: Error) => {
       clearTimeout(late);
@@ -54,7 +56,6 @@ export async function readerKeepsUp(here: Incoming | undefined): Promise<void> {
     }, STALLED_MS);
     res.once('drain', ok);
     res.once('close', gone);
-    if (res.closed || res.destroyed) gone();
   });
 }
 

@@ -1,5 +1,5 @@
 /** Replies that are sent as they are made, at the pace of their reader. */
-import { incoming, readerKeepsUp } from './incoming';
+import { incoming, readerKeepsUp, Stalled } from './incoming';
 import { log } from './log';
 
 /** Lets other requests have their turn. */
@@ -45,7 +45,8 @@ export function streamed(
           } else controller.enqueue(typeof value === 'string' ? encoder.encode(value) : value);
         } catch (error) {
           end();
-          log.warn({ err: error }, 'a reply was not sent to its end');
+          if (error instanceof Stalled) log.info({ why: error.message }, 'a reply was not taken to its end');
+          else log.warn({ err: error }, 'a reply was not sent to its end');
           controller.error(error);
         }
       },
