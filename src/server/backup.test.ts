@@ -3,7 +3,7 @@ import { randomUUID } from 'node:crypto';
 import { lstatSync, readdirSync, readFileSync, renameSync, rmSync, statSync, symlinkSync, truncateSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import Sqlite from 'better-sqlite3';
-import { describe, expect, it, vi } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import { chanceFrom } from '../../bench/requests';
 import { ask, ownShop } from '../../test/api';
 import { cueOf, factOf, type RunEvent } from '../core/run';
@@ -18,7 +18,6 @@ import { bench } from './stores/bench';
 import { startRun, takeEvent } from './stores/runs';
 import { shopJson } from './stores/shopExport';
 
-vi.setConfig({ testTimeout: 120_000 });
 const { folder, path } = ownShop();
 const whole = () => [...shopJson(shop().db)].join('');
 const restore = async (bytes: Uint8Array | string) => {

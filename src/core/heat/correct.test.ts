@@ -76,7 +76,7 @@ describe('a correction', () => {
     expect(met.feasible).toBeGreaterThan(150);
     expect(met.moved).toBeGreaterThan(30);
     expect(met.not).toBeGreaterThan(20);
-  }, 240_000);
+  });
 
   const plain: Ask = {
     piece: pieceOf('cotton jersey'),

@@ -232,7 +232,7 @@ describe('order, energy and overshoot', () => {
       }),
       { numRuns: 1000, seed: 9 },
     );
-  }, 120_000);
+  });
 });
 
 describe('a scene that cannot be', () => {

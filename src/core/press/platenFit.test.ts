@@ -1,9 +1,7 @@
 /** A platen fitted from its readings, held against presses whose truth it does not assume. */
-import { describe, expect, it, vi } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import { bestError, Chance, FIVE, NINE, PLATEN, survey, trueMean, trueOffset, truth, waveAt, waveOver } from '../../../test/platens';
 import { type Area, fitPlaten, type Instrument, instrumentError, meanOffset, offsetAt, slopeOf } from './index';
-
-vi.setConfig({ testTimeout: 300_000 });
 
 const WHOLE: Area = { xMm: 0, yMm: 0, ...PLATEN };
 const SET_C = 150;
