@@ -37,7 +37,6 @@ export async function sendPieces(texts: Iterable<string>, port: MessagePort): Pr
   for (const piece of together(texts)) {
     // a thread that never rests keeps the request thread waiting for a processor, whatever its priority
     await rest(performance.now() - begun);
-    begun = performance.now();
     if (wanted === 0)
       await new Promise<void>((go) => {
         wake = go;
@@ -45,6 +44,8 @@ export async function sendPieces(texts: Iterable<string>, port: MessagePort): Pr
     if (gone) return;
     wanted--;
     port.postMessage(piece, [piece.buffer]);
+    // what its reader made it wait is no work
+    begun = performance.now();
   }
   port.postMessage(null);
 }
