@@ -146,3 +146,34 @@ test('where a print came to lie is noted on its record, and the log tells the ha
   await page.goto('/log');
   await expect(page.getByRole('region', { name: 'Where prints came to lie' })).toContainText('1/4 in low');
 });
+
+test('a save that comes back while the hand moves on takes nothing from it', async ({ page }) => {
+  let saves = 0;
+  let release = () => {};
+  const held = new Promise<void>((go) => {
+    release = go;
+  });
+  await page.route('**/api/v1/orders/order-guide-tees', async (route) => {
+    if (route.request().method() === 'PUT' && ++saves === 1) await held;
+    await route.continue();
+  });
+  await page.goto('/orders/order-guide-tees/place');
+  const art = page.getByRole('slider', { name: /comet over hill/ });
+  await art.focus();
+  for (let i = 0; i < 10; i++) await page.keyboard.press('ArrowDown');
+  await expect.poll(() => saves).toBe(1);
+  const box = await art.boundingBox();
+  if (!box) throw new Error('the art is nowhere');
+  const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
+  await page.mouse.move(x, y);
+  await page.mouse.down();
+  await page.mouse.move(x + 24, y, { steps: 4 });
+  const first = page.waitForResponse((reply) => reply.request().method() === 'PUT' && reply.url().endsWith('/orders/order-guide-tees'));
+  release();
+  await first;
+  await expect(page.getByRole('button', { name: 'Put it back by the rule' })).toBeVisible();
+  await page.mouse.move(x + 40, y, { steps: 3 });
+  await page.mouse.up();
+  await expect(page.locator('[data-held]')).toHaveAttribute('data-held', 'false');
+  await expect(page.locator('[data-measure="centre line"]')).toContainText(/^2\s/);
+});

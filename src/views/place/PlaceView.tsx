@@ -194,7 +194,8 @@ function Live({ input, laid, resting, units, lamp, base, onSave, children }: Liv
     const { lay: _, ...free } = withoutMoved(print);
     const moved = { xMm: Math.round(held.xMm * 10) / 10, yMm: Math.round(held.yMm * 10) / 10 };
     await onSave(moved.xMm === 0 && moved.yMm === 0 ? free : { ...free, moved }, 'art moved');
-    setHeld(null);
+    // a hand that has moved on meanwhile keeps what it holds
+    setHeld((now) => (now === held ? null : now));
   };
   const done = (restMs: number) => {
     clearTimeout(rest.current);
