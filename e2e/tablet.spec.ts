@@ -40,6 +40,15 @@ test('a piece pressed by touch alone is seen on another browser’s rail, and un
   await page.waitForTimeout(300);
   await expect(cue(/^Close to pre-press/)).toBeVisible();
 
+  // a token keeps the focus when its piece goes on: else the next key would fall through to the run
+  const token = page.getByRole('link', { name: /Crew hoodies, L piece 1/ });
+  await token.focus();
+  await cue(/^Close to pre-press/).evaluate((button: HTMLElement) => button.dispatchEvent(new MouseEvent('click', { bubbles: true })));
+  await expect(page.getByRole('link', { name: /Crew hoodies, L piece 1 (pressing|open now)/ })).toBeFocused();
+  await page.getByRole('button', { name: /^Undo last step/ }).evaluate((button: HTMLElement) => button.click());
+  await cue(/^Close to pre-press/).waitFor();
+  await expect(page.getByRole('link', { name: /Crew hoodies, L piece 1 Close to pre-press/ })).toBeFocused();
+
   // the other device goes on with the same run
   await other.getByRole('link', { name: /Crew hoodies, L piece 1/ }).click();
   await other.getByRole('button', { name: /^Close to pre-press/ }).waitFor();

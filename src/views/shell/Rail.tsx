@@ -124,29 +124,39 @@ function PressToken({ press, device }: PressTokenProps) {
 
 type RunNow = RailReply['runs'][number];
 
-/** One token a clock that runs; a run without one says what is to be done. */
+/** One token a clock that runs; a run without one says what is to be done. A piece keeps its token, and the focus on it, whatever becomes of it. */
 function RunTokens({ run }: { run: RunNow }) {
-  if (run.clocks.length === 0)
-    return (
-      <Token run={run} pieces={run.now} due={false}>
-        {run.verb}
-      </Token>
-    );
+  const tokens =
+    run.clocks.length === 0 ? [{ pieces: run.now, clock: null }] : run.clocks.map((clock) => ({ pieces: clock.pieces, clock }));
   return (
     <>
-      {run.clocks.map((clock) => (
-        <ClockToken key={`${clock.phase} ${clock.pieces[0]}`} run={run} clock={clock} />
+      {tokens.map(({ pieces, clock }) => (
+        <RunToken key={pieces[0] ?? 'run'} run={run} pieces={pieces} clock={clock} />
       ))}
     </>
   );
 }
 
-function ClockToken({ run, clock: { dueAt, phase, pieces } }: { run: RunNow; clock: RunNow['clocks'][number] }) {
-  const leftS = secondsLeft(dueAt, useSecondsTo([dueAt]));
+interface RunTokenProps {
+  run: RunNow;
+  pieces: readonly number[];
+  clock: RunNow['clocks'][number] | null;
+}
+
+function RunToken({ run, pieces, clock }: RunTokenProps) {
+  const now = useSecondsTo(clock ? [clock.dueAt] : []);
+  if (!clock)
+    return (
+      <Token run={run} pieces={pieces} due={false}>
+        {run.verb}
+      </Token>
+    );
+  const leftS = secondsLeft(clock.dueAt, now);
   const due = leftS === 0;
+  const shut = clock.phase === 'closed';
   return (
     <Token run={run} pieces={pieces} due={due}>
-      {due ? (phase === 'closed' ? 'open now' : 'cool enough') : `${phase === 'closed' ? 'pressing' : 'cooling'} `}
+      {due ? (shut ? 'open now' : 'cool enough') : `${shut ? 'pressing' : 'cooling'} `}
       {!due && <span className="figure">{formatDuration(leftS)}</span>}
     </Token>
   );
