@@ -1,6 +1,8 @@
 /** How long a card takes to work out, over random shops, with and without its ways out. Run by `npm run bench`. */
 import fc from 'fast-check';
-import { resolve, STARTING_HOUSE, waysOut, whichTransfer } from '../src/core/card';
+import { waysOut, whichTransfer } from '../src/core/advice';
+import { resolve } from '../src/core/card';
+import { STARTING_HOUSE } from '../src/core/house';
 import { BUILT_IN_AIDS, BUILT_IN_BLANKS, BUILT_IN_FABRICS } from '../src/core/materials';
 import { inputs, presses, products } from '../test/shops';
 

@@ -7,7 +7,7 @@ const folder = mkdtempSync(join(tmpdir(), 'beacon-import-'));
 process.env.TIDY_BEACON_DB = join(folder, 'shop.sqlite');
 process.env.TIDY_BEACON_LOG = 'silent';
 const { importReply } = await import('../src/server/http/exchange');
-const { builtInProducts } = await import('../src/core/materials');
+const { builtInProducts } = await import('../src/core/sheet');
 const { shelfCsv } = await import('../src/core/formats');
 const { closeShop, shop } = await import('../src/server/shop');
 

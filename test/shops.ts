@@ -1,6 +1,7 @@
 /** Random shops for property tests: fabrics, blanks, products of every family, layers, presses and houses over their whole valid range. */
 import fc from 'fast-check';
-import { type House, type Print, type PrintLayer, type ResolveInput, STARTING_HOUSE } from '../src/core/card';
+import type { ResolveInput } from '../src/core/draft';
+import { type House, STARTING_HOUSE } from '../src/core/house';
 import {
   type Aid,
   BLANK_KINDS,
@@ -8,17 +9,16 @@ import {
   BUILT_IN_AIDS,
   BUILT_IN_BLANKS,
   BUILT_IN_FABRICS,
-  builtInProducts,
   COATINGS,
   type Composition,
-  FAMILY_IDS,
   type Fabric,
   FIBRE_IDS,
   isHard,
-  type Product,
   usualPosition,
 } from '../src/core/materials';
+import type { Print, PrintLayer } from '../src/core/order';
 import type { Press } from '../src/core/press';
+import { builtInProducts, FAMILY_IDS, type Product } from '../src/core/sheet';
 
 const composition: fc.Arbitrary<Composition> = fc
   .uniqueArray(fc.constantFrom(...FIBRE_IDS), { minLength: 1, maxLength: 4 })

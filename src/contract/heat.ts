@@ -1,8 +1,11 @@
 /** What the Heat bench and practice send and are sent. */
 import { z } from 'zod';
-import { BoundSchema, LearnedShiftSchema, MISTAKES } from '../core/card';
+import { MISTAKES } from '../core/advice';
+import { LearnedShiftSchema } from '../core/draft';
 import { AllowedSchema, EFFECTS, HeatAskSchema, SEEN_PLACES, StackLayerSchema } from '../core/heat';
-import { Initials, PEELS } from '../core/materials';
+import { BoundSchema } from '../core/judgement';
+import { Initials } from '../core/materials';
+import { PEELS } from '../core/sheet';
 
 export const PeelClockSchema = z.object({ warmS: z.number().nullable(), warmUntilS: z.number().nullable(), coldS: z.number().nullable() });
 

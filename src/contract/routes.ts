@@ -1,12 +1,14 @@
 /** The schemas of every route: what is parsed on the way in and checked on the way out. OpenAPI is made from this table. */
 
 import { z } from 'zod';
-import { HouseSchema, OrderSchema, RosterEntrySchema } from '../core/card';
 import { AllowedSchema, HeatAskSchema, PeelAskSchema, SweepAskSchema } from '../core/heat';
+import { HouseSchema } from '../core/house';
 import { OffPlaceSchema } from '../core/log';
-import { AidSchema, BlankSchema, FabricSchema, Id, Initials, ProductSchema } from '../core/materials';
+import { AidSchema, BlankSchema, FabricSchema, Id, Initials } from '../core/materials';
+import { OrderSchema, RosterEntrySchema } from '../core/order';
 import { PlatenMapSchema, PressAmendmentSchema, PressRecordSchema, PressSchema } from '../core/press';
 import { RunEventSchema } from '../core/run';
+import { ProductSchema } from '../core/sheet';
 import {
   BandSchema,
   BenchStackSchema,

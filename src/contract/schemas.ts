@@ -1,19 +1,15 @@
 /** What goes over the wire beside the core's own types. */
 import { z } from 'zod';
-import {
-  CardSchema,
-  HouseSchema,
-  LearnedShiftSchema,
-  LineSchema,
-  OrderSchema,
-  PrintSchema,
-  RosterEntrySchema,
-  WayOutSchema,
-} from '../core/card';
+import { WayOutSchema } from '../core/advice';
+import { CardSchema } from '../core/card';
+import { LearnedShiftSchema } from '../core/draft';
+import { HouseSchema } from '../core/house';
 import { AmendmentSchema, PressingSchema, STATIONS } from '../core/log';
-import { AidSchema, ART_KINDS, BlankSchema, DUTIES, Dwell, FabricSchema, Id, Initials, ProductSchema, SetTemp } from '../core/materials';
+import { AidSchema, BlankSchema, DUTIES, Dwell, FabricSchema, Id, Initials, SetTemp } from '../core/materials';
+import { LineSchema, OrderSchema, PrintSchema, RosterEntrySchema } from '../core/order';
 import { AirDriveSchema, HeaterSchema, PlatenMapSchema, PressRecordSchema, PressSchema, SurveySchema } from '../core/press';
 import { RunEventSchema, RunSchema } from '../core/run';
+import { ART_KINDS, ProductSchema } from '../core/sheet';
 import { PhraseSchema } from '../core/units';
 
 const Version = z.number().int().min(1);

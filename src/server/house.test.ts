@@ -1,7 +1,8 @@
 /** The house over the wire: settings it keeps, which cards start from and which go with the shop; and what its choices change. */
 import { describe, expect, it } from 'vitest';
 import { ownShop, put, send } from '../../test/api';
-import { type HouseSetting, STARTING_HOUSE, schoolExample } from '../core/card';
+import { schoolExample } from '../core/advice';
+import { type HouseSetting, STARTING_HOUSE } from '../core/house';
 import { phraseText } from '../core/units';
 import * as schoolRoute from '../pages/api/v1/compute/school';
 import * as houseRoute from '../pages/api/v1/house';

@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import Sqlite from 'better-sqlite3';
 import { describe, expect, it } from 'vitest';
 import { BASE, ownShop, put, send } from '../../test/api';
-import type { Order } from '../core/card';
+import type { Order } from '../core/order';
 import * as benchRoute from '../pages/api/v1/bench';
 import * as healthRoute from '../pages/api/v1/health';
 import * as houseRoute from '../pages/api/v1/house';

@@ -1,7 +1,7 @@
 /** The shelf over the wire: changed by one, told to the other, retired, and which transfer suits. */
 import { describe, expect, it } from 'vitest';
 import { ownShop, put, send } from '../../test/api';
-import type { Product } from '../core/materials';
+import type { Product } from '../core/sheet';
 import * as rosterRoute from '../pages/api/v1/compute/roster';
 import * as eventRoute from '../pages/api/v1/runs/[id]/events/[eventId]';
 import * as blankRoute from '../pages/api/v1/shelf/blanks/[id]';

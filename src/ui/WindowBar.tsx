@@ -7,7 +7,7 @@
  *                 ▲ set
  */
 import { useId, useRef } from 'react';
-import { marginsAt, smallestMargin, type Window } from '../core/card';
+import { marginsAt, smallestMargin, type Window } from '../core/judgement';
 import { bandOf } from '../core/press';
 import { formatFigure, formatForHouse, formatQuantity, type HouseUnits, snap, toShown, UNITS } from '../core/units';
 import { axisTicks, onAxis, rampColour } from './ramp';

@@ -1,6 +1,6 @@
 /** The heat model off the main thread. */
 import { expose } from 'comlink';
-import { type Deal, type Outcome, type Played, play, SITUATIONS } from '../core/card';
+import { type Deal, type Outcome, type Played, play, SITUATIONS } from '../core/advice';
 import {
   type Allowed,
   adhesiveOfAsk,

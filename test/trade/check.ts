@@ -1,29 +1,20 @@
 /** Runs one case of the decision table: a piece in the trade's words, worked out, and held against what a practitioner expects. */
-import {
-  type Card,
-  type Choices,
-  type House,
-  type LampState,
-  type Print,
-  type ResolveInput,
-  resolve,
-  STARTING_HOUSE,
-  TRADE,
-  type Trade,
-} from '../../src/core/card';
+import { type Card, resolve, TRADE, type Trade } from '../../src/core/card';
+import type { ResolveInput } from '../../src/core/draft';
+import { type House, STARTING_HOUSE } from '../../src/core/house';
+import type { LampState } from '../../src/core/judgement';
 import {
   type Aid,
   type Blank,
   BUILT_IN_AIDS,
   BUILT_IN_BLANKS,
   BUILT_IN_FABRICS,
-  builtInProducts,
   type Fabric,
-  type FamilyId,
-  type Product,
   usualPosition,
 } from '../../src/core/materials';
+import type { Choices, Print } from '../../src/core/order';
 import { PLANS, type PlatenMap, type Press, platenMap } from '../../src/core/press';
+import { builtInProducts, type FamilyId, type Product } from '../../src/core/sheet';
 import { phraseText } from '../../src/core/units';
 
 const PRODUCTS = Object.fromEntries(builtInProducts('2026-01-01').map((product) => [product.familyId, product])) as Record<

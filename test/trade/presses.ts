@@ -1,5 +1,5 @@
 /** Presses and what lies in the way: the decision table's part about platens, gauges, obstructions and heat from below. */
-import { FAMILIES } from '../../src/core/materials';
+import { FAMILIES } from '../../src/core/sheet';
 import type { Case } from './check';
 
 const T = 'cotton-tee';

@@ -2,9 +2,12 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { inputs } from '../../../test/shops';
 import { type Case, inputOf } from '../../../test/trade/check';
+import { benchStack } from '../advice';
+import { STARTING_HOUSE } from '../house';
+import { judge } from '../judgement';
 import { BUILT_IN_FABRICS } from '../materials';
 import { phraseText } from '../units';
-import { benchStack, judge, resolve, STARTING_HOUSE } from './index';
+import { resolve } from './resolve';
 
 const input = (change: Partial<Case> = {}) => inputOf({ says: 'a case', on: 'cotton-tee', with: 'cut-film', ...change });
 const reasons = (card: ReturnType<typeof resolve>, source: string) =>

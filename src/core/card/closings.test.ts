@@ -1,8 +1,9 @@
 /** What the press shows is true at every stage: the figures of the closing in hand, never those of another. */
 import { describe, expect, it } from 'vitest';
 import { inputOf } from '../../../test/trade/check';
-import { closingsOfCard, figuresAt, resolve } from './index';
-import { RULES } from './rules';
+import { RULES } from '../judgement';
+import { closingsOfCard, figuresAt } from './closings';
+import { resolve } from './resolve';
 
 const married = resolve(inputOf({ says: 'two sheets', on: 'cotton-tee', with: 'two-sheet-toner' }));
 const at = (kind: string, nth = 0) => married.stages.flatMap((stage, i) => (stage.kind === kind ? [i] : []))[nth] ?? -1;

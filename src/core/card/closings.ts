@@ -1,8 +1,8 @@
 /** The figures of each shutting of the press on a card: what is set, under what, and how it is peeled after. */
-import { pressStage } from '../materials';
+
+import { type Draft, type ResolveInput, touchingArea } from '../draft';
 import { pressureSetting } from '../press';
-import { type Draft, touchingArea } from './draft';
-import type { ResolveInput } from './input';
+import { pressStage } from '../sheet';
 import type { Card, Stage } from './schema';
 
 type Own = NonNullable<Stage['set']>;

@@ -1,9 +1,11 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { inputs, plainCloth } from '../../../test/shops';
+import { judge, type LampState, lampAt, marginsAt, QUICK, smallestMargin } from '../judgement';
 import { blendLimits, FIBRE_IDS, FIBRES } from '../materials';
 import { bandOf } from '../press';
-import { CardSchema, judge, type LampState, lampAt, marginsAt, QUICK, resolve, smallestMargin } from './index';
+import { resolve } from './resolve';
+import { CardSchema } from './schema';
 
 const RUNS = { numRuns: 2000 };
 const RANK: Record<LampState, number> = { clear: 0, care: 1, hold: 2 };

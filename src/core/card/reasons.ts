@@ -1,14 +1,13 @@
 /** The chain of reasons behind every value of a card: the decisions that were taken, and how the temperature was found. */
-import { pressStage } from '../materials';
+
+import { type Draft, keptWords, pressOf, type Reason, type ResolveInput } from '../draft';
+import type { HouseSetting } from '../house';
+import { marginsAt, smallestMargin, type Window } from '../judgement';
 import { BAND_KPA, pressOffset } from '../press';
+import { pressStage } from '../sheet';
 import { contact, phrase, setTemp, temp, tempDiff } from '../units';
-import { type Draft, pressOf } from './draft';
-import type { HouseSetting } from './house';
-import type { ResolveInput } from './input';
-import { keptWords } from './kept';
-import type { Card, Reason, Window } from './schema';
-import { pressureWords } from './steps';
-import { marginsAt, smallestMargin } from './window';
+import type { Card } from './schema';
+import { pressureWords } from './steps/words';
 
 type Say = Pick<Reason, 'source' | 'says'>;
 

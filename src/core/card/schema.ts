@@ -1,75 +1,17 @@
 /** The card: a worked-out pressing for one print on one press, as plain data that can be frozen, stored and sent. */
 import { z } from 'zod';
-import { EFFECTS } from '../heat';
-import { COVER_KINDS, DUTIES, PEELS, POSITIONS, PRESSURE_BANDS, SIDES } from '../materials';
+import { HeatSchema } from '../bond';
+import { ReasonSchema } from '../draft';
+import { BandSchema, LampSchema, MarginSchema, PressureSettingSchema, SettingSchema, WindowSchema } from '../judgement';
+import { COVER_KINDS, DUTIES, POSITIONS, PRESSURE_BANDS, SIDES } from '../materials';
+import { LaySchema, RosterEntrySchema } from '../order';
+import { PEELS } from '../sheet';
 import { PhraseSchema } from '../units';
-import { LaySchema, PrintSchema, RosterEntrySchema } from './order';
 
 /** Raised when a stored card can no longer be read as is; every older version keeps a reader. */
 export const CARD_SCHEMA_VERSION = 2;
 
 const Temp = z.number();
-
-/** Values on the card that have a chain of reasons. */
-export const FIELDS = [
-  'temperature',
-  'time',
-  'pressure',
-  'peel',
-  'cover',
-  'base',
-  'mirror',
-  'layers',
-  'loading',
-  'pre-press',
-  'finish',
-  'art',
-] as const;
-export type Field = (typeof FIELDS)[number];
-
-const SOURCES = ['sheet', 'fabric', 'blank', 'press', 'house', 'physics', 'log', 'operator'] as const;
-
-export const ReasonSchema = z.object({ field: z.enum(FIELDS), source: z.enum(SOURCES), says: PhraseSchema });
-export type Reason = z.infer<typeof ReasonSchema>;
-
-/** A finding that lowers the lamp: a rule that was met, or a margin that is thin or gone. */
-export const FindingSchema = z.object({ level: z.enum(['hold', 'care']), rule: z.string(), field: z.enum(FIELDS), says: PhraseSchema });
-export type Finding = z.infer<typeof FindingSchema>;
-
-/** One side the delivered band must stay within, on the platen's surface. */
-export const BoundSchema = z.object({
-  side: z.enum(['sheet low', 'sheet high', 'mark', 'damage', 'under the art', 'inside', 'inside mark', 'dye']),
-  /** The band must stay above or below it. */
-  keep: z.enum(['above', 'below']),
-  surfaceC: Temp,
-  /** What passing it does to the lamp. */
-  breach: z.enum(['hold', 'care']),
-  says: PhraseSchema,
-});
-export type Bound = z.infer<typeof BoundSchema>;
-
-export const WindowSchema = z.object({
-  bounds: z.array(BoundSchema),
-  /** Surface minus set at `refC` and its 95 % spread over the art, K; how both change for every K away from it. */
-  offsetK: z.number(),
-  spreadK: z.number(),
-  slope: z.number(),
-  spreadPerK: z.number(),
-  refC: Temp,
-  measured: z.boolean(),
-  /** What the press can be set to. */
-  settable: z.object({ unit: z.enum(['C', 'F']), step: z.number(), minC: Temp, maxC: Temp }),
-  bestSetC: Temp,
-});
-export type Window = z.infer<typeof WindowSchema>;
-
-const BandSchema = z.object({ lowC: Temp, midC: Temp, highC: Temp });
-const MarginSchema = z.object({ side: BoundSchema.shape.side, kelvin: z.number(), breach: BoundSchema.shape.breach });
-export type Margin = z.infer<typeof MarginSchema>;
-
-export const LampSchema = z.object({ state: z.enum(['clear', 'care', 'hold']), findings: z.array(FindingSchema) });
-export type Lamp = z.infer<typeof LampSchema>;
-export type LampState = Lamp['state'];
 
 /** One layer of the stack, top to bottom. */
 export const LayerSchema = z.object({
@@ -93,12 +35,6 @@ export const LayerSchema = z.object({
   fresh: z.boolean(),
 });
 export type Layer = z.infer<typeof LayerSchema>;
-
-const PressureSettingSchema = z.discriminatedUnion('gauge', [
-  z.object({ gauge: z.literal('dial'), reading: z.number(), sure: z.enum(['measured', 'beyond the measured pairs', 'guess']) }),
-  z.object({ gauge: z.literal('air'), lineKPa: z.number(), sure: z.enum(['measured', 'beyond the measured pairs', 'guess']) }),
-  z.object({ gauge: z.literal('feel'), sure: z.literal('guess') }),
-]);
 
 const STAGE_KINDS = [
   'marry',
@@ -149,31 +85,6 @@ export const StepSchema = z.object({
 });
 export type Step = z.infer<typeof StepSchema>;
 
-/** What the setting does at the glue. Bonds are against what the supplier means: 1 is his own. */
-const HeatSchema = z.object({
-  bond: z.number(),
-  /** Nine pieces in ten lie between; and the chance that a piece is sound, 0 to 1. */
-  low: z.number(),
-  high: z.number(),
-  soundChance: z.number(),
-  /** At surface temperatures across the sheet. */
-  bonds: z.array(z.object({ surfaceC: Temp, bond: z.number() })),
-  /** What differs from the supplier's stack: what it takes at the glue as the press opens, K, and off the bond. */
-  takes: z.array(z.object({ of: z.enum(EFFECTS), name: z.string().nullable(), bond: z.number(), glueK: z.number() })),
-  /** The whole seconds that bring the bond nearest to 1 at this temperature; null: they are set already. */
-  correction: z
-    .object({
-      timeS: z.number(),
-      bond: z.number(),
-      feasible: z.boolean(),
-      stoppedBy: z.enum(['longest time', 'shortest time', 'mark', 'damage']).nullable(),
-    })
-    .nullable(),
-  learned: z.object({ shift: z.number(), n: z.number() }).nullable(),
-});
-
-const MIRRORS = ['mirrored', 'as read', 'by the supplier', 'by the printer path'] as const;
-
 export const CardSchema = z.object({
   schemaVersion: z.literal(CARD_SCHEMA_VERSION),
   of: z.object({
@@ -206,24 +117,7 @@ export const CardSchema = z.object({
     perClosing: z.number(),
     sheet: z.object({ name: z.string(), on: z.string() }),
   }),
-  set: z.object({
-    tempC: Temp,
-    /** The lower platen, when heat comes from both sides. */
-    lowerC: Temp.nullable(),
-    timeS: z.number(),
-    byHand: z.boolean(),
-    pressure: z.object({ band: z.enum(PRESSURE_BANDS), contactKPa: z.number(), asStated: z.string(), setting: PressureSettingSchema }),
-    peel: z.enum(PEELS),
-    cover: z.enum(COVER_KINDS).nullable(),
-    mirror: z.enum(MIRRORS),
-    base: z.enum(['usual pad', 'firm pad', 'pillow']),
-    pad: z.enum(['none', 'felt under', 'soft pad over', 'foam over', 'foam behind']),
-    platen: z.string().nullable(),
-    /** Overlapping spots of a hand press or iron; 1 elsewhere. */
-    spots: z.number(),
-    /** Times to try on scrap before the first good piece, s; absent: none. */
-    trial: z.object({ fromS: z.number(), toS: z.number(), stepS: z.number() }).optional(),
-  }),
+  set: SettingSchema,
   window: WindowSchema,
   delivered: BandSchema,
   margins: z.array(MarginSchema),
@@ -240,33 +134,3 @@ export const CardSchema = z.object({
   minutesPerPiece: z.number(),
 });
 export type Card = z.infer<typeof CardSchema>;
-
-/** Which facts a way out changes. */
-const ChangeSchema = z.object({
-  /** Back to what the card would set by itself. */
-  ownSetting: z.literal(true).optional(),
-  productId: z.string().optional(),
-  pressId: z.string().optional(),
-  timeS: z.number().optional(),
-  cover: z.boolean().optional(),
-  alternative: z.string().optional(),
-  heat: z.literal('split').optional(),
-  base: z.enum(['pillow', 'firm pad', 'usual pad']).optional(),
-  platenId: z.string().optional(),
-  perClosing: z.number().optional(),
-  lay: PrintSchema.shape.lay,
-  moved: PrintSchema.shape.moved,
-  /** A test piece is pressed and, if it holds, noted on the blank. */
-  testPiece: z.object({ productId: z.string(), markC: z.number().nullable() }).optional(),
-});
-export type Change = z.infer<typeof ChangeSchema>;
-export const WayOutSchema = z.object({
-  says: PhraseSchema,
-  change: ChangeSchema,
-  lamp: z.enum(['clear', 'care']),
-  set: z.object({ tempC: Temp, unit: z.enum(['C', 'F']), timeS: z.number() }),
-  smallestMarginK: z.number(),
-  minutesPerPiece: z.number(),
-  costMinor: z.number(),
-});
-export type WayOut = z.infer<typeof WayOutSchema>;

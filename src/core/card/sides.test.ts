@@ -1,8 +1,8 @@
 /** Sleeves and legs: a piece has two of each, and the hands are told which. */
 import { describe, expect, it } from 'vitest';
 import { inputOf } from '../../../test/trade/check';
+import { LineSchema, type Print } from '../order';
 import { phraseText } from '../units';
-import { LineSchema, type Print } from './order';
 import { resolve } from './resolve';
 
 const HOUSE = { temperature: 'C', length: 'mm', contactPressure: 'kPa', linePressure: 'bar' } as const;

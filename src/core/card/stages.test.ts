@@ -2,7 +2,8 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { inputs } from '../../../test/shops';
 import { inputOf } from '../../../test/trade/check';
-import { resolve, type Stage } from './index';
+import { resolve } from './resolve';
+import type { Stage } from './schema';
 import { coolingTimeS, minutesOf } from './stages';
 
 const roles = (stage: Stage | undefined) => stage?.stack.map((layer) => layer.role) ?? [];

@@ -1,9 +1,11 @@
 /** The stages of one piece, in order, each with who is busy, how long, and what lies between the platens. */
+
+import { type Draft, layerName, layersOf, massOf, type ResolveInput, thicknessOf } from '../draft';
 import { CARRIERS, COVER_SHEETS, PADS_OVER } from '../heat';
-import { aidFor, type CoverKind, isHard, type Peel, type Product, pressStage } from '../materials';
+import type { SetValues } from '../judgement';
+import { aidFor, type CoverKind, isHard } from '../materials';
+import { type Peel, type Product, pressStage } from '../sheet';
 import { phrase, seconds } from '../units';
-import { type Draft, massOf, thicknessOf } from './draft';
-import { layerName, layersOf, type ResolveInput } from './input';
 import type { Layer, Stage } from './schema';
 
 /** An unhurried pair of hands, s. Drawn on the stage line and counted into the minutes; never judged on. */
@@ -18,14 +20,6 @@ const WAIT_COUNTED_S = 45;
 const AIR_W_M2K = 24;
 /** What counts as cold: this much over the room, K. */
 const COLD_OVER_ROOM_K = 5;
-
-/** Set values a card came to for each closing, °C. */
-export interface SetValues {
-  press: number;
-  marry: number;
-  finish: number;
-  tack: readonly number[];
-}
 
 /**
  * Seconds for a hard piece to lose all warmth, in air on both faces: a lumped body, `t = m″c/2h · ln(ΔT/5 K)`.

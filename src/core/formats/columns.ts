@@ -1,5 +1,6 @@
 /** The columns of the shelf's CSVs: how each cell is written from a thing and read back into one. */
-import { type Aid, type Blank, type Composition, type Fabric, FIBRE_IDS, FIBRES, type Product, pressStage } from '../materials';
+import { type Aid, type Blank, type Composition, type Fabric, FIBRE_IDS, FIBRES } from '../materials';
+import { type Product, pressStage } from '../sheet';
 
 // biome-ignore lint/suspicious/noExplicitAny: a document under construction, before its schema has seen it
 export type Draft = any;

@@ -1,6 +1,6 @@
 /** Rosters as CSV or as lines pasted from a list: a number, a name, or both for every piece. */
 import { parse } from 'csv-parse/sync';
-import { type RosterEntry, RosterEntrySchema } from '../card';
+import { type RosterEntry, RosterEntrySchema } from '../order';
 
 export interface ReadRoster {
   roster: RosterEntry[];

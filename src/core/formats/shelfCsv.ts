@@ -2,7 +2,8 @@
 import { parse } from 'csv-parse/sync';
 import { stringify } from 'csv-stringify/sync';
 import type { z } from 'zod';
-import { AidSchema, BlankSchema, FAMILIES, FAMILY_IDS, FabricSchema, type FamilyId, ProductSchema, productFromFamily } from '../materials';
+import { AidSchema, BlankSchema, FabricSchema } from '../materials';
+import { FAMILIES, FAMILY_IDS, type FamilyId, ProductSchema, productFromFamily } from '../sheet';
 import { COLUMNS, type Column, type CsvKind, type Draft, type Kinds } from './columns';
 import { Faults, type LineFault } from './faults';
 

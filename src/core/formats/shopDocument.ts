@@ -1,10 +1,12 @@
 /** The whole shop as one JSON document: its schema, and how one is read. */
 import { z } from 'zod';
-import { HouseSchema, OrderSchema } from '../card';
+import { HouseSchema } from '../house';
 import { AmendmentSchema, PressingSchema } from '../log';
-import { AidSchema, BlankSchema, FabricSchema, Id, Initials, ProductSchema } from '../materials';
+import { AidSchema, BlankSchema, FabricSchema, Id, Initials } from '../materials';
+import { OrderSchema } from '../order';
 import { PressAmendmentSchema, PressRecordSchema, PressSchema } from '../press';
 import { RunEventSchema, RunSchema } from '../run';
+import { ProductSchema } from '../sheet';
 import { FIRST_PRINT } from './cardV1';
 import { Faults } from './faults';
 import { inTodaysShape } from './readPressing';

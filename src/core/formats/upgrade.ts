@@ -1,6 +1,6 @@
 /** Documents of a shop from before layers, hard goods and schools, brought to today's shape. */
-import { STARTING_HOUSE } from '../card';
-import { FAMILIES, type FamilyId, productFromFamily } from '../materials';
+import { STARTING_HOUSE } from '../house';
+import { FAMILIES, type FamilyId, productFromFamily } from '../sheet';
 import { FIRST_PRINT } from './cardV1';
 
 /** Raised when stored documents of the shelf, presses, house or orders change shape. */

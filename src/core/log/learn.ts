@@ -1,5 +1,5 @@
 /** Learn: how far the bond a card reckons is off on one press with one transfer, from how its pressings came out. */
-import type { LearnedShift } from '../card';
+import type { LearnedShift } from '../draft';
 import { SOUND } from '../heat';
 import { normalCdf } from '../numerics';
 import type { Pressing } from './pressing';

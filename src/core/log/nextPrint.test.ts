@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import type { Line, Print } from '../card';
+import type { Line, Print } from '../order';
 import { type LineProgress, nextPrint } from './index';
 import { line } from './test/progress';
 

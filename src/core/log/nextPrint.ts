@@ -1,5 +1,6 @@
 /** After a print: what of its order is best pressed next. */
-import { type LampState, type Line, type Print, topLayer } from '../card';
+import type { LampState } from '../judgement';
+import { type Line, type Print, topLayer } from '../order';
 import { type LineProgress, printLeft } from './queue';
 
 /** A print of a line that is still to be pressed. */

@@ -1,7 +1,8 @@
 /** The pressing: the record of one print's whole passage on one item. Written once; later facts are amendments. */
 import { z } from 'zod';
-import { type Card, RosterEntrySchema } from '../card';
+import type { Card } from '../card';
 import { Id, Words } from '../materials';
+import { RosterEntrySchema } from '../order';
 import { type PieceResult, type Run, SPOIL_REASONS } from '../run';
 
 export const PressingSchema = z.object({

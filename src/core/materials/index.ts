@@ -1,46 +1,23 @@
-/** Materials: fibres, fabrics, blanks, aids, transfer families and products. */
+/** Materials: fibres, fabrics, blanks, and the aids that lie over and under them. */
 
-export { type Aid, AidSchema, aidFor, COVER_KINDS, type CoverKind, type FoundAid, PAD_KINDS, type PadKind } from './aid';
-export {
-  type Blank,
-  BlankSchema,
-  BlankShapeSchema,
-  DUTIES,
-  type Duty,
-  OBSTRUCTION_KINDS,
-  type Obstruction,
-  type ObstructionKind,
-  testPieceHeld,
-} from './blank';
-export {
-  BLANK_KINDS,
-  type BlankKind,
-  isSided,
-  POSITIONS,
-  type Position,
-  SIDES,
-  type Side,
-  sidedWords,
-  USUAL_POSITIONS,
-  usualPosition,
-} from './blankKinds';
-export { BUILT_IN_AIDS, builtInProducts, productFromFamily } from './builtIn';
+export { type Aid, AidSchema, aidFor, COVER_KINDS, type CoverKind, PAD_KINDS } from './aid';
+export { type Blank, BlankSchema, BlankShapeSchema, DUTIES, type Duty, OBSTRUCTION_KINDS, type Obstruction, testPieceHeld } from './blank';
+export { BLANK_KINDS, isSided, POSITIONS, type Position, SIDES, sidedWords, USUAL_POSITIONS, usualPosition } from './blankKinds';
+export { BUILT_IN_AIDS } from './builtInAids';
 export { BUILT_IN_BLANKS } from './builtInBlanks';
 export { BUILT_IN_FABRICS } from './builtInFabrics';
-export { type Cut, type CutShape, contradictions, MEASURES, type Measures, NECKS, type Neck, UnknownSize } from './cut';
+export { contradictions, MEASURES, type Measures, NECKS, UnknownSize } from './cut';
 export {
   blendLimits,
   COATINGS,
   type Coating,
   type Composition,
-  CompositionSchema,
   countedFibres,
   describeComposition,
   describeMaterial,
   FABRIC_GROUPS,
   type Fabric,
   type FabricGroup,
-  type FabricLimit,
   FabricSchema,
   groupOf,
   isBrittle,
@@ -50,8 +27,6 @@ export {
   type Substrate,
   thermalMass,
 } from './fabric';
-export { FAMILIES } from './families';
-export { FAMILY_IDS, type Family, type FamilyId } from './family';
 export { FIBRE_IDS, FIBRES, type FibreId } from './fibres';
 export {
   DWELL_S,
@@ -63,14 +38,11 @@ export {
   PRESSURE_BANDS,
   type PressureBand,
   type Range,
+  RetiredOn,
   rangeOf,
   SET_C,
   SetTemp,
   Words,
 } from './fields';
-export { OlderSheet, type Product, ProductSchema, pressStage, type SheetFor, sheetFor, stageOf, withRevision } from './product';
-export { isFoundBy } from './search';
 export { bySize, readSize } from './sizes';
-export { type SheetStage, STAGE_KINDS, type StageKind } from './stage';
 export { type BlankMeasures, blankMeasures, cutOf, faceOf, PANELS, type Panel, shapeOf } from './standardCuts';
-export { ART_KINDS, type ArtKind, PEELS, type Peel, type Traits } from './traits';

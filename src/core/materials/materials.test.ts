@@ -1,28 +1,11 @@
 import { describe, expect, it } from 'vitest';
-import {
-  type Aid,
-  aidFor,
-  BlankSchema,
-  BUILT_IN_BLANKS,
-  BUILT_IN_FABRICS,
-  blendLimits,
-  builtInProducts,
-  CompositionSchema,
-  describeComposition,
-  FAMILY_IDS,
-  FabricSchema,
-  limitForTime,
-  Name,
-  nominalOf,
-  OlderSheet,
-  type Product,
-  ProductSchema,
-  pressStage,
-  rangeOf,
-  type SheetStage,
-  sheetFor,
-  withRevision,
-} from './index';
+import { builtInProducts, FAMILY_IDS, ProductSchema } from '../sheet';
+import { type Aid, aidFor } from './aid';
+import { BlankSchema } from './blank';
+import { BUILT_IN_BLANKS } from './builtInBlanks';
+import { BUILT_IN_FABRICS } from './builtInFabrics';
+import { blendLimits, CompositionSchema, describeComposition, FabricSchema, limitForTime } from './fabric';
+import { Name, nominalOf, rangeOf } from './fields';
 
 const faults = (result: { error?: { issues: { message: string }[] } | undefined }) =>
   result.error?.issues.map((i) => i.message).join(' ') ?? '';
@@ -101,80 +84,6 @@ describe('what a new shop begins with', () => {
     for (const blank of BUILT_IN_BLANKS) expect(BUILT_IN_FABRICS.map((f) => f.id)).toContain(BlankSchema.parse(blank).fabricId);
     expect(products.map((p) => p.familyId)).toEqual([...FAMILY_IDS]);
     expect(new Set(BUILT_IN_BLANKS.map((blank) => blank.fabricId)).size).toBeGreaterThan(10);
-  });
-});
-
-describe('a supplier’s sheet', () => {
-  const cut = builtInProducts('2026-01-01')[0] as Product;
-  const said = (change: Partial<Product>) => faults(ProductSchema.safeParse({ ...cut, ...change }));
-  const press = { stage: 'press' as const, tempC: { min: 140, max: 150 } };
-  it.each([
-    ['without stages', { stages: [] }, /needs a press stage/],
-    [
-      'with its stages out of order',
-      { stages: [...cut.stages, { ...(cut.stages[0] as SheetStage), kind: 'tack' as const }] },
-      /tack stands too late/,
-    ],
-    ['with a stage twice', { stages: [...cut.stages, ...cut.stages] }, /press stage is there twice/],
-    [
-      'with the same group twice',
-      {
-        overrides: [
-          { ...press, fabricGroup: 'polyester' as const },
-          { ...press, fabricGroup: 'polyester' as const, tempC: { min: 130, max: 135 } },
-        ],
-      },
-      /polyester, any colour contradict those for polyester/,
-    ],
-    [
-      'with a fabric and a colour that contradict',
-      {
-        colours: [{ name: 'neon', group: 'bright' }],
-        overrides: [
-          { ...press, fabricGroup: 'polyester' as const },
-          { ...press, colourGroup: 'bright', tempC: { min: 130, max: 135 } },
-        ],
-      },
-      /contradict.*say which holds where both apply/,
-    ],
-    [
-      'for a colour group it does not have',
-      { overrides: [{ ...press, colourGroup: 'bright' }] },
-      /No colour of this product is in the group “bright”/,
-    ],
-    [
-      'for a stage it does not have',
-      { alternatives: [{ name: 'x', changes: [{ ...press, stage: 'marry' as const }] }] },
-      /has no marry stage/,
-    ],
-    [
-      'with an earlier sheet that is newer',
-      { earlier: [{ source: { sheet: 'x', on: '2027-01-01' }, stages: cut.stages, overrides: [], alternatives: [], care: '' }] },
-      /is newer than the one after it/,
-    ],
-  ])('%s is refused', (_, change, words) => expect(said(change)).toMatch(words));
-  it('that says what holds for both is no contradiction', () => {
-    const both = { ...press, fabricGroup: 'polyester' as const, colourGroup: 'bright', tempC: { min: 128, max: 133 } };
-    const colours = [{ name: 'neon', group: 'bright' }];
-    const product = ProductSchema.parse({
-      ...cut,
-      colours,
-      overrides: [{ ...press, fabricGroup: 'polyester' }, { ...press, colourGroup: 'bright', tempC: { min: 130, max: 135 } }, both],
-    });
-    const at = (group: 'polyester' | 'nylon', colour?: string) =>
-      pressStage({ ...product, ...sheetFor(product, { group, colour, alternative: undefined }) }).tempC;
-    expect([at('polyester', 'neon'), at('polyester'), at('nylon', 'neon'), at('nylon')]).toEqual([
-      both.tempC,
-      press.tempC,
-      { min: 130, max: 135 },
-      cut.stages[0]?.tempC,
-    ]);
-  });
-  it('a newer one keeps the one it replaces; an older one is refused; a correction keeps nothing', () => {
-    const newer = { ...cut, source: { sheet: 'second', on: '2026-06-01' } };
-    expect(withRevision(cut, newer).earlier).toMatchObject([{ source: { on: '2026-01-01' } }]);
-    expect(withRevision(cut, { ...cut, care: 'other' }).earlier).toEqual([]);
-    expect(() => withRevision(newer, cut)).toThrow(OlderSheet);
   });
 });
 

@@ -1,5 +1,6 @@
 /** After the run: what happened against the plan, and what to change next time, with the evidence. */
-import { type Card, type House, type HouseSetting, houseSetting } from '../card';
+import type { Card } from '../card';
+import { type House, type HouseSetting, houseSetting } from '../house';
 import type { SpoilReason } from './events';
 import type { DoneClosing, DonePeel, PieceResult, RunState } from './state';
 

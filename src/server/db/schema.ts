@@ -1,11 +1,14 @@
 /** Tables. Documents are kept whole as JSON beside the columns they are found by; pressings, cards and events are written once. */
 import { blob, index, integer, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
 import type { PracticeRound } from '../../contract/heat';
-import type { Card, House, Order } from '../../core/card';
+import type { Card } from '../../core/card';
+import type { House } from '../../core/house';
 import type { Amendment, Pressing } from '../../core/log';
-import type { Aid, Blank, Fabric, Product } from '../../core/materials';
+import type { Aid, Blank, Fabric } from '../../core/materials';
+import type { Order } from '../../core/order';
 import type { Press, PressAmendment, PressRecord } from '../../core/press';
 import type { RunEvent } from '../../core/run';
+import type { Product } from '../../core/sheet';
 
 export const orders = sqliteTable('orders', {
   id: text('id').primaryKey(),

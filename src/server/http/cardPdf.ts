@@ -1,8 +1,10 @@
 /** The card on paper: one page to hang at the press, usable when the tablet is dead. */
 import PDFDocument from 'pdfkit';
 import { z } from 'zod';
-import { type Card, type ClosingFigures, closingsOfCard, type House, layerName, resolve } from '../../core/card';
+import { type Card, type ClosingFigures, closingsOfCard, resolve } from '../../core/card';
+import { layerName } from '../../core/draft';
 import { COVER_SHEETS } from '../../core/heat';
+import type { House } from '../../core/house';
 import { sidedWords } from '../../core/materials';
 import { formatDuration, formatForHouse, formatQuantity, type HouseUnits, type Phrase, phraseText } from '../../core/units';
 import { inputOf, readFacts } from '../stores/cards';

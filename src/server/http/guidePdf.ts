@@ -1,7 +1,8 @@
 /** The guide to lay art by, on paper at true scale: tiled over as many pages as it wants, each with a bar to check its scale by. */
 import PDFDocument from 'pdfkit';
 import { z } from 'zod';
-import { laidOf, placeWords } from '../../core/card';
+import { placeWords } from '../../core/card';
+import { laidOf } from '../../core/draft';
 import { sidedWords } from '../../core/materials';
 import { type Guide, guideOf, guideSvg, PAGE_MARGIN_MM, printed, TILE_OVERLAP_MM, type Tile, tilesOf } from '../../core/placement';
 import { formatTape, phraseText } from '../../core/units';

@@ -1,8 +1,10 @@
 /** A past pressing opened again: with the card as it was, and as a new order that repeats it. */
 import { randomUUID } from 'node:crypto';
-import { type Card, changesSince, choicesToRepeat, type Line, type Order, type Print, resolve } from '../../core/card';
+import { changesSince, choicesToRepeat } from '../../core/advice';
+import { type Card, resolve } from '../../core/card';
 import type { Pressing } from '../../core/log';
 import { POSITIONS, sidedWords } from '../../core/materials';
+import type { Line, Order, Print } from '../../core/order';
 import { Refusal } from '../http/problem';
 import { type Facts, inputOf, readFacts } from './cards';
 import { frozenCard } from './frozenCards';

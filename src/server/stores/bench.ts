@@ -1,8 +1,8 @@
 /** The bench: how far each line of an order is, and what each order needs next. */
 import { asc, isNull } from 'drizzle-orm';
 import type { BenchRow, Unreadable } from '../../contract/schemas';
-import type { Order } from '../../core/card';
 import { finishedPieces, type LineProgress, nextStep, orderLamp, printLeft, spoiledPieces } from '../../core/log';
+import type { Order } from '../../core/order';
 import { orders } from '../db/schema';
 import { Refusal } from '../http/problem';
 import { judgedOrder, readFacts, type ShopFacts } from './cards';

@@ -1,23 +1,13 @@
 /** Cards: worked out from what the shop holds now. */
 import type { ComputeCard } from '../../contract/schemas';
-import {
-  type Card,
-  type House,
-  type LampState,
-  type LearnedShift,
-  type Line,
-  lampAndMinutes,
-  type Order,
-  type Print,
-  pressingOrder,
-  type ResolveInput,
-  resolve,
-  topLayer,
-  type WayOut,
-  waysOut,
-} from '../../core/card';
-import { pressStage } from '../../core/materials';
+import { type WayOut, waysOut } from '../../core/advice';
+import { type Card, lampAndMinutes, resolve } from '../../core/card';
+import type { LearnedShift, ResolveInput } from '../../core/draft';
+import type { House } from '../../core/house';
+import type { LampState } from '../../core/judgement';
+import { type Line, type Order, type Print, pressingOrder, topLayer } from '../../core/order';
 import type { PlatenMap, Press } from '../../core/press';
+import { pressStage } from '../../core/sheet';
 import { notFound } from '../http/problem';
 import { readHouse } from './house';
 import { learnedShifts } from './learned';

@@ -1,9 +1,11 @@
 /** The documents of a shop that have a version: the table of each, what it is called, and the schema it is read by. */
 import type { SQLiteTableWithColumns } from 'drizzle-orm/sqlite-core';
 import { z } from 'zod';
-import { type House, HouseSchema, type Order, OrderSchema } from '../../core/card';
-import { type Aid, AidSchema, type Blank, BlankSchema, type Fabric, FabricSchema, type Product, ProductSchema } from '../../core/materials';
+import { type House, HouseSchema } from '../../core/house';
+import { type Aid, AidSchema, type Blank, BlankSchema, type Fabric, FabricSchema } from '../../core/materials';
+import { type Order, OrderSchema } from '../../core/order';
 import { type Press, PressSchema } from '../../core/press';
+import { type Product, ProductSchema } from '../../core/sheet';
 import { aids, blanks, fabrics, house, orders, presses, products } from '../db/schema';
 
 // biome-ignore lint/suspicious/noExplicitAny: the columns every versioned table shares are checked by the rows read from it

@@ -1,8 +1,10 @@
 /** Stacks for the Heat bench: of a print of an order, or of three things of the shop. */
 
 import type { Learned } from '../../contract/heat';
-import { type BenchStack, benchStack, type LearnedShift, type Line } from '../../core/card';
+import { type BenchStack, benchStack } from '../../core/advice';
+import type { LearnedShift } from '../../core/draft';
 import { usualPosition } from '../../core/materials';
+import type { Line } from '../../core/order';
 import { notFound, Refusal } from '../http/problem';
 import { type Facts, inputOf, readFacts } from './cards';
 import { findOrder } from './orders';

@@ -1,5 +1,5 @@
 /** The house: one document. */
-import type { House } from '../../core/card';
+import type { House } from '../../core/house';
 import { type Db, find, put, type Versioned } from './versioned';
 
 const ID = 'house';

@@ -1,5 +1,7 @@
 /** Learned: what the log has taught of each press with each transfer, from the latest pressings and the cards they were pressed by. */
-import type { House, LearnedShift } from '../../core/card';
+
+import type { LearnedShift } from '../../core/draft';
+import type { House } from '../../core/house';
 import { learnShifts, type Reckoned } from '../../core/log';
 import { Refusal } from '../http/problem';
 import { frozenCard } from './frozenCards';

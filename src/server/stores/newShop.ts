@@ -1,6 +1,7 @@
 /** What a new shop begins with: the starting house rules and the built-in shelf. Presses are the shop's own to add. */
-import { STARTING_HOUSE } from '../../core/card';
-import { BUILT_IN_AIDS, BUILT_IN_BLANKS, BUILT_IN_FABRICS, builtInProducts } from '../../core/materials';
+import { STARTING_HOUSE } from '../../core/house';
+import { BUILT_IN_AIDS, BUILT_IN_BLANKS, BUILT_IN_FABRICS } from '../../core/materials';
+import { builtInProducts } from '../../core/sheet';
 import { aids, blanks, fabrics, house, products } from '../db/schema';
 import type { Db } from './perShop';
 

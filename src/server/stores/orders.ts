@@ -1,6 +1,6 @@
 /** Orders: documents with a version. Taking one off the bench is a change like any other, so a stale edit cannot bring it back. */
 import { eq } from 'drizzle-orm';
-import type { Order } from '../../core/card';
+import type { Order } from '../../core/order';
 import { orders } from '../db/schema';
 import { notFound, Refusal } from '../http/problem';
 import { inputOf, readFacts } from './cards';

@@ -4,7 +4,7 @@ import { eq, sql } from 'drizzle-orm';
 import type { ImportReply } from '../../contract/schemas';
 import { Faults, PRESSING_READER } from '../../core/formats';
 import type { Amendment, Pressing } from '../../core/log';
-import { OlderSheet, type Product, withRevision } from '../../core/materials';
+import { OlderSheet, type Product, withRevision } from '../../core/sheet';
 import { amendments, orders, pressings } from '../db/schema';
 import { DOCS, type DocKind, type Docs } from './docTables';
 import { type Db, write } from './perShop';

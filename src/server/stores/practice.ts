@@ -1,6 +1,6 @@
 /** Practice: every round is kept, and what it comes to is told by operator. */
 import type { PracticeRound, PracticeScore } from '../../contract/heat';
-import { MISTAKES } from '../../core/card';
+import { MISTAKES } from '../../core/advice';
 import { practiceRounds } from '../db/schema';
 import type { Db } from './versioned';
 

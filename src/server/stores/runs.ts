@@ -2,8 +2,9 @@
 import { randomUUID } from 'node:crypto';
 import { isDeepStrictEqual } from 'node:util';
 import { eq } from 'drizzle-orm';
-import { type Line, resolve } from '../../core/card';
+import { resolve } from '../../core/card';
 import { pressingOf, printLeft } from '../../core/log';
+import type { Line } from '../../core/order';
 import { apply, MACHINE_VERSION, type RunEvent, type RunState } from '../../core/run';
 import { runEvents, runs } from '../db/schema';
 import { notFound, Refusal } from '../http/problem';

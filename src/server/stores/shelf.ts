@@ -1,8 +1,9 @@
 /** The shelf: fabrics, blanks, transfer products, aids; and the presses beside it. */
 import { eq, sql } from 'drizzle-orm';
 import { SHELF_KINDS, type ShelfKind, type Unreadable } from '../../contract/schemas';
-import { type Aid, type Blank, type Fabric, OlderSheet, type Product, withRevision } from '../../core/materials';
+import type { Aid, Blank, Fabric } from '../../core/materials';
 import type { Press } from '../../core/press';
+import { OlderSheet, type Product, withRevision } from '../../core/sheet';
 import { fabrics, house, orders, pressRecords, runs } from '../db/schema';
 import { notFound, Refusal } from '../http/problem';
 import { DOCS } from './docTables';

@@ -1,7 +1,7 @@
 /** Which transfer for this? The shelf's own facts, ranked for one wish. */
 import type { z } from 'zod';
 import type { WishSchema } from '../../contract/schemas';
-import { type Suited, whichTransfer } from '../../core/card';
+import { type Suited, whichTransfer } from '../../core/advice';
 import { notFound } from '../http/problem';
 import { readFacts } from './cards';
 import type { Db } from './versioned';

@@ -1,6 +1,7 @@
 /** What is worked out beside the request thread: everything that computes for long, or reads and judges much of the shop. */
 import type { RouteName } from '../../contract/paths';
-import { resolve, schoolExample, waysOut } from '../../core/card';
+import { schoolExample, waysOut } from '../../core/advice';
+import { resolve } from '../../core/card';
 import { readRoster } from '../../core/formats';
 import { bandOfAsk, correctAsk, peelOfAsk, see, sweepRows, valuesOf } from '../../core/heat';
 import { platenMap } from '../../core/press';

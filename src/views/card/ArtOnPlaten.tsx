@@ -1,5 +1,8 @@
 /** The art where it lies on the surveyed platen. Nothing is drawn for a platen that was never surveyed. */
-import { areaOfArt, type Card, type Print } from '../../core/card';
+
+import type { Card } from '../../core/card';
+import { areaOfArt } from '../../core/draft';
+import type { Print } from '../../core/order';
 import type { Press } from '../../core/press';
 import type { HouseUnits } from '../../core/units';
 import { PlatenMapDrawing } from '../../ui/PlatenMap';

@@ -1,7 +1,9 @@
 /** The face of a card: set values, window bar, lamp, stages, stack and steps. Read-only unless it is given a handle to move. */
 import { type ReactNode, useState } from 'react';
-import { type Card, type Field, type Lamp, layerName } from '../../core/card';
+import type { Card } from '../../core/card';
+import { type Field, layerName } from '../../core/draft';
 import { COVER_SHEETS } from '../../core/heat';
+import type { Lamp } from '../../core/judgement';
 import type { HouseUnits } from '../../core/units';
 import { LetterR } from '../../ui/LetterR';
 import { Stack } from '../../ui/Stack';

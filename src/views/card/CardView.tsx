@@ -1,8 +1,10 @@
 /** Station Card of an order: the worked-out pressing of one print, its lamp, its reasons, and the ways out of a Hold. */
 import { type ReactNode, useState } from 'react';
 import { API, type LineCard } from '../../contract';
-import { type Line, lampAt, lineAfter, type Print, topLayer } from '../../core/card';
+import { lineAfter } from '../../core/advice';
+import { lampAt } from '../../core/judgement';
 import { printLeft } from '../../core/log';
+import { type Line, type Print, topLayer } from '../../core/order';
 import type { HouseUnits } from '../../core/units';
 import { Fault } from '../../ui/Fault';
 import { useUnits } from '../../ui/house';

@@ -1,7 +1,7 @@
 /** Choices beside the card's own pick: everything the sheet, the press and the blank leave open for one print. */
-import type { Choices, Print } from '../../core/card';
-import type { Product } from '../../core/materials';
+import type { Choices, Print } from '../../core/order';
 import type { Press } from '../../core/press';
+import type { Product } from '../../core/sheet';
 import { ChoiceField } from '../../ui/Field';
 
 interface ChoicesPanelProps {

@@ -1,5 +1,5 @@
 /** What the lamp has against the card, in words; nothing when it is Clear. */
-import type { Lamp } from '../../core/card';
+import type { Lamp } from '../../core/judgement';
 import { LampMark } from '../../ui/Lamp';
 import { Says } from '../../ui/Says';
 

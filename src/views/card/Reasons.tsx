@@ -1,5 +1,6 @@
 /** The chain of reasons behind one value, unfolded under it: who says what, in the order in which it bears. */
-import type { Card, Field } from '../../core/card';
+import type { Card } from '../../core/card';
+import type { Field } from '../../core/draft';
 import { Says } from '../../ui/Says';
 
 const SOURCE_WORDS: Record<Card['reasons'][number]['source'], string> = {

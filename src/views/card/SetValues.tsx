@@ -1,6 +1,8 @@
 /** The set values, which are the page: large, in the press's own terms; touching one unfolds its reasons. */
 import type { ReactNode } from 'react';
-import { type Card, type Field, type Lamp as LampValue, marginsAt, smallestMargin } from '../../core/card';
+import type { Card } from '../../core/card';
+import type { Field } from '../../core/draft';
+import { type Lamp as LampValue, marginsAt, smallestMargin } from '../../core/judgement';
 import { bandOf } from '../../core/press';
 import { formatDuration, formatFigure, formatForHouse, formatQuantity, type HouseUnits, UNITS } from '../../core/units';
 import { Lamp } from '../../ui/Lamp';

@@ -1,7 +1,7 @@
 /** A test piece pressed and held against the light: noted on its blank, with the day and how it was judged. */
 import { useState } from 'react';
 import { call } from '../../contract';
-import { blankAfterTest, type Change } from '../../core/card';
+import { blankAfterTest, type Change } from '../../core/advice';
 import { isoDay } from '../../ui/days';
 import { TextField } from '../../ui/Field';
 import { errorWords, Pending, refresh, useRoute } from '../../ui/query';

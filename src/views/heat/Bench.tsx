@@ -1,7 +1,8 @@
 /** The Heat bench: a stack and a setting tried before a piece is spoiled, with the curves at the glue and what they come to. */
 import { lazy, type ReactNode, Suspense, useState } from 'react';
-import type { BenchStack, Print } from '../../core/card';
+import type { BenchStack } from '../../core/advice';
 import type { StackLayer } from '../../core/heat';
+import type { Print } from '../../core/order';
 import { formatDuration, formatQuantity } from '../../core/units';
 import { didUndoably } from '../../ui/acts';
 import { Fault } from '../../ui/Fault';

@@ -1,8 +1,8 @@
 /** The Heat bench's page: where the stack on it is from, an order's card or the shelf; or practice. */
 import { lazy, Suspense } from 'react';
 import type { Reply } from '../../contract';
-import type { Print } from '../../core/card';
 import { sidedWords } from '../../core/materials';
+import type { Print } from '../../core/order';
 import { type Press, usualPress } from '../../core/press';
 import { Island, Pending, useRoute } from '../../ui/query';
 import { useOrder } from '../orders/useOrder';

@@ -1,5 +1,5 @@
 /** The one line that matters: what this setting does to the bond, what takes from it, and the seconds that bring it back. */
-import type { BenchStack } from '../../core/card';
+import type { BenchStack } from '../../core/advice';
 import { type Effect, SOUND } from '../../core/heat';
 import { formatDuration, formatForHouse, type HouseUnits } from '../../core/units';
 import type { Answers } from './useReckoned';

@@ -1,7 +1,7 @@
 /** Which stack from the shelf: a blank, a transfer and a press. */
 import type { ShelfReply } from '../../contract';
-import { FAMILIES } from '../../core/materials';
 import type { Press } from '../../core/press';
+import { FAMILIES } from '../../core/sheet';
 import { PickField } from '../orders/PickField';
 import { goTo } from '../shell/goTo';
 

@@ -1,7 +1,7 @@
 /** Practice: the app deals a situation from the shop's own shelf; settings and the moment to peel are played, and what came of it is shown. */
 import { useEffect, useRef, useState } from 'react';
 import { call, type Reply } from '../../contract';
-import { type BenchStack, deal, MISTAKES, type Mistake, type Outcome, type Played, SITUATIONS } from '../../core/card';
+import { type BenchStack, deal, MISTAKES, type Mistake, type Outcome, type Played, SITUATIONS } from '../../core/advice';
 import { isHard } from '../../core/materials';
 import { formatDuration, formatForHouse, type HouseUnits } from '../../core/units';
 import { useUnits } from '../../ui/house';

@@ -1,5 +1,5 @@
 /** The setting tried on the bench: cover, set value, time, pressure, pre-press, base and room. */
-import type { BenchStack } from '../../core/card';
+import type { BenchStack } from '../../core/advice';
 import { bandOf } from '../../core/press';
 import { formatQuantity, type HouseUnits, houseUnit } from '../../core/units';
 import { QuantityField, type QuantityFieldProps } from '../../ui/QuantityField';

@@ -1,5 +1,5 @@
 /** Axes of a map: how far a sweep reaches about a piece and its sheet, where a variant stands on it, and its round figures. */
-import type { BenchStack } from '../../core/card';
+import type { BenchStack } from '../../core/advice';
 import { SOUND, SWEPT, type SweepAsk, type Swept } from '../../core/heat';
 import { type HouseUnits, toInside, toShown } from '../../core/units';
 import type { Variant } from './variant';

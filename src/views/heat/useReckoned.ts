@@ -1,6 +1,6 @@
 /** What the heat model says to each variant, asked in the worker as the variant changes; the last answer stands until the next. */
 import { useEffect, useState } from 'react';
-import type { BenchStack } from '../../core/card';
+import type { BenchStack } from '../../core/advice';
 import type { Correction, Effect } from '../../core/heat';
 import { heatDesk } from '../../workers/heat';
 import type { Reckoned } from './Indices';

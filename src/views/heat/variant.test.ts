@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { inputOf } from '../../../test/trade/check';
-import { benchStack } from '../../core/card';
+import { benchStack } from '../../core/advice';
 import { atSet, changed, faultOf, isCovered, laidIn, moved, PALETTE, takenOut, variantOf, withPassage } from './variant';
 
 const stack = benchStack(inputOf({ says: 'a variant', on: 'cotton-tee', with: 'cut-film', press: 'hot' }));

@@ -1,5 +1,5 @@
 /** Variants of a stack on the Heat bench: what is tried, and what can be done to it. */
-import type { BenchStack } from '../../core/card';
+import type { BenchStack } from '../../core/advice';
 import { BASE_PAD, COVER_SHEETS, type HeatAsk, HeatAskSchema, PADS_OVER, type StackLayer, UNDERLAYS } from '../../core/heat';
 import { bandOf } from '../../core/press';
 

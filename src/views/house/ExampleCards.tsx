@@ -1,6 +1,6 @@
 /** The difference a school makes, shown on one piece: a card for each answer, with only what differs between them. */
 import { useRef } from 'react';
-import { type House, SCHOOLS } from '../../core/card';
+import { type House, SCHOOLS } from '../../core/house';
 import { phraseText } from '../../core/units';
 import { useRoute } from '../../ui/query';
 

@@ -1,7 +1,7 @@
 /** The house: its units, its room, who works there, its choice where practice differs, and its backup. Every card follows from the next moment on. */
 import { useState } from 'react';
 import { ProblemError, type Reply } from '../../contract';
-import { type House, SCHOOLS } from '../../core/card';
+import { type House, SCHOOLS } from '../../core/house';
 import { saysTheSame } from '../../ui/equal';
 import { Fault } from '../../ui/Fault';
 import { ChoiceField, TextField } from '../../ui/Field';

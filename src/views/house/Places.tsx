@@ -1,5 +1,5 @@
 /** Position rules as this house has them: how far from which line, over the sizes, and how wide at most. */
-import type { House } from '../../core/card';
+import type { House } from '../../core/house';
 import { POSITIONS, type Position } from '../../core/materials';
 import { ruleOf } from '../../core/placement';
 import { houseUnit } from '../../core/units';

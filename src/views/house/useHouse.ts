@@ -1,7 +1,7 @@
 /** The house's document, and saving it with an undo on the rail. */
 import { useState } from 'react';
 import { call } from '../../contract';
-import type { House } from '../../core/card';
+import type { House } from '../../core/house';
 import { saveUndoably } from '../../ui/acts';
 import { refresh, useRoute } from '../../ui/query';
 

@@ -1,5 +1,5 @@
 /** Where a print lies on the platen, where that is said by hand: how far to the right, how far towards the operator, how turned. */
-import type { Print } from '../../core/card';
+import type { Print } from '../../core/order';
 import type { HouseUnits } from '../../core/units';
 import { ChoiceField } from '../../ui/Field';
 import { ShiftFields } from '../../ui/ShiftFields';

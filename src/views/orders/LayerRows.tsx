@@ -1,5 +1,5 @@
 /** The layers of a print, lowest first: each a transfer and its colour. */
-import { FAMILIES, type Product } from '../../core/materials';
+import { FAMILIES, type Product } from '../../core/sheet';
 import { ChoiceField, TextField } from '../../ui/Field';
 import type { LayerDraft } from './lineDraft';
 import { PickField } from './PickField';

@@ -1,8 +1,8 @@
 /** One line as it is typed in: how many, of what, with which prints. */
 import { useEffect, useState } from 'react';
 import { ProblemError, type ShelfReply } from '../../contract';
-import type { Line } from '../../core/card';
 import { describeMaterial, sidedWords } from '../../core/materials';
+import type { Line } from '../../core/order';
 import type { HouseUnits } from '../../core/units';
 import { Fault } from '../../ui/Fault';
 import { ChoiceField, TextField } from '../../ui/Field';

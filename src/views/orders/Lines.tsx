@@ -1,6 +1,6 @@
 /** Station Lines of an order: what it is made of. */
 import { useMemo } from 'react';
-import type { Line } from '../../core/card';
+import type { Line } from '../../core/order';
 import { useUnits } from '../../ui/house';
 import { Island, Pending, useRoute } from '../../ui/query';
 import { goTo } from '../shell/goTo';

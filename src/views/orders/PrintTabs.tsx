@@ -1,6 +1,7 @@
 /** The prints of a piece in the order they are pressed, where there is more than one. */
-import type { Line } from '../../core/card';
+
 import { sidedWords } from '../../core/materials';
+import type { Line } from '../../core/order';
 
 export function PrintTabs({ line, current, hrefOf }: { line: Line; current: string; hrefOf: (key: string) => string }) {
   if (line.prints.length < 2) return null;

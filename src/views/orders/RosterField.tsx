@@ -1,7 +1,7 @@
 /** A roster: every piece its own number or name, pasted or read from a CSV file. */
 import { useState } from 'react';
 import { call, type Reply } from '../../contract';
-import type { RosterEntry } from '../../core/card';
+import type { RosterEntry } from '../../core/order';
 import { errorWords } from '../../ui/query';
 
 type Faults = Reply<'readRoster'>['faults'];

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { PRESSES } from '../../../test/trade/check';
-import { LineSchema } from '../../core/card';
 import { type Blank, BUILT_IN_BLANKS } from '../../core/materials';
+import { LineSchema } from '../../core/order';
 import { draftFrom, faultsOf, type LineDraft, lineOf, pressFor, withBlank, withLayer, withPrint } from './lineDraft';
 
 const blank = (id: string) => BUILT_IN_BLANKS.find((one) => one.id === id) as Blank;

@@ -1,7 +1,9 @@
 /** A line while it is typed in: everything may still be empty. */
-import type { Line, Print, PrintLayer, RosterEntry } from '../../core/card';
-import { ART_KINDS, type ArtKind, type Blank, type Position, USUAL_POSITIONS } from '../../core/materials';
+
+import { type Blank, type Position, USUAL_POSITIONS } from '../../core/materials';
+import type { Line, Print, PrintLayer, RosterEntry } from '../../core/order';
 import { type Press, usualPress } from '../../core/press';
+import { ART_KINDS, type ArtKind } from '../../core/sheet';
 import { newId } from '../../ui/newId';
 
 export interface LayerDraft {

@@ -1,7 +1,7 @@
 /** One order: its document, the state of its lines, and saving it with an undo on the rail. */
 import { useState } from 'react';
 import { call } from '../../contract';
-import type { Line, Order } from '../../core/card';
+import type { Line, Order } from '../../core/order';
 import { saveUndoably } from '../../ui/acts';
 import { refresh, useRoute } from '../../ui/query';
 

@@ -1,6 +1,8 @@
 /** What stands beside the placement sheet: the measures as they are now, how the hands find the place, and the guide to print. */
 import { memo } from 'react';
-import { type Card, fingerWords, type House, handWords, type Laid } from '../../core/card';
+import { type Card, fingerWords, handWords } from '../../core/card';
+import type { Laid } from '../../core/draft';
+import type { House } from '../../core/house';
 import type { Blank, Fabric } from '../../core/materials';
 import { formatTape, type HouseUnits } from '../../core/units';
 import { LetterR } from '../../ui/LetterR';

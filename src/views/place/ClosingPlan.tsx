@@ -1,7 +1,7 @@
 /** Small flat pieces: how many go into one closing, and where each lies on the platen. */
 import { useMemo } from 'react';
-import { type Line, MOST_A_CLOSING } from '../../core/card';
 import { type Blank, blankMeasures } from '../../core/materials';
+import { type Line, MOST_A_CLOSING } from '../../core/order';
 import { closingPlan, type Sides } from '../../core/placement';
 import { formatTape, type HouseUnits } from '../../core/units';
 

@@ -1,5 +1,8 @@
 /** How the piece is laid: on which platen, over what, turned how; what is in the way, and what would clear it. */
-import { type Laid, type LaidInput, laidOf, layOf, type Print, placedOn } from '../../core/card';
+
+import { placedOn } from '../../core/advice';
+import { type Laid, type LaidInput, laidOf, layOf } from '../../core/draft';
+import type { Print } from '../../core/order';
 import { type Fit, TURNS } from '../../core/placement';
 import { formatTape, type HouseUnits } from '../../core/units';
 import { LampMark } from '../../ui/Lamp';

@@ -1,8 +1,10 @@
 /** Station Place of an order: where the art goes on this blank in this size, how the piece is laid, and what to lay it by. */
 import { type ReactNode, useMemo, useRef, useState } from 'react';
 import { API } from '../../contract';
-import { type Card, type Laid, type LaidInput, laidOf, layOf, nudged, type Print, platenOf } from '../../core/card';
+import type { Card } from '../../core/card';
+import { type Laid, type LaidInput, laidOf, layOf, nudged, platenOf } from '../../core/draft';
 import { isHard, sidedWords } from '../../core/materials';
+import type { Print } from '../../core/order';
 import { type Fit, type Placement, TAPE_STEP_MM } from '../../core/placement';
 import type { HouseUnits } from '../../core/units';
 import { Fault } from '../../ui/Fault';

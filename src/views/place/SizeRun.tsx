@@ -1,7 +1,7 @@
 /** Print sizes for the run: every size of this blank in the order with its print to scale, and where one print size ends. */
 import { useState } from 'react';
-import { type Line, type Order, type Print, runSizes, withPrintWidths } from '../../core/card';
 import { type Blank, blankMeasures } from '../../core/materials';
+import { type Line, type Order, type Print, runSizes, withPrintWidths } from '../../core/order';
 import {
   cutsOf,
   outlineOf,

@@ -1,7 +1,7 @@
 /** What of the order is pressed next with the least change at the press, and what is set otherwise for it. Its children are the acts beside. */
 import { type ReactNode, useState } from 'react';
 import type { RunReply } from '../../contract';
-import { changesBetween } from '../../core/card';
+import { changesBetween } from '../../core/advice';
 import { nextPrint } from '../../core/log';
 import { asLeft, type RunState } from '../../core/run';
 import { Fault } from '../../ui/Fault';

@@ -1,6 +1,7 @@
 /** What to set otherwise next time, with what speaks for it: kept by the house for this press and transfer, or on this card alone. */
 import type { RunReply } from '../../contract';
-import { type House, houseSetting, timeGoesByMass, withoutSetting, withSetting } from '../../core/card';
+import { timeGoesByMass } from '../../core/draft';
+import { type House, houseSetting, withoutSetting, withSetting } from '../../core/house';
 import type { Doubted, NextTime } from '../../core/run';
 import { formatDuration, formatQuantity } from '../../core/units';
 import { isoDay } from '../../ui/days';

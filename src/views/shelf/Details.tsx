@@ -6,13 +6,11 @@ import {
   blendLimits,
   describeComposition,
   describeMaterial,
-  FAMILIES,
   type Fabric,
   FIBRES,
   nominalOf,
-  type Product,
-  type SheetStage,
 } from '../../core/materials';
+import { FAMILIES, type Product, type SheetStage } from '../../core/sheet';
 import { formatBeside, formatDuration, formatFigure, formatForHouse, formatQuantity, houseUnit, type UnitId } from '../../core/units';
 import { useUnits } from '../../ui/house';
 

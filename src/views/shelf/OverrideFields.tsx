@@ -1,5 +1,6 @@
 /** Settings a sheet gives for a group of fabrics or colours, and the second ways it offers. */
-import { FABRIC_GROUPS, type Product, STAGE_KINDS } from '../../core/materials';
+import { FABRIC_GROUPS } from '../../core/materials';
+import { type Product, STAGE_KINDS } from '../../core/sheet';
 import type { HouseUnits } from '../../core/units';
 import { ChoiceField, TextField } from '../../ui/Field';
 import { QuantityField } from '../../ui/QuantityField';

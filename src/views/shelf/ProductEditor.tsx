@@ -1,6 +1,6 @@
 /** A transfer as its supplier's sheet has it: stages, settings by group, how it lies, where it may go. */
 import { useState } from 'react';
-import { FAMILIES, FAMILY_IDS, type Product, pressStage, productFromFamily, STAGE_KINDS } from '../../core/materials';
+import { FAMILIES, FAMILY_IDS, type Product, pressStage, productFromFamily, STAGE_KINDS } from '../../core/sheet';
 import { ChoiceField, TextField } from '../../ui/Field';
 import { useUnits } from '../../ui/house';
 import { NumberField } from '../../ui/NumberField';

@@ -1,5 +1,7 @@
 /** What a transfer is like and where it may go: how it lies, base, layering, materials, art, use. */
-import { ART_KINDS, COATINGS, DUTIES, FIBRE_IDS, FIBRES, PEELS, type Product, SUBSTRATES } from '../../core/materials';
+
+import { COATINGS, DUTIES, FIBRE_IDS, FIBRES, SUBSTRATES } from '../../core/materials';
+import { ART_KINDS, PEELS, type Product } from '../../core/sheet';
 import { Check } from '../../ui/Check';
 import { ChoiceField } from '../../ui/Field';
 import type { EditorProps } from './AidEditor';

@@ -1,7 +1,7 @@
 /** The shelf: every transfer's window and every fabric's limits on the app's one temperature axis; found, copied, changed, retired. */
 import { useState } from 'react';
 import type { ShelfKind, ShelfReply } from '../../contract';
-import { FAMILIES, FAMILY_IDS } from '../../core/materials';
+import { FAMILIES, FAMILY_IDS } from '../../core/sheet';
 import { Check } from '../../ui/Check';
 import { isoDay } from '../../ui/days';
 import { Fault } from '../../ui/Fault';

@@ -1,5 +1,6 @@
 /** One stage of a sheet: window and nominal, pressure as stated beside our reading, cover and peel. */
-import { COVER_KINDS, PEELS, PRESSURE_BANDS, type SheetStage } from '../../core/materials';
+import { COVER_KINDS, PRESSURE_BANDS } from '../../core/materials';
+import { PEELS, type SheetStage } from '../../core/sheet';
 import type { HouseUnits } from '../../core/units';
 import { ChoiceField, TextField } from '../../ui/Field';
 import { QuantityField } from '../../ui/QuantityField';

@@ -1,7 +1,8 @@
 /** Which transfer for this? A blank, an art and a count; every transfer and every family ranked, with the reason beside each. */
 import { useEffect, useState } from 'react';
 import { call, type Reply } from '../../contract';
-import { ART_KINDS, type ArtKind, type Blank, DUTIES, type Duty } from '../../core/materials';
+import { type Blank, DUTIES, type Duty } from '../../core/materials';
+import { ART_KINDS, type ArtKind } from '../../core/sheet';
 import { formatDuration, formatForHouse, formatQuantity, houseUnit } from '../../core/units';
 import { workText } from '../../ui/days';
 import { ChoiceField } from '../../ui/Field';

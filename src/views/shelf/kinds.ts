@@ -1,6 +1,7 @@
 /** The kinds of things on the shelf, what they are called, and the routes that change them. */
 import type { ShelfKind, ShelfReply } from '../../contract';
-import { type Aid, type Blank, type Fabric, isFoundBy, type Product } from '../../core/materials';
+import type { Aid, Blank, Fabric } from '../../core/materials';
+import { isFoundBy, type Product } from '../../core/sheet';
 
 export interface Things {
   products: Product;

@@ -1,5 +1,6 @@
 /** What stands on the axis for a thing of the shelf: a window, or the walls of a fabric. */
-import { type Blank, blendLimits, type Fabric, type Product, pressStage } from '../../core/materials';
+import { type Blank, blendLimits, type Fabric } from '../../core/materials';
+import { type Product, pressStage } from '../../core/sheet';
 
 export type Mark =
   | { kind: 'window'; lowC: number; highC: number }

@@ -1,16 +1,7 @@
 /** A thing of the shelf to start from: a copy of one that is there, a family's general figures, or a plain one. */
 import type { ShelfKind, ShelfReply } from '../../contract';
-import {
-  type Aid,
-  type Blank,
-  BUILT_IN_FABRICS,
-  FAMILIES,
-  FAMILY_IDS,
-  type Fabric,
-  type FamilyId,
-  type Product,
-  productFromFamily,
-} from '../../core/materials';
+import { type Aid, type Blank, BUILT_IN_FABRICS, type Fabric } from '../../core/materials';
+import { FAMILIES, FAMILY_IDS, type FamilyId, type Product, productFromFamily } from '../../core/sheet';
 import { isoDay } from '../../ui/days';
 import { newId } from '../../ui/newId';
 import type { Things } from './kinds';

@@ -18,6 +18,4 @@ export function stepsOf(context: Context, steps: readonly StepRule[]): Step[] {
   });
 }
 
-export { fingerWords, handWords, placeWords } from './place';
 export type { StepRule } from './step';
-export { mirrorWords, pressureWords } from './words';

@@ -1,7 +1,8 @@
 /** The piece made ready: cleaned, loaded, warmed. */
+
+import { obstructionsUnder } from '../../draft';
 import { isBrittle, isHard } from '../../materials';
 import { phrase, seconds } from '../../units';
-import { obstructionsUnder } from '../draft';
 import { layWords } from './place';
 import { needs, PINCH, STEAM, type StepRule } from './step';
 

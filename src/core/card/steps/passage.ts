@@ -1,10 +1,11 @@
 /** The passage itself: layers, placing, pressing, peeling, finishing, looking it over. */
+
+import { layerName, layersOf, SPOT_OVERLAP_MM } from '../../draft';
 import { COVER_SHEETS } from '../../heat';
-import { isBrittle, isHard, type Peel, stageOf } from '../../materials';
+import { isBrittle, isHard } from '../../materials';
 import { isHandHeld, pressOffset } from '../../press';
+import { type Peel, stageOf } from '../../sheet';
 import { mm, type Phrase, phrase, seconds, setTemp, tempDiff } from '../../units';
-import { SPOT_OVERLAP_MM } from '../decisions';
-import { layerName, layersOf } from '../input';
 import { CENTRE, placeWords } from './place';
 import { BURNS, needs, PINCH, SMOKE, type StepRule } from './step';
 import { mirrorWords } from './words';

@@ -1,12 +1,10 @@
 /** Words for where the art goes and how the piece is laid, by the house's way of measuring. */
+
+import { clearanceOf, type Draft, layIn, type ResolveInput } from '../../draft';
+import type { House } from '../../house';
 import { isHard, isSided, sidedWords } from '../../materials';
 import type { LayMeasure } from '../../placement';
 import { type Phrase, phrase, tape } from '../../units';
-import type { Draft } from '../draft';
-import type { House } from '../house';
-import type { ResolveInput } from '../input';
-import { clearanceOf } from '../laid';
-import { layIn } from '../measured';
 
 /** Finding the middle, by school. */
 export const CENTRE = {

@@ -1,8 +1,9 @@
 /** Before anything is pressed: the piece and its laws, and the press set. */
+
+import { touchingArea } from '../../draft';
 import { type Blank, isBrittle } from '../../materials';
 import { BAND_KPA, bandOf, CRUSH_KPA, contactIfUnchanged, type Press, type PressureSetting, pressOffset, timeBetween } from '../../press';
 import { contact, type Phrase, phrase, seconds, setTemp, temp } from '../../units';
-import { touchingArea } from '../draft';
 import { BURNS, needs, type StepRule } from './step';
 import { pressureWords } from './words';
 

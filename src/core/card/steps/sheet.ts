@@ -1,7 +1,8 @@
 /** The transfer made ready: warm base, trial, marry, trim, mask. */
+
+import { trialOf } from '../../draft';
 import { nominalOf } from '../../materials';
 import { phrase, seconds, setTemp } from '../../units';
-import { trialOf } from '../draft';
 import { BURNS, marries, needs, PINCH, type StepRule } from './step';
 
 export const SHEET_STEPS: readonly StepRule[] = [

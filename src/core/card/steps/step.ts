@@ -1,9 +1,9 @@
 /** A step as data: when it is needed, what it says, and the safety line that belongs to it. */
+
+import type { Draft, ResolveInput } from '../../draft';
+import type { SetValues } from '../../judgement';
 import { type Phrase, phrase } from '../../units';
-import type { Draft } from '../draft';
-import type { ResolveInput } from '../input';
 import type { Card, Step } from '../schema';
-import type { SetValues } from '../stages';
 
 /** What a step is told from. */
 export interface Context {

@@ -1,9 +1,10 @@
 /** Words that several steps and reasons share: how hard, which way round. */
+
+import type { Setting } from '../../judgement';
 import { line, type Phrase, phrase } from '../../units';
-import type { Card } from '../schema';
 
 /** Pressure in the press's own terms, with how sure it is. */
-export function pressureWords(pressName: string, pressure: Card['set']['pressure']): Phrase {
+export function pressureWords(pressName: string, pressure: Setting['pressure']): Phrase {
   const { setting, band } = pressure;
   const doubt = setting.sure === 'measured' ? '' : setting.sure === 'guess' ? ' (a guess)' : ' (beyond what was measured)';
   switch (setting.gauge) {
@@ -17,7 +18,7 @@ export function pressureWords(pressName: string, pressure: Card['set']['pressure
 }
 
 /** How the sheet must look before it is laid. */
-export function mirrorWords(mirror: Card['set']['mirror']): Phrase {
+export function mirrorWords(mirror: Setting['mirror']): Phrase {
   switch (mirror) {
     case 'mirrored':
       return phrase`An R on the sheet must read backwards.`;

@@ -1,0 +1,156 @@
+import { describe, expect, it } from 'vitest';
+import { type Case, inputOf, PRESSES } from '../../../test/trade/check';
+import { resolve } from '../card';
+import { STARTING_HOUSE } from '../house';
+import { BUILT_IN_AIDS, BUILT_IN_BLANKS, BUILT_IN_FABRICS } from '../materials';
+import { LineSchema } from '../order';
+import { builtInProducts, type FamilyId, type Product } from '../sheet';
+import { phraseText } from '../units';
+import { lineAfter, placedOn, waysOut, whichTransfer } from './index';
+
+const input = (change: Partial<Case> = {}) => inputOf({ says: 'a case', on: 'cotton-tee', with: 'cut-film', ...change });
+const PRODUCTS = builtInProducts('2026-01-01');
+const general = (id: FamilyId, change: Partial<Product> = {}): Product => ({
+  ...(PRODUCTS.find((p) => p.familyId === id) as Product),
+  ...change,
+});
+const says = (words: { says: Parameters<typeof phraseText>[0] }[]) =>
+  words.map((one) => phraseText(one.says, STARTING_HOUSE.units)).join(' ');
+const held = () => input({ on: 'three-fibre-tee', with: 'screen-printed' });
+
+describe('ways out', () => {
+  it('a rayon blend under a hot-split transfer: stretch film from the shelf', () => {
+    const ways = waysOut(held(), resolve(held()), { products: [general('stretch-film'), general('cut-film')], presses: [PRESSES.true] });
+    expect(ways[0]).toMatchObject({ change: { productId: 'general-stretch-film' }, lamp: 'clear' });
+  });
+  it('with nothing else on the shelf only what the hand can do is left', () => {
+    const ways = waysOut(held(), resolve(held()), { products: [], presses: [PRESSES.true] });
+    expect(ways.map((way) => Object.keys(way.change))).toEqual([['testPiece']]);
+    expect(says(ways)).toMatch(/If its bare face stays unmarked, note \d+/);
+  });
+  it('a test piece never lifts a damage limit', () => {
+    const wool = input({ blank: { fabricId: 'acrylic-knit' }, with: 'dye-paper' });
+    expect(waysOut(wool, resolve(wool), { products: [], presses: [] }).some((way) => way.change.testPiece)).toBe(false);
+  });
+  const kinds = (change: Partial<Case>) => {
+    const one = input(change);
+    return waysOut(one, resolve(one), { products: [], presses: [] }).map((way) => way.change);
+  };
+  it.each([
+    [
+      'the sheet’s own alternative',
+      {
+        on: 'three-fibre-tee',
+        with: 'screen-printed',
+        product: { alternatives: [{ name: 'low heat', changes: [{ stage: 'press', tempC: { min: 130, max: 140 } }] }] },
+      },
+      { alternative: 'low heat' },
+    ],
+    ['split heat', { on: 'three-fibre-tee', press: 'twoSided' }, { heat: 'split' }],
+    [
+      'a pillow',
+      {
+        press: 'bare',
+        print: { position: 'left chest' },
+        blank: {
+          obstructions: [
+            { kind: 'zip', heightMm: 4, at: [] },
+            { kind: 'seam', heightMm: 2, at: [] },
+          ],
+        },
+        choices: { base: 'usual pad' },
+      },
+      { base: 'pillow' },
+    ],
+    ['a cover', { on: 'three-fibre-tee' }, { cover: true }],
+    ['one piece a closing', { on: 'wooden-tag', with: 'hard-paper-porous', item: { perClosing: 4 } }, { perClosing: 1 }],
+    [
+      'a test piece of an unknown plastic',
+      { on: 'acrylic-block', blank: { fabricId: 'clear-plastic' }, with: 'hard-paper-smooth' },
+      { testPiece: { productId: 'general-hard-paper-smooth', markC: null } },
+    ],
+  ] as const)('%s', (_, change, way) => expect(kinds(change as Partial<Case>)).toContainEqual(way));
+  it('a way out taken on a line of two layers changes only the top one', () => {
+    const { print } = input({ under: ['cut-film'] });
+    const line = LineSchema.parse({ id: 'l1', blankId: 'b1', size: 'M', count: 2, prints: [print], roster: [], perClosing: 1 });
+    const after = lineAfter(line, print.key, { productId: 'wren', pressId: 'p2' });
+    expect(after.prints[0]?.layers.map((layer) => layer.productId)).toEqual(['under-0', 'wren']);
+    expect(after.prints[0]?.pressId).toBe('p2');
+  });
+  it.each([
+    ['a lay', { lay: { xMm: 0, yMm: 0, turn: 180 } }, ['setC', 'timeS', 'peel', 'cover', 'alternative', 'heat', 'base', 'platenId']],
+    ['one piece a closing', { perClosing: 1 }, ['setC', 'timeS', 'peel', 'cover', 'alternative', 'heat', 'base', 'platenId']],
+    ['a pillow', { base: 'pillow' }, ['setC', 'timeS', 'peel', 'cover', 'alternative', 'heat', 'base', 'platenId']],
+    ['another transfer', { productId: 'wren' }, ['cover', 'heat', 'base', 'platenId']],
+    ['another press', { pressId: 'p2' }, ['timeS', 'peel', 'cover', 'alternative', 'base']],
+    ['the card’s own setting', { ownSetting: true }, ['base', 'platenId']],
+  ] as const)('taking %s as a way out leaves what was chosen but for what belonged to what is given up', (_, change, left) => {
+    const choices = {
+      setC: 150,
+      timeS: 9,
+      peel: 'cold',
+      cover: true,
+      alternative: 'cooler',
+      heat: 'split',
+      base: 'firm pad',
+      platenId: 'small',
+    } as const;
+    const { print } = input();
+    const line = LineSchema.parse({
+      id: 'l1',
+      blankId: 'b1',
+      size: 'M',
+      count: 2,
+      prints: [{ ...print, choices }],
+      roster: [],
+      perClosing: 2,
+    });
+    expect(Object.keys(lineAfter(line, print.key, change).prints[0]?.choices ?? {}).sort()).toEqual([...left].sort());
+  });
+});
+
+describe('which transfer for this', () => {
+  const wish = {
+    blank: BUILT_IN_BLANKS[2] as (typeof BUILT_IN_BLANKS)[number],
+    fabric: BUILT_IN_FABRICS[2] as (typeof BUILT_IN_FABRICS)[number],
+    shade: 'dark' as const,
+    size: 'M',
+    artKind: 'full colour' as const,
+    widthMm: 200,
+    heightMm: 200,
+    count: 12,
+    duty: 'laundered' as const,
+  };
+  const ranked = whichTransfer(wish, {
+    products: [general('stretch-film', { id: 'wren', name: 'Wren' })],
+    presses: [PRESSES.true],
+    house: STARTING_HOUSE,
+    aids: BUILT_IN_AIDS,
+  });
+  it('asks every family, the shelf’s own products first among equals', () => {
+    expect(ranked).toHaveLength(20);
+    expect(ranked.filter((one) => one.onShelf)).toHaveLength(1);
+  });
+  it('a full-colour picture on a dark rayon blend wants two-sheet toner, and no paper without white', () => {
+    // the film-printed one stands just clear of the rayon too, and is made sooner
+    const clear = ranked.filter((one) => one.lamp === 'clear').map((one) => one.familyName);
+    expect(clear).toEqual(['film-printed transfer', 'two-sheet toner']);
+    expect(ranked.findIndex((one) => one.familyName === 'one-sheet laser paper')).toBeGreaterThan(10);
+    expect(says(ranked.filter((one) => one.name === 'Wren').flatMap((one) => one.reasons.map((reason) => ({ says: reason }))))).toMatch(
+      /not the thing for full colour/,
+    );
+  });
+  it('with no press there is nothing to rank', () => {
+    expect(whichTransfer(wish, { products: [], presses: [], house: STARTING_HOUSE, aids: [] })).toEqual([]);
+  });
+});
+
+describe('a print laid on another platen or pad', () => {
+  const { print } = input();
+  const laid = { ...print, lay: { xMm: 10, yMm: 0, turn: 0 as const }, choices: { base: 'pillow' as const, timeS: 9 } };
+  it('takes the choice, gives up the lay of the one before, and keeps what else was chosen', () => {
+    expect(placedOn(laid, { platenId: 'small' })).toEqual({ ...print, choices: { base: 'pillow', timeS: 9, platenId: 'small' } });
+    expect(placedOn(laid, { base: null })).toEqual({ ...print, choices: { timeS: 9 } });
+    expect(placedOn({ ...laid, choices: { platenId: 'small' } }, { platenId: null }).choices).toEqual({});
+  });
+});

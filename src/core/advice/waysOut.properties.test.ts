@@ -1,0 +1,81 @@
+/** What is true of ways out of a Hold, and of which transfer for this, in any shop. */
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { inputs, presses, products } from '../../../test/shops';
+import { resolve } from '../card';
+import type { ResolveInput } from '../draft';
+import { judge, type LampState } from '../judgement';
+import { DUTIES } from '../materials';
+import { topLayer } from '../order';
+import { ART_KINDS } from '../sheet';
+import { inputAfter, lineAfter, type Stock } from './change';
+import type { Change } from './wayOut';
+import { waysOut } from './waysOut';
+import { whichTransfer } from './whichTransfer';
+
+const RUNS = { numRuns: 2000 };
+const RANK: Record<LampState, number> = { clear: 0, care: 1, hold: 2 };
+const shelves = fc.record({
+  products: fc.uniqueArray(products, { minLength: 0, maxLength: 4, selector: (p) => p.id }),
+  presses: fc.uniqueArray(presses, { minLength: 1, maxLength: 3, selector: (p) => p.id }),
+});
+
+describe('over random cases and shelves', () => {
+  it('every Hold names a reason; every way out is a card of its own that is not Hold; the best stand first', () => {
+    fc.assert(
+      fc.property(inputs, shelves, (input, shelf) => {
+        const card = resolve(input);
+        const ways = waysOut(input, card, shelf);
+        if (card.lamp.state !== 'hold') {
+          expect(ways).toEqual([]);
+          return;
+        }
+        expect(card.lamp.findings[0]?.level).toBe('hold');
+        expect(card.lamp.findings[0]?.says.length).toBeGreaterThan(0);
+        for (const way of ways) expect(judge(taken(input, shelf, way.change)).lamp.state).toBe(way.lamp);
+        const ranks = ways.map((way) => [2 * RANK[way.lamp] + (way.change.testPiece ? 1 : 0), way.minutesPerPiece] as const);
+        for (let i = 1; i < ranks.length; i++) {
+          const [a, b] = [ranks[i - 1], ranks[i]];
+          expect(a && b && (a[0] < b[0] || (a[0] === b[0] && a[1] <= b[1] + 1e-9))).toBe(true);
+        }
+      }),
+      RUNS,
+    );
+  });
+
+  it('which transfer: never a Hold above what is not, every product of the shelf once, every lamp as its card has it', () => {
+    const wishes = fc.record({
+      artKind: fc.constantFrom(...ART_KINDS),
+      duty: fc.constantFrom(...DUTIES),
+      shade: fc.constantFrom('light' as const, 'dark' as const),
+      count: fc.integer({ min: 1, max: 60 }),
+    });
+    fc.assert(
+      fc.property(inputs, shelves, wishes, ({ blank, fabric, house, aids }, shelf, wish) => {
+        const ranked = whichTransfer({ ...wish, blank, fabric, size: 'M', widthMm: 90, heightMm: 90 }, { ...shelf, house, aids });
+        const ranks = ranked.map((one) => RANK[one.lamp]);
+        expect(ranks).toEqual([...ranks].sort((a, b) => a - b));
+        expect(
+          ranked
+            .filter((one) => one.onShelf)
+            .map((one) => one.productId)
+            .sort(),
+        ).toEqual(shelf.products.map((product) => product.id).sort());
+        for (const one of ranked) expect(one.lamp === 'clear' ? one.cautions : one.reasons.length).toBe(one.cautions);
+      }),
+      RUNS,
+    );
+  });
+});
+
+/** The input with a way out taken, the way the order page takes it: through the line. */
+function taken(input: ResolveInput, shelf: Stock, change: Change): ResolveInput {
+  const line = { id: 'l', blankId: 'b', size: 'M', count: 1, prints: [input.print], roster: [], perClosing: input.item.perClosing };
+  const after = lineAfter(line, input.print.key, change);
+  const print = after.prints[0] ?? input.print;
+  const changed = inputAfter(input, change, shelf);
+  if (!changed) throw new Error('a way out names something that is not on the shelf');
+  expect([topLayer(print).productId, print.pressId]).toEqual([changed.product.id, changed.press.id]);
+  expect(print).toEqual(changed.print);
+  return { ...changed, print, item: { ...changed.item, perClosing: after.perClosing } };
+}

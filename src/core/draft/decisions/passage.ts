@@ -1,0 +1,229 @@
+/** Its way through the press: layers, marry, trial, peel, finish, and where the heat comes from. */
+import { isHard, nominalOf } from '../../materials';
+import { pressOffset } from '../../press';
+import { stageOf } from '../../sheet';
+import { mm, phrase, seconds, tempDiff } from '../../units';
+import { pressOf, sheetStage, thicknessOf, trialOf } from '../draft';
+import { keptTime } from '../kept';
+import { type Decision, given, HOUSE, SHEET, settings } from './decision';
+
+/** A lower layer's tack where its own sheet names none, s. */
+const TACK_S = 3;
+/** A second press by house rule, s. */
+const SECOND_PRESS_S = 5;
+/** Cast acrylic up to this thickness curls as it cools, mm. */
+const THIN_ACRYLIC_MM = 4;
+
+export const PASSAGE_DECISIONS: readonly Decision[] = [
+  {
+    id: 'peel-by-sheet',
+    field: 'peel',
+    decide: (_, draft) => {
+      const { peel } = pressOf(draft);
+      return {
+        set: { peel },
+        source: SHEET,
+        says: peel === 'none' ? phrase`Sheet: laid face up, nothing to peel.` : phrase`Sheet: peel ${peel}.`,
+      };
+    },
+  },
+  {
+    id: 'peel-chosen',
+    field: 'peel',
+    decide: ({ print: { choices }, product }) =>
+      choices.peel && product.otherPeels.includes(choices.peel)
+        ? { set: { peel: choices.peel }, source: 'operator', says: phrase`Chosen for this print, as the sheet allows: ${choices.peel}.` }
+        : null,
+  },
+  {
+    id: 'marry-by-sheet',
+    field: 'layers',
+    decide: (_, draft) => {
+      const marry = sheetStage(draft, 'marry');
+      return marry
+        ? { set: { marry }, source: SHEET, says: phrase`The printed sheet is married to its adhesive sheet first: ${settings(marry)}.` }
+        : null;
+    },
+  },
+  {
+    id: 'layers-tack-or-full',
+    field: 'layers',
+    decide: ({ under, house }) => {
+      const first = under[0];
+      if (!first) return null;
+      const full = house.rules.layers === 'full';
+      const tack = stageOf(first, 'tack');
+      const press = stageOf(first, 'press');
+      const tackS = full && press ? nominalOf(press.timeS) : tack ? nominalOf(tack.timeS) : TACK_S;
+      return {
+        set: { tackS },
+        source: HOUSE,
+        says: full
+          ? phrase`House rule: every layer gets its full press.`
+          : phrase`House rule: each lower layer is tacked ${seconds(tackS)}, just enough to leave its carrier; only the last is pressed in full. Films shrink, and more heat shrinks them more.`,
+      };
+    },
+  },
+  {
+    id: 'layers-emboss-base-released',
+    field: 'layers',
+    decide: ({ print, under }) => {
+      const base = under[0];
+      const press = base && stageOf(base, 'press');
+      return given(print.embossed && base !== undefined && press !== undefined && base.embossBase, () => ({
+        set: { tackS: press ? nominalOf(press.timeS) : TACK_S },
+        source: SHEET,
+        says: phrase`Embossing: the high-build layer is pressed in full and released first.`,
+      }));
+    },
+  },
+  {
+    id: 'layers-emboss-film-tacked',
+    field: 'layers',
+    decide: ({ print, product }) => {
+      const tack = stageOf(product, 'tack');
+      const embossTackS = tack ? nominalOf(tack.timeS) : TACK_S;
+      return given(print.embossed, () => ({
+        set: { embossTackS },
+        source: SHEET,
+        says: phrase`Embossing: the film is only tacked over it, ${seconds(embossTackS)}, then all is pressed from the back.`,
+      }));
+    },
+  },
+  {
+    id: 'finish-by-house',
+    field: 'finish',
+    decide: ({ house, fabric }, { peel }) => {
+      const always = house.rules.secondPress === 'always';
+      return given(peel !== 'none' && !isHard(fabric), () => ({
+        set: { finish: always ? { timeS: SECOND_PRESS_S, cover: 'paper', sheet: null } : null },
+        source: HOUSE,
+        says: phrase`House rule for a second press: ${house.rules.secondPress}.`,
+      }));
+    },
+  },
+  {
+    id: 'finish-by-sheet',
+    field: 'finish',
+    decide: (_, draft) => {
+      const finish = sheetStage(draft, 'finish');
+      return finish
+        ? {
+            set: { finish: { timeS: nominalOf(finish.timeS), cover: finish.coverKind, sheet: finish } },
+            source: SHEET,
+            says: phrase`The sheet asks for a second press of ${seconds(nominalOf(finish.timeS))}.`,
+          }
+        : null;
+    },
+  },
+  {
+    id: 'mask-for-loose-parts',
+    field: 'art',
+    decide: ({ print, product }) =>
+      given(print.looseParts && product.mask, () => ({
+        set: { mask: true },
+        source: SHEET,
+        says: phrase`Several loose parts: a mask carries them over in one piece.`,
+      })),
+  },
+  {
+    id: 'rub-while-hot',
+    field: 'peel',
+    decide: ({ print, product }, { peel }) =>
+      given((product.rub || print.smallType) && peel !== 'none', () => ({
+        set: { rub: true },
+        source: SHEET,
+        says: product.rub
+          ? phrase`A married sheet is rubbed down under a cloth while it is hot.`
+          : phrase`Small type: rubbed down under a cloth while it is hot.`,
+      })),
+  },
+  {
+    id: 'trim-by-sheet',
+    field: 'art',
+    decide: ({ product }) =>
+      given(product.trim !== 'nothing', () => ({
+        set: { trim: product.trim },
+        source: SHEET,
+        says: {
+          rim: phrase`The rim of a married sheet is trimmed: its glue line would show as a pale edge.`,
+          carrier: phrase`Spare tape is trimmed, so that the carrier lies flat.`,
+          'two-up': phrase`Two-up sheets are cut apart.`,
+          nothing: phrase``,
+        }[product.trim],
+      })),
+  },
+  {
+    id: 'trial-on-scrap',
+    field: 'time',
+    decide: (input, draft) => {
+      const trial = trialOf({ ...draft, trial: input.product.trialFirst });
+      if (!trial) return null;
+      return keptTime(input)?.value === draft.timeS
+        ? {
+            set: {},
+            source: HOUSE,
+            says: phrase`No trial: the house’s time was found by one. A new roll wants its own: take the setting off then.`,
+          }
+        : {
+            set: { trial: true },
+            source: SHEET,
+            says: phrase`It rises by its own mind: try from ${seconds(trial.fromS)} in steps of ${seconds(trial.stepS)}, each on a fresh scrap, and keep the best.`,
+          };
+    },
+  },
+  {
+    id: 'weight-on-thin-acrylic',
+    field: 'peel',
+    decide: (input) =>
+      given(input.fabric.substrate === 'acrylic' && thicknessOf(input) <= THIN_ACRYLIC_MM, () => ({
+        set: { weight: true },
+        source: 'blank',
+        says: phrase`Acrylic of ${mm(thicknessOf(input))} curls as it cools: it cools under a flat weight.`,
+      })),
+  },
+  {
+    id: 'protect-the-first-print',
+    field: 'layers',
+    decide: ({ item }) => {
+      const first = item.before[0];
+      return first
+        ? {
+            set: { protectFirst: true },
+            source: HOUSE,
+            says: phrase`The ${first.position} is already printed: a slip sheet keeps it off the base while this one is pressed.`,
+          }
+        : null;
+    },
+  },
+  {
+    id: 'heat-from-below',
+    field: 'temperature',
+    decide: ({ print: { choices }, press }) =>
+      given(choices.heat === 'split' && press.lower !== null, () => ({
+        set: { split: true },
+        source: 'operator',
+        says: phrase`Chosen for this print: split heat. The lower platen brings what the glue lacks, the upper one stays cool enough for the bare face.`,
+      })),
+  },
+  {
+    id: 'mark-passed-by-design',
+    field: 'temperature',
+    decide: ({ product, fabric }) =>
+      given(product.passesMark && fabric.composition.length > 0, () => ({
+        set: { passesMark: true },
+        source: SHEET,
+        says: phrase`${product.name} is made to go past the mark limit of its fibre: only harm bounds it.`,
+      })),
+  },
+  {
+    id: 'bump-on-an-unmeasured-press',
+    field: 'temperature',
+    decide: ({ press, house }) =>
+      given(!pressOffset(press).measured && house.rules.unmeasured === 'bump' && house.figures.bumpK > 0, () => ({
+        set: { bumpK: house.figures.bumpK },
+        source: HOUSE,
+        says: phrase`House rule on an unmeasured press: it is taken to run ${tempDiff(house.figures.bumpK)} cooler than it shows, and set that much higher than reckoned. Measuring it would be surer.`,
+      })),
+  },
+];

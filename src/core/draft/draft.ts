@@ -1,0 +1,135 @@
+/** The draft of a card: every value that is decided, before the temperature is worked out from them. */
+import { type CoverKind, type FabricGroup, faceOf, isHard, type PressureBand, thermalMass } from '../materials';
+import { type Base, type Print, topLayer } from '../order';
+import type { InTheWay } from '../placement';
+import { faceMm2, overlapMm2, touchingMm2 } from '../press';
+import { FAMILIES, type Pad, type Peel, type Product, type SheetFor, type SheetStage } from '../sheet';
+import type { ResolveInput } from './input';
+import { laidOf } from './laid';
+
+export const MIRRORS = ['mirrored', 'as read', 'by the supplier', 'by the printer path'] as const;
+export type Mirror = (typeof MIRRORS)[number];
+
+export interface Draft {
+  /** What the sheet is asked for: its settings for this group, this colour, this alternative. */
+  group: FabricGroup | undefined;
+  colour: string | undefined;
+  alternative: string | undefined;
+  sheet: SheetFor;
+  timeS: number;
+  band: PressureBand;
+  prePressS: number;
+  cover: CoverKind | null;
+  peel: Peel;
+  mirror: Mirror;
+  base: Base;
+  pad: Pad;
+  /** Sides of the heated platen in use. */
+  platen: { name: string | null; widthMm: number; heightMm: number };
+  /** The pad is cut to the art and lifts it over what stands beside it. */
+  raised: boolean;
+  loading: 'threaded' | 'flat' | 'turned' | 'inside out' | 'single';
+  spots: number;
+  marry: SheetStage | null;
+  /** Seconds each lower layer is tacked, or pressed in full. */
+  tackS: number;
+  /** Seconds a film is tacked over a high-build layer before both are turned over and pressed from the back. */
+  embossTackS: number;
+  /** Second press: with a window of its own when the sheet gives one, else at the press stage's setting. */
+  finish: { timeS: number; cover: CoverKind; sheet: SheetStage | null } | null;
+  rub: boolean;
+  mask: boolean;
+  trim: Product['trim'];
+  trial: boolean;
+  weight: boolean;
+  protectFirst: boolean;
+  split: boolean;
+  /** Made to pass the mark limit: only harm bounds it. */
+  passesMark: boolean;
+  /** Added to the set value on an unmeasured press by house rule, K. */
+  bumpK: number;
+}
+
+/** The press stage of the sheet as it holds for this piece. */
+export function pressOf(draft: Pick<Draft, 'sheet'>): SheetStage {
+  const stage = draft.sheet.stages.find((one) => one.kind === 'press');
+  if (!stage) throw new TypeError('a product without a press stage never went through its schema');
+  return stage;
+}
+
+/** Times to try on scrap, s: from the sheet's shortest in fifths of its window; null: no trial is asked for. */
+export function trialOf(draft: Pick<Draft, 'sheet' | 'trial'>): { fromS: number; toS: number; stepS: number } | null {
+  const { min, max } = pressOf(draft).timeS;
+  return draft.trial ? { fromS: min, toS: max, stepS: Math.max(1, Math.round((max - min) / 5)) } : null;
+}
+
+export const sheetStage = (draft: Pick<Draft, 'sheet'>, kind: SheetStage['kind']): SheetStage | null =>
+  draft.sheet.stages.find((one) => one.kind === kind) ?? null;
+
+/** Thickness of the whole piece under the platen, mm. */
+export const thicknessOf = ({ blank, fabric }: Pick<ResolveInput, 'blank' | 'fabric'>): number => blank.thicknessMm ?? fabric.thicknessMm;
+
+/** Heat the piece takes up, J/m²K. */
+export const massOf = (input: Pick<ResolveInput, 'blank' | 'fabric'>): number => thermalMass(input.fabric.thermal, thicknessOf(input));
+
+/** The face of a hard piece, as far as it is known: where nobody said, it is at least as large as its art. */
+export function faceOfPiece({ blank, item, print }: Pick<ResolveInput, 'blank' | 'item' | 'print'>): {
+  widthMm: number;
+  heightMm: number;
+  round: boolean;
+  known: boolean;
+} {
+  const face = faceOf(blank, item.size);
+  return face ? { ...face, known: true } : { widthMm: print.widthMm, heightMm: print.heightMm, round: false, known: false };
+}
+
+/** What truly touches in a closing, mm²: for cloth the platens’ overlap, for hard pieces their faces, as far as the platens reach. */
+export function touchingArea(
+  input: Pick<ResolveInput, 'press' | 'blank' | 'fabric' | 'item' | 'print'>,
+  { platen }: Pick<Draft, 'platen'>,
+): number {
+  const { press, fabric, item } = input;
+  const overlap = overlapMm2(platen, press.base ?? press.platen);
+  return touchingMm2(overlap, isHard(fabric) ? { faceMm2: faceMm2(faceOfPiece(input)), pieces: item.perClosing } : null);
+}
+
+/** What would stand in the pressed area however the piece is laid on this platen. */
+export const obstructionsUnder = (input: ResolveInput): InTheWay[] => (input.laid ?? laidOf(input)).inTheWay;
+
+/** Sheet and group that hold without any rule having spoken. */
+export function blankDraft({ product, press }: ResolveInput): Draft {
+  return {
+    group: undefined,
+    colour: undefined,
+    alternative: undefined,
+    sheet: { stages: product.stages, taken: [] },
+    timeS: 0,
+    band: 'medium',
+    prePressS: 0,
+    cover: null,
+    peel: 'none',
+    mirror: 'as read',
+    base: 'usual pad',
+    pad: 'none',
+    platen: { name: null, widthMm: press.platen.widthMm, heightMm: press.platen.heightMm },
+    raised: false,
+    loading: 'single',
+    spots: 1,
+    marry: null,
+    tackS: 0,
+    embossTackS: 0,
+    finish: null,
+    rub: false,
+    mask: false,
+    trim: 'nothing',
+    trial: false,
+    weight: false,
+    protectFirst: false,
+    split: false,
+    passesMark: false,
+    bumpK: 0,
+  };
+}
+
+export const familyOf = (product: Product) => FAMILIES[product.familyId];
+export const colourOf = (print: Print): string | undefined => topLayer(print).colour;

@@ -1,0 +1,37 @@
+/** Draft: a piece with every value decided but its temperature: where it lies, what lies over and under it, how long, how it is peeled, each with its reason. */
+
+export { DECISIONS } from './decisions';
+export type { Decision } from './decisions/decision';
+export { SPOT_OVERLAP_MM } from './decisions/sheet';
+export {
+  blankDraft,
+  type Draft,
+  faceOfPiece,
+  familyOf,
+  MIRRORS,
+  massOf,
+  obstructionsUnder,
+  pressOf,
+  thicknessOf,
+  touchingArea,
+  trialOf,
+} from './draft';
+export { type LearnedShift, LearnedShiftSchema, layerName, layersOf, type ResolveInput } from './input';
+export { inEffect, keptTemp, keptTime, keptWords, leftOutReason, timeGoesByMass } from './kept';
+export { clearanceOf, type Laid, type LaidInput, laidOf, layOf, nudged, PILLOW_SINKS_MM, platenOf } from './laid';
+export { dyeLimit, HARMS, limitsFor, limitWords, MARKS } from './limits';
+export { areaOfArt, asMeasured, layIn, mapOf } from './measured';
+export { FIELDS, type Field, type Reason, ReasonSchema } from './reason';
+export {
+  adhesiveOf,
+  CARD_HEAT,
+  learnedOf,
+  MEANT_BASE_C,
+  meantCloth,
+  type PadOver,
+  padOverOf,
+  pieceOf,
+  referenceOf,
+  softensAt,
+  WEIGHED_HEAT,
+} from './stack';

@@ -1,0 +1,58 @@
+/** All that a card is worked out from. */
+import { z } from 'zod';
+import type { House } from '../house';
+import { type Aid, type Blank, type Fabric, Id, type Position } from '../materials';
+import { type Print, pressingOrder, type RosterEntry } from '../order';
+import type { PlatenMap, Press } from '../press';
+import type { Product } from '../sheet';
+import type { Laid } from './laid';
+
+/** What the log has learned of one press with one transfer: the bond is `shift` times what the figures give. */
+export const LearnedShiftSchema = z.object({
+  pressId: Id,
+  productId: Id,
+  shift: z.number().min(0.2, 'A shift under 0.2 is a fault, not a shift.').max(5, 'A shift over 5 is a fault, not a shift.'),
+  /** Of its logarithm. */
+  sd: z.number().min(0).max(1),
+  /** Pressings it rests on. */
+  n: z.number().int().min(0),
+});
+export type LearnedShift = z.infer<typeof LearnedShiftSchema>;
+
+export interface ResolveInput {
+  print: Print;
+  item: {
+    size: string;
+    roster: readonly RosterEntry[];
+    perClosing: number;
+    /** Blanks of other lines in the same closing, with the thickness of each, mm. */
+    together: readonly { name: string; thicknessMm: number }[];
+    /** Prints already on the piece when this one is pressed. */
+    before: readonly { position: Position; productName: string; mostC: number }[];
+  };
+  blank: Blank;
+  fabric: Fabric;
+  /** The transfer that gets the full press: the top layer. */
+  product: Product;
+  /** Transfers of the layers under it, in pressing order. */
+  under: readonly Product[];
+  press: Press;
+  house: House;
+  aids: readonly Aid[];
+  /** Surveys of any press of the shop, the latest of each platen. */
+  maps?: readonly PlatenMap[];
+  /** Of any press and transfer of the shop; what was removed is not in it. */
+  learned?: readonly LearnedShift[];
+  /** Where the art goes and how the piece is laid; worked out when it is asked for. */
+  laid?: Laid | undefined;
+}
+
+/** A transfer with the colour of it that lies in a layer. */
+export const layerName = ({ productName, colour }: { productName: string; colour: string | null }): string =>
+  colour ? `${productName} in ${colour}` : productName;
+
+/** Every layer of the print in pressing order, the top one last. */
+export function layersOf({ print, product, under }: Pick<ResolveInput, 'print' | 'product' | 'under'>) {
+  const colours = (pressingOrder(print.layers) ?? print.layers).map((layer) => layer.colour ?? null);
+  return [...under, product].map((one, i) => ({ productId: one.id, productName: one.name, colour: colours[i] ?? null }));
+}

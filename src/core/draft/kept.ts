@@ -1,0 +1,44 @@
+/** Settings the house keeps for a press with a transfer: a card starts from them, unless somebody chose otherwise for this print. */
+
+import { type HouseSetting, houseSetting } from '../house';
+import { isHard } from '../materials';
+import { type Phrase, phrase, seconds, setTemp } from '../units';
+import type { ResolveInput } from './input';
+import type { Reason } from './reason';
+
+type Use = Pick<ResolveInput, 'house' | 'press' | 'product' | 'fabric' | 'print'>;
+
+/** Where the time goes by how thick the blank is, one time for all of them would be wrong. */
+export const timeGoesByMass = ({ product, fabric }: Pick<ResolveInput, 'product' | 'fabric'>): boolean =>
+  product.timeByMass && isHard(fabric);
+
+/** The house's time for this press and transfer; null: none, or one was chosen for this print. */
+export const keptTime = (input: Use): HouseSetting | null =>
+  input.print.choices.timeS !== undefined || timeGoesByMass(input)
+    ? null
+    : houseSetting(input.house, { pressId: input.press.id, productId: input.product.id, of: 'time' });
+
+/** The house's set value for this press and transfer; null: none, or one was set by hand. */
+export const keptTemp = ({ house, press, product, print }: Use): HouseSetting | null =>
+  print.choices.setC === undefined ? houseSetting(house, { pressId: press.id, productId: product.id, of: 'temperature' }) : null;
+
+/** Those a card stands on, with its time in seconds and the set value it started from. */
+export const inEffect = (input: Use, timeS: number, temp: HouseSetting | null): HouseSetting[] => {
+  const time = keptTime(input);
+  return [...(time?.value === timeS ? [time] : []), ...(temp ? [temp] : [])];
+};
+
+/** `12 s`, `155 °C`, as this press shows it. */
+const valueWords = ({ of, value }: HouseSetting, { press }: Pick<ResolveInput, 'press'>): Phrase =>
+  phrase`${of === 'time' ? seconds(value) : setTemp(value, press.set.unit)}`;
+
+/** What speaks for it. */
+export const keptWords = (setting: HouseSetting, input: Use): Phrase =>
+  phrase`House setting for ${input.product.name} on ${input.press.name}: ${valueWords(setting, input)}, kept on ${setting.on} after ${String(setting.good)} good and ${String(setting.spoiled)} spoiled with it.`;
+
+/** Said where a card would be on Hold with it. */
+export const leftOutReason = (setting: HouseSetting, input: Use): Reason => ({
+  field: setting.of,
+  source: 'house',
+  says: phrase`House setting of ${valueWords(setting, input)} for ${input.product.name} on ${input.press.name} is left out: this piece would be on Hold with it.`,
+});

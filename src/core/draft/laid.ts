@@ -1,0 +1,217 @@
+/** Where the print of a card goes on its piece, and how the piece is laid on the platen for it. */
+
+import type { House } from '../house';
+import { type Blank, type Fabric, isHard, type Obstruction, UnknownSize } from '../materials';
+import { remembered } from '../numerics';
+import type { Base, Print } from '../order';
+import {
+  bestFit,
+  type Fit,
+  type FitAsk,
+  fitAt,
+  type InTheWay,
+  type Lay,
+  layAfter,
+  NoSuchPanel,
+  type Placement,
+  place,
+  type Sides,
+  TAPE_STEP_MM,
+  threadedBetween,
+  unplaced,
+} from '../placement';
+import { isHandHeld, type PlatenMap, type Press } from '../press';
+
+/** Higher things than this do not sink into a pillow, mm. */
+export const PILLOW_SINKS_MM = 6;
+/** A cold spot is kept off by this, mm. */
+const COLD_RADIUS_MM = 25;
+
+export interface Laid {
+  /** Null: it cannot be placed, and why. */
+  placement: Placement | null;
+  fault: { says: string; level: 'care' | 'hold' } | null;
+  /** Whether the operator chose the lay. */
+  chosen: boolean;
+  loading: 'threaded' | 'flat';
+  /** The base is too wide to be threaded in, though the house threads. */
+  tooWideToThread: boolean;
+  /** As it lies on the usual pad, on a pillow, and raised on a pad cut to the art; the last two only where the first does not work. */
+  plain: Fit;
+  pillow: Fit | null;
+  pad: Fit | null;
+  /** A smaller platen of the press on which nothing is in the way. */
+  smaller: { id: string; name: string } | null;
+  /** Raised things that no lay keeps off, and what is listed for the position without a place. */
+  inTheWay: InTheWay[];
+}
+
+export interface LaidInput {
+  print: Print;
+  item: { size: string };
+  blank: Blank;
+  fabric: Fabric;
+  press: Press;
+  house: House;
+  maps?: readonly PlatenMap[];
+}
+
+/** Platen in use, mm. */
+export function platenOf({ print, press }: Pick<LaidInput, 'print' | 'press'>): Sides {
+  const swapped = press.swapPlatens.find((one) => one.id === print.choices.platenId);
+  return swapped ?? press.platen;
+}
+
+const CENTRED: Lay = { xMm: 0, yMm: 0, turn: 0 };
+
+/** Where art goes by the house’s rules, or the words for why it cannot. */
+function placed({ print, item, blank, house }: LaidInput): Pick<Laid, 'placement' | 'fault'> {
+  try {
+    const placement = place({
+      blank,
+      size: item.size,
+      position: print.position,
+      art: { widthMm: print.widthMm, heightMm: print.heightMm },
+      moved: print.moved,
+      crossesSeam: print.crossesSeam,
+      tallRule: house.rules.drop === 'tall art',
+      places: house.places,
+      tapeStepMm: TAPE_STEP_MM[house.units.length],
+    });
+    return { placement, fault: null };
+  } catch (error) {
+    if (error instanceof NoSuchPanel) return { placement: null, fault: { says: error.message, level: 'hold' } };
+    if (error instanceof UnknownSize) return { placement: null, fault: { says: error.message, level: 'care' } };
+    throw error;
+  }
+}
+
+/** What a fit is asked with, on one platen. */
+function askOf({ print, press, maps, house, fabric }: LaidInput, placement: Placement, platen: Sides, threaded: boolean): FitAsk {
+  const map = maps?.find((one) => one.pressId === press.id && one.platen === (print.choices.platenId ?? 'upper'));
+  // a cap press is shaped to its piece but for the brim, and an iron is held only where the art is
+  const met = isHandHeld(press) ? [] : press.kind === 'cap' ? placement.features.filter((one) => one.kind === 'brim') : placement.features;
+  const { base } = print.choices;
+  return {
+    art: placement.box,
+    features: met,
+    heated: isHandHeld(press) ? { widthMm: 10_000, heightMm: 10_000 } : platen,
+    base: press.base ?? platen,
+    threadedBetween:
+      threaded && !isHard(fabric) && house.rules.loading === 'threaded' ? threadedBetween(placement.measures, placement.panel) : null,
+    under: base === 'firm pad' ? 'pad' : { sinksMm: base === 'pillow' ? PILLOW_SINKS_MM : 0 },
+    bridges: print.crossesSeam,
+    keepOff: (map?.cold ?? []).map(({ xMm, yMm }) => ({ xMm, yMm, radiusMm: COLD_RADIUS_MM })),
+  };
+}
+
+/** The best fit off cold spots if it can be had, else over them; the lay the operator chose as it is. */
+function fitOf(ask: FitAsk, lay: Lay | undefined): Fit {
+  if (lay) return fitAt({ ...ask, keepOff: [] }, lay);
+  const off = bestFit(ask);
+  return off.feasible || ask.keepOff.length === 0 ? off : bestFit({ ...ask, keepOff: [] });
+}
+
+function workedOut(input: LaidInput): Laid {
+  const { print, press, blank } = input;
+  const { placement, fault } = placed(input);
+  const chosen = print.lay !== undefined;
+  if (!placement) {
+    const lay = print.lay ?? CENTRED;
+    return {
+      placement,
+      fault,
+      chosen,
+      loading: 'flat',
+      tooWideToThread: false,
+      plain: { feasible: true, lay, clearanceMm: 0 },
+      pillow: null,
+      pad: null,
+      smaller: null,
+      inTheWay: [],
+    };
+  }
+  const platen = platenOf(input);
+  const threadedAsk = askOf(input, placement, platen, true);
+  const flatAsk = { ...threadedAsk, threadedBetween: null };
+  const threaded = fitOf(threadedAsk, print.lay);
+  const flat = threadedAsk.threadedBetween === null || threaded.feasible ? threaded : fitOf(flatAsk, print.lay);
+  const tooWideToThread = !threaded.feasible && flat.feasible;
+  const isFlat = threadedAsk.threadedBetween === null || tooWideToThread;
+  const plain = isFlat ? flat : threaded;
+  const under = (what: FitAsk['under']): Fit => {
+    const inside = fitOf({ ...threadedAsk, under: what }, print.lay);
+    return inside.feasible || threadedAsk.threadedBetween === null ? inside : fitOf({ ...flatAsk, under: what }, print.lay);
+  };
+  const stuck = !plain.feasible && plain.inTheWay.length > 0;
+  const smaller =
+    stuck && print.choices.base === undefined ? press.swapPlatens.find((one) => smallerWorks(input, placement, one)) : undefined;
+  const loose =
+    press.kind === 'cap'
+      ? []
+      : unplaced(blank, placement.measures, print.position).map(({ kind, heightMm }: Obstruction) => ({ kind, heightMm }));
+  return {
+    placement,
+    fault,
+    chosen,
+    loading: isFlat ? 'flat' : 'threaded',
+    tooWideToThread,
+    plain,
+    pillow: stuck ? under({ sinksMm: PILLOW_SINKS_MM }) : null,
+    pad: stuck ? under('pad') : null,
+    smaller: smaller ? { id: smaller.id, name: smaller.name } : null,
+    inTheWay: [...(plain.feasible ? [] : plain.inTheWay), ...loose],
+  };
+}
+
+/** Whether nothing is in the way on another platen, the lay free again. */
+function smallerWorks(input: LaidInput, placement: Placement, platen: Sides): boolean {
+  const ask = { ...askOf(input, placement, platen, true), base: platen, keepOff: [] };
+  return bestFit(ask).feasible || bestFit({ ...ask, threadedBetween: null }).feasible;
+}
+
+/** Where the art stands and whether it can be pressed there while it is shifted by hand and the piece stays where it lies. */
+export function nudged(
+  input: LaidInput,
+  { loading, ...laid }: Laid,
+  moved: { xMm: number; yMm: number },
+  /** What the card lays under the print. */
+  base?: Base,
+): { placement: Placement; fit: Fit } | null {
+  const choices = { ...input.print.choices, ...(base && { base }) };
+  const asked = { ...input, print: { ...input.print, moved, choices } };
+  const { placement } = placed(asked);
+  if (!placement) return null;
+  const before = input.print.moved ?? { xMm: 0, yMm: 0 };
+  const lay = layAfter(layOf({ ...laid, loading }, input.print.lay), { xMm: moved.xMm - before.xMm, yMm: moved.yMm - before.yMm });
+  const ask = askOf(asked, placement, platenOf(asked), loading === 'threaded');
+  return { placement, fit: fitAt({ ...ask, keepOff: [] }, lay) };
+}
+
+const answers = remembered<Laid>(4000);
+
+/** Where the art goes and how the piece is laid. */
+export function laidOf(input: LaidInput): Laid {
+  const { print, item, blank, fabric, press, house, maps } = input;
+  const { position, widthMm, heightMm, moved, lay, crossesSeam, choices } = print;
+  const cold = maps?.filter((one) => one.pressId === press.id).map((one) => [one.platen, one.cold.map(({ xMm, yMm }) => [xMm, yMm])]);
+  const key = JSON.stringify([
+    [position, widthMm, heightMm, moved, lay, crossesSeam, choices.platenId, choices.base],
+    [item.size, blank.kind, blank.cut, blank.face, blank.obstructions],
+    [isHard(fabric), press.kind, press.platen, press.swapPlatens, press.base, cold],
+    [house.rules.loading, house.rules.drop, house.units.length, house.places],
+  ]);
+  return answers(key, () => workedOut(input));
+}
+
+/** How far the piece may slip, mm; null: no lay works, or there is nothing to say of it. */
+export const clearanceOf = ({ plain, pillow, pad }: Laid): number | null => {
+  for (const fit of [plain, pillow, pad]) if (fit?.feasible) return fit.clearanceMm;
+  return null;
+};
+
+/** The lay to reckon with: the one that works, else as the operator chose it, else the middle. */
+export function layOf({ plain, pillow, pad }: Laid, chosen: Lay | undefined): Lay {
+  for (const fit of [plain, pillow, pad]) if (fit?.feasible) return fit.lay;
+  return chosen ?? CENTRED;
+}

@@ -1,0 +1,39 @@
+/** The press as it is where the art lies: its survey, read over the art’s own area. */
+
+import type { Print } from '../order';
+import type { Lay } from '../placement';
+import { type Area, deliveredOver, type PlatenMap, type Press } from '../press';
+import type { ResolveInput } from './input';
+import { laidOf, layOf } from './laid';
+
+/** The art’s rectangle on the platen, mm from its middle. */
+export function areaOfArt({ widthMm, heightMm }: Pick<Print, 'widthMm' | 'heightMm'>, { xMm, yMm, turn }: Lay): Area {
+  return turn % 180 === 0 ? { xMm, yMm, widthMm, heightMm } : { xMm, yMm, widthMm: heightMm, heightMm: widthMm };
+}
+
+/** Where the art of a card lies: as it was chosen, else as it was worked out. */
+export const layIn = (input: ResolveInput): Lay => layOf(input.laid ?? laidOf(input), input.print.lay);
+const areaIn = (input: ResolveInput): Area => areaOfArt(input.print, layIn(input));
+
+/** The map of the platen in use; undefined: that platen was never surveyed. */
+export const mapOf = ({ maps, press, print }: Pick<ResolveInput, 'maps' | 'press' | 'print'>): PlatenMap | undefined =>
+  maps?.find((map) => map.pressId === press.id && map.platen === (print.choices.platenId ?? 'upper'));
+
+/** The lower platen as surveyed: split heat is judged by it. */
+function lowerAsMeasured(input: ResolveInput): Press {
+  const { maps, press } = input;
+  const map = maps?.find((one) => one.pressId === press.id && one.platen === 'lower');
+  if (!map || !press.lower) return press;
+  const { offsetK, spreadK } = deliveredOver(map, areaIn(input));
+  return { ...press, lower: { ...press.lower, offsetK, spreadK } };
+}
+
+/** The input with its press as surveyed under the art. A figure typed in for the upper platen after its survey stands. */
+export function asMeasured(given: ResolveInput): ResolveInput {
+  const input = given.laid ? given : { ...given, laid: laidOf(given) };
+  const press = lowerAsMeasured(input);
+  const map = mapOf(input);
+  if (!map || (press.calibration && press.calibration.on > map.on)) return press === input.press ? input : { ...input, press };
+  const under = deliveredOver(map, areaIn(input));
+  return { ...input, press: { ...press, calibration: { ...under, on: map.on, how: `survey, ${map.how}` } } };
+}

@@ -1,0 +1,18 @@
+/** Judgement: the window a draft leaves on this press, the set value in it, the rules against it, and the lamp. */
+
+export {
+  BandSchema,
+  type Bound,
+  BoundSchema,
+  type Lamp,
+  LampSchema,
+  type LampState,
+  MarginSchema,
+  type Window,
+  WindowSchema,
+} from './finding';
+export { type Judgement, judge, LAW, type Law, QUICK, type SetValues } from './judge';
+export { lampAt } from './lamp';
+export { RULES } from './rules';
+export { PressureSettingSchema, type Setting, SettingSchema } from './setting';
+export { marginsAt, smallestMargin } from './window';

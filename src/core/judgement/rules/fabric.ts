@@ -1,0 +1,174 @@
+/** Rules of what may go on which cloth. */
+
+import { familyOf } from '../../draft';
+import { countedFibres, describeComposition, FIBRES, testPieceHeld } from '../../materials';
+import { phrase } from '../../units';
+import { type Rule, when } from './rule';
+
+/** Cloth that gives more than this wants a film that gives with it, %. */
+const STRETCHY_PERCENT = 30;
+
+export const FABRIC_RULES: readonly Rule[] = [
+  {
+    id: 'coating-refuses',
+    field: 'art',
+    level: 'hold',
+    met: ({ fabric, product, blank }) =>
+      when(
+        fabric.coating !== 'none' &&
+          fabric.coating !== 'unknown' &&
+          !product.madeFor.includes(fabric.coating) &&
+          !testPieceHeld(blank, product.id),
+        () =>
+          phrase`${fabric.name} is ${fabric.coating}: ordinary adhesive will not hold on it. Only a product made for ${fabric.coating} cloth may go on.`,
+      ),
+  },
+  {
+    id: 'coating-unknown',
+    field: 'art',
+    level: 'care',
+    met: ({ fabric, product, blank }) =>
+      when(
+        fabric.coating === 'unknown' && product.madeFor.length === 0 && !testPieceHeld(blank, product.id),
+        () => phrase`The finish of ${fabric.name} is unknown: press a test piece and pull at it before the first good one.`,
+      ),
+  },
+  {
+    id: 'fibre-not-on-sheet',
+    field: 'art',
+    level: 'hold',
+    met: ({ fabric, product }) => {
+      if (product.fibresAllowed.length === 0) return null;
+      const left = countedFibres(fabric.composition).filter((part) => !product.fibresAllowed.includes(part.fibre));
+      return when(
+        left.length > 0,
+        () => phrase`The sheet of ${product.name} does not name ${left.map((part) => FIBRES[part.fibre].name).join(' or ')}.`,
+      );
+    },
+  },
+  {
+    id: 'needs-its-fibre',
+    field: 'art',
+    level: 'hold',
+    met: ({ fabric, product }) => {
+      const { leastFibre } = product;
+      if (leastFibre === null) return null;
+      const share = fabric.composition
+        .filter((part) => leastFibre.fibres.includes(part.fibre))
+        .reduce((sum, part) => sum + part.percent, 0);
+      return when(
+        share < leastFibre.percent,
+        () =>
+          phrase`${product.name} goes into ${leastFibre.fibres.map((id) => FIBRES[id].name).join(' or ')} only and needs ${String(leastFibre.percent)} % of it; ${fabric.name} has ${String(Math.round(share))} %.`,
+      );
+    },
+  },
+  {
+    id: 'not-for-this-substrate',
+    field: 'art',
+    level: 'hold',
+    met: ({ fabric, product }) =>
+      when(
+        !product.substrates.includes(fabric.substrate),
+        () =>
+          phrase`${product.name} (${familyOf(product).name}) is not made for ${fabric.substrate}; it goes on ${product.substrates.join(', ')}.`,
+      ),
+  },
+  {
+    id: 'shade-hides-it',
+    field: 'art',
+    level: 'hold',
+    met: ({ blank, product }) =>
+      when(
+        product.shades !== 'any' && product.shades !== blank.shade,
+        () =>
+          phrase`${product.name} has no white of its own and shows only on ${product.shades} blanks; ${blank.colour} is ${blank.shade}.`,
+      ),
+  },
+  {
+    id: 'stretch-wants-stretch',
+    field: 'art',
+    level: 'care',
+    met: ({ fabric, product }) => {
+      const elastic =
+        fabric.stretchPercent > STRETCHY_PERCENT || countedFibres(fabric.composition).some((part) => part.fibre === 'elastane');
+      return when(
+        elastic && !product.stretches && !product.passesMark,
+        () =>
+          phrase`${fabric.name} stretches (${describeComposition(fabric.composition)}) and ${product.name} does not: it may crack in wear.`,
+      );
+    },
+  },
+  {
+    id: 'leather-look-dents',
+    field: 'pressure',
+    level: 'care',
+    met: ({ fabric }, { band }) =>
+      when(
+        fabric.composition.some((part) => part.fibre === 'pu-leather') && (band === 'firm' || band === 'heavy'),
+        () => phrase`${fabric.name} dents under ${band} pressure and keeps the dent: start lighter on a spare.`,
+      ),
+  },
+  {
+    id: 'not-for-this-duty',
+    field: 'art',
+    level: 'care',
+    met: ({ blank, product }) =>
+      when(
+        !product.duties.includes(blank.duty),
+        () => phrase`${blank.name} will be ${blank.duty}; ${product.name} is meant for what is ${product.duties.join(' or ')}.`,
+      ),
+  },
+  {
+    id: 'colour-not-on-sheet',
+    field: 'art',
+    level: 'care',
+    met: ({ print, product }) => {
+      const colour = print.layers.find((layer) => layer.productId === product.id)?.colour;
+      return when(
+        colour !== undefined && product.colours.length > 0 && !product.colours.some((one) => one.name === colour),
+        () => phrase`The sheet of ${product.name} lists no ${colour ?? ''}: its settings for that colour are not known.`,
+      );
+    },
+  },
+  {
+    id: 'art-kind-unsuited',
+    field: 'art',
+    level: 'care',
+    met: ({ print, product }) =>
+      when(
+        print.layers.length === 1 && !product.artKinds.includes(print.artKind),
+        () => phrase`${product.name} is not the thing for ${print.artKind} art: it does ${product.artKinds.join(', ')}.`,
+      ),
+  },
+  {
+    id: 'retired',
+    field: 'art',
+    level: 'care',
+    met: ({ blank, product, press }) => {
+      const gone = [blank, product, press].find((one) => one.retiredOn !== undefined);
+      return when(gone !== undefined, () => phrase`${gone?.name ?? ''} was taken off the shelf on ${gone?.retiredOn ?? ''}.`);
+    },
+  },
+  {
+    id: 'size-unknown',
+    field: 'art',
+    level: 'hold',
+    met: ({ item, blank }) =>
+      when(
+        !blank.sizes.includes(item.size),
+        () => phrase`${blank.name} does not come in ${item.size}: it comes in ${blank.sizes.join(', ')}.`,
+      ),
+  },
+  {
+    id: 'lining-under-the-print',
+    field: 'loading',
+    level: 'care',
+    met: ({ blank }, { loading }) =>
+      when(
+        blank.lined && loading !== 'threaded' && loading !== 'inside out',
+        () =>
+          phrase`${blank.name} is lined: laid ${loading}, the lining lies under the heat and its own limits are not known. Thread it, lining smooth.`,
+      ),
+  },
+];

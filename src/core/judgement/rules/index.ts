@@ -1,0 +1,24 @@
+/** Every rule beside temperature, and the findings of those that are met. */
+import type { Draft, ResolveInput } from '../../draft';
+import type { Finding } from '../finding';
+import { FABRIC_RULES } from './fabric';
+import { HARD_RULES } from './hard';
+import { LAYER_RULES } from './layers';
+import { PLACE_RULES } from './place';
+import { PRESS_RULES } from './press';
+import type { Rule } from './rule';
+import { SETTING_RULES } from './settings';
+
+export const RULES: readonly Rule[] = [...PRESS_RULES, ...PLACE_RULES, ...FABRIC_RULES, ...HARD_RULES, ...SETTING_RULES, ...LAYER_RULES];
+
+/** Every rule the piece meets, in the order of the table. */
+export function ruleFindings(input: ResolveInput, draft: Draft, rules: readonly Rule[]): Finding[] {
+  const findings: Finding[] = [];
+  for (const { id, field, level, met } of rules) {
+    const says = met(input, draft);
+    if (says) findings.push({ rule: id, field, level, says });
+  }
+  return findings;
+}
+
+export type { Rule } from './rule';

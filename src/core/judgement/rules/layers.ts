@@ -1,0 +1,96 @@
+/** Rules of layers, embossing and second prints. */
+
+import { familyOf, pressOf } from '../../draft';
+import { nominalOf } from '../../materials';
+import { pressStage } from '../../sheet';
+import { phrase, tempDiff } from '../../units';
+import { type Rule, when } from './rule';
+
+/** More layers than this stand thick and crack. */
+const MOST_LAYERS = 3;
+
+export const LAYER_RULES: readonly Rule[] = [
+  {
+    id: 'layer-top-only',
+    field: 'layers',
+    level: 'hold',
+    met: ({ under }) => {
+      const wrong = under.find((product) => product.layer === 'top only');
+      return when(
+        wrong !== undefined,
+        () =>
+          phrase`${wrong?.name ?? ''} (${wrong ? familyOf(wrong).name : ''}) goes on top only: nothing holds on it, and under another layer it is flattened.`,
+      );
+    },
+  },
+  {
+    id: 'layer-alone',
+    field: 'layers',
+    level: 'hold',
+    met: ({ under, product }) => {
+      const wrong = under.length > 0 ? [...under, product].find((one) => one.layer === 'alone') : undefined;
+      return when(
+        wrong !== undefined,
+        () => phrase`${wrong?.name ?? ''} (${wrong ? familyOf(wrong).name : ''}) is not made to be layered.`,
+      );
+    },
+  },
+  {
+    id: 'layers-too-many',
+    field: 'layers',
+    level: 'care',
+    met: ({ under }) =>
+      when(
+        under.length >= MOST_LAYERS,
+        () => phrase`${String(under.length + 1)} layers stand thick and crack in wear: knock out what is covered.`,
+      ),
+  },
+  {
+    id: 'exposed-film-uncovered',
+    field: 'cover',
+    level: 'hold',
+    met: ({ under, product }, { cover }) =>
+      when(
+        under.length > 0 && cover === null,
+        () => phrase`Film of the lower layers lies open to the platen while ${product.name} is pressed: it needs a cover.`,
+      ),
+  },
+  {
+    id: 'lower-layer-overheats',
+    field: 'layers',
+    level: 'care',
+    met: ({ under }, draft) => {
+      const needs = nominalOf(pressOf(draft).tempC);
+      const shy = under.find((product) => pressStage(product).tempC.max < needs);
+      return when(
+        shy !== undefined,
+        () =>
+          phrase`${shy?.name ?? ''} bears ${tempDiff(needs - (shy ? pressStage(shy).tempC.max : 0))} less than the layer over it is pressed at: it may shrink and show a gap. Leave a small overlap.`,
+      );
+    },
+  },
+  {
+    id: 'emboss-needs-high-build',
+    field: 'layers',
+    level: 'hold',
+    met: ({ print, under }) =>
+      when(
+        print.embossed && !under.some((product) => product.embossBase),
+        () => phrase`Embossing wants a high-build film as its lowest layer, and there is none.`,
+      ),
+  },
+  {
+    id: 'first-print-softens',
+    field: 'layers',
+    level: 'care',
+    met: ({ item, product }, draft) => {
+      const needs = nominalOf(pressOf(draft).tempC);
+      const shy = item.before.find((print) => print.mostC < needs);
+      return when(
+        shy !== undefined,
+        () =>
+          phrase`${shy?.productName ?? ''} on the ${shy?.position ?? ''} bears less than ${product.name} is pressed at: press that one last, or keep it off the heat.`,
+      );
+    },
+  },
+];

@@ -1,0 +1,15 @@
+/** A rule of the trade as data: what it looks at, how far it lowers the lamp, and its reason. */
+
+import type { Draft, Field, ResolveInput } from '../../draft';
+import type { Phrase } from '../../units';
+
+export interface Rule {
+  id: string;
+  field: Field;
+  level: 'hold' | 'care';
+  /** The reason when the rule is met, or null. */
+  met: (input: ResolveInput, draft: Draft) => Phrase | null;
+}
+
+/** The reason if the rule is met; it is worded only then. */
+export const when = (met: boolean, says: () => Phrase): Phrase | null => (met ? says() : null);

@@ -1,0 +1,81 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { inputs } from '../../../test/shops';
+import { inputOf } from '../../../test/trade/check';
+import { resolve } from '../card';
+import { areaOfArt } from '../draft';
+import { deliveredOver, PLANS, platenMap } from '../press';
+
+/** Random shops whose press has a heated base, pressed with split heat. */
+const splits = fc
+  .tuple(inputs, fc.integer({ min: 60, max: 100 }), fc.integer({ min: 140, max: 190 }))
+  .map(([input, minC, maxC]) => ({
+    ...input,
+    press: { ...input.press, kind: 'draw' as const, lower: { minC, maxC, offsetK: 3, spreadK: 2 } },
+    print: { ...input.print, choices: { heat: 'split' as const } },
+  }))
+  .filter((input) => resolve(input).set.lowerC !== null);
+
+describe('split heat over random shops', () => {
+  it('the lower platen is set on its own step and within its own range', () => {
+    fc.assert(
+      fc.property(splits, (input) => {
+        const { set } = resolve(input);
+        const { unit, step } = input.press.set;
+        const lowerC = set.lowerC ?? Number.NaN;
+        const shown = unit === 'F' ? (lowerC * 9) / 5 + 32 : lowerC;
+        expect(Math.abs(shown / step - Math.round(shown / step))).toBeLessThan(1e-6);
+        const stepK = unit === 'F' ? (step * 5) / 9 : step;
+        expect(lowerC).toBeGreaterThan((input.press.lower?.minC ?? 0) - stepK);
+        expect(lowerC).toBeLessThan((input.press.lower?.maxC ?? 0) + stepK);
+      }),
+      { numRuns: 200 },
+    );
+  });
+  it('a hotter spread below never widens the room above', () => {
+    fc.assert(
+      fc.property(splits, fc.integer({ min: 1, max: 6 }), (input, more) => {
+        const lower = input.press.lower;
+        if (!lower) return;
+        const wider = { ...input, press: { ...input.press, lower: { ...lower, spreadK: lower.spreadK + more } } };
+        expect(resolve(wider).smallestMarginK).toBeLessThanOrEqual(resolve(input).smallestMarginK + 1e-6);
+      }),
+      { numRuns: 200 },
+    );
+  });
+  it('heat for the art comes from below: with a cooler base the same glue wants a hotter upper platen', () => {
+    fc.assert(
+      fc.property(splits, (input) => {
+        const low = (maxC: number) => {
+          const lower = { minC: maxC - 0.5, maxC, offsetK: 0, spreadK: 0 };
+          const { window } = resolve({ ...input, press: { ...input.press, lower } });
+          return window.bounds.find((bound) => bound.side === 'sheet low')?.surfaceC ?? Number.NaN;
+        };
+        expect(low(100)).toBeGreaterThan(low(160));
+      }),
+      { numRuns: 200 },
+    );
+  });
+});
+
+describe('a survey of the heated lower platen', () => {
+  it('is what split heat is judged by: a base found hotter than it shows is set lower', () => {
+    const input = inputOf({ says: 'split', on: 'three-fibre-tee', with: 'cut-film', press: 'twoSided', choices: { heat: 'split' } });
+    const readings = PLANS.nine(input.press.platen).map((place) => ({ ...place, setC: 150, readC: 162 }));
+    const survey = { id: 's', kind: 'survey', pressId: input.press.id, platen: 'lower', at: 1, by: '', note: '' } as const;
+    const map = platenMap(
+      { ...survey, instrument: { kind: 'probe' }, finish: 'dark coated', roomC: 21, readings },
+      input.press.platen,
+      '2026-11-01',
+    );
+    const [before, after] = [resolve(input), resolve({ ...input, maps: [map] })];
+    expect(after.set.lowerC ?? 0).toBeLessThan(before.set.lowerC ?? 0);
+    const { offsetK, spreadK } = deliveredOver(
+      map,
+      areaOfArt(input.print, input.print.lay ?? resolve(input).laid?.lay ?? { xMm: 0, yMm: 0, turn: 0 }),
+    );
+    const typed = { ...input, press: { ...input.press, lower: { minC: 60, maxC: 220, offsetK, spreadK } } };
+    expect(after.set).toEqual(resolve(typed).set);
+    expect(after.window.offsetK).toBe(before.window.offsetK);
+  });
+});

@@ -1,0 +1,162 @@
+/** Where the set value may lie: the bounds on the platen's surface, and the settable value that keeps farthest from them. */
+
+import {
+  type Draft,
+  dyeLimit,
+  HARMS,
+  limitsFor,
+  limitWords,
+  MARKS,
+  type PadOver,
+  padOverOf,
+  pieceOf,
+  pressOf,
+  type ResolveInput,
+} from '../draft';
+import { COVER_SHEETS, type CoverSheet, followOf, PADS_OVER, platenFor } from '../heat';
+import { limitForTime, type PressureBand, type Range } from '../materials';
+import { bandOf, type Offset, type Press, pressOffset, setForMiddle } from '../press';
+import { type Phrase, phrase, seconds, snap, temp, toInside, toShown } from '../units';
+import type { Bound, Margin, Window } from './finding';
+
+/** Below this margin on any side a card is Care, K. */
+export const CLEAR_MARGIN_K = 2;
+
+/** A shutting of the press at one set value. */
+export interface Closing {
+  name: string;
+  timeS: number;
+  cover: CoverSheet | null;
+  padOver: PadOver | null;
+}
+
+/** Every shutting of the press at the press stage's own set value. */
+function closingsOf(draft: Draft): Closing[] {
+  const closings: Closing[] = [];
+  const pad = padOverOf(draft);
+  if (draft.prePressS > 0) closings.push({ name: 'pre-press', timeS: draft.prePressS, cover: null, padOver: pad });
+  closings.push({ name: 'press', timeS: draft.timeS, cover: draft.cover, padOver: pad });
+  if (draft.finish && !draft.finish.sheet)
+    closings.push({ name: 'finish', timeS: draft.finish.timeS, cover: draft.finish.cover, padOver: pad });
+  return closings;
+}
+
+interface Wall {
+  surfaceC: number;
+  limitC: number;
+  closing: Closing;
+}
+
+/** The lowest platen temperature at which any closing brings a place to a limit: the bare face beside the art, or the cloth under it. */
+function lowestWall(input: ResolveInput, draft: Draft, limit15: number, closings: readonly Closing[], column: 'bare' | 'art'): Wall | null {
+  let low: Wall | null = null;
+  for (const closing of closings) {
+    const limitC = limitForTime(limit15, closing.timeS);
+    const surfaceC = platenFor(followOf(pieceOf(input, draft, closing), column), input.house.room.tempC, limitC, closing.timeS);
+    if (low === null || surfaceC < low.surfaceC) low = { surfaceC, limitC, closing };
+  }
+  return low;
+}
+
+const shieldWords = ({ cover, padOver: pad }: Closing): string => {
+  const over = [cover && COVER_SHEETS[cover].name, pad && PADS_OVER[pad].name].filter(Boolean).join(' and ');
+  return over === '' ? ', bare,' : ` under ${over}`;
+};
+const underWords = (press: Press, wall: Wall, what: Phrase): Phrase =>
+  phrase`${what} at ${temp(wall.limitC)} held ${seconds(wall.closing.timeS)}; in the ${wall.closing.name}${shieldWords(wall.closing)} that is ${platenWords(press, wall.surfaceC, 'platen')}`;
+
+/** A press shows so much more or less than its surface has at most, K. */
+const SHOWS_WITHIN_K = 40;
+
+/** A platen at a temperature, in words; one that no setting of the press comes near is not given a figure it cannot have. */
+export function platenWords({ set }: Press, surfaceC: number, name: 'platen' | 'upper platen'): Phrase {
+  if (surfaceC > set.maxC + SHOWS_WITHIN_K) return phrase`hotter than its ${name} goes`;
+  if (surfaceC < Math.min(set.minC, 0) - SHOWS_WITHIN_K || !Number.isFinite(surfaceC)) return phrase`colder than any ${name}`;
+  return phrase`${name === 'platen' ? 'a' : 'an'} ${name} at ${temp(surfaceC)}`;
+}
+
+/** The two sides of a sheet's window. */
+export const sheetBounds = ({ min, max }: Range): Bound[] => [
+  { side: 'sheet low', keep: 'above', surfaceC: min, breach: 'hold', says: phrase`the sheet asks for at least ${temp(min)}` },
+  { side: 'sheet high', keep: 'below', surfaceC: max, breach: 'hold', says: phrase`the sheet allows at most ${temp(max)}` },
+];
+
+/** Mark, damage and dye, as bounds on the platen for a set of closings. */
+export function fabricBounds(input: ResolveInput, given: Draft, closings: readonly Closing[], band: PressureBand): Bound[] {
+  const draft = { ...given, band };
+  const { markC, damageC } = limitsFor(input);
+  const bounds: Bound[] = [];
+  const add = (side: Bound['side'], wall: Wall | null, breach: Bound['breach'], what: Phrase) => {
+    if (wall) bounds.push({ side, keep: 'below', surfaceC: wall.surfaceC, breach, says: underWords(input.press, wall, what) });
+  };
+  if (markC !== null && !draft.passesMark)
+    add('mark', lowestWall(input, draft, markC, closings, 'bare'), 'hold', limitWords(input, 'mark', MARKS));
+  if (damageC !== null) add('damage', lowestWall(input, draft, damageC, closings, 'bare'), 'hold', limitWords(input, 'damage', HARMS));
+  const dyeC = dyeLimit(input);
+  if (dyeC !== null) {
+    const hot = closings.filter((closing) => closing.name !== 'pre-press');
+    add('dye', lowestWall(input, draft, dyeC, hot, 'art'), 'care', phrase`dye may move into a lighter print`);
+  }
+  return bounds;
+}
+
+/** Every bound of the press stage, heated from above. */
+export const surfaceBounds = (input: ResolveInput, draft: Draft): Bound[] => [
+  ...sheetBounds(pressOf(draft).tempC),
+  ...fabricBounds(input, draft, closingsOf(draft), draft.band),
+];
+
+/** How far the delivered band keeps inside each bound at a set value, K; negative is past it. */
+export function marginsAt(window: Pick<Window, 'bounds'> & Offset, setC: number): Margin[] {
+  const { lowC, highC } = bandOf(window, setC);
+  return window.bounds.map(({ side, keep, surfaceC, breach }) => ({
+    side,
+    breach,
+    kelvin: keep === 'above' ? lowC - surfaceC : surfaceC - highC,
+  }));
+}
+
+/** The smallest margin among the bounds that hold a card, K. */
+export const smallestMargin = (margins: readonly Margin[]): number => {
+  let least = Number.POSITIVE_INFINITY;
+  for (const { breach, kelvin } of margins) if (breach === 'hold' && kelvin < least) least = kelvin;
+  return least;
+};
+
+/**
+ * The settable value with the largest smallest margin; of two equal, the cooler.
+ *
+ * Every margin is a straight line of the set value, or one that bends down at the setting measured, so the smallest of
+ * them has one peak: from the middle between floor and ceiling the grid is climbed to it.
+ */
+function bestSetting(window: Pick<Window, 'bounds'> & Offset, press: Press): number {
+  const { unit, step } = press.set;
+  const held = window.bounds.filter((b) => b.breach === 'hold');
+  const floor = Math.max(...held.filter((b) => b.keep === 'above').map((b) => b.surfaceC));
+  const ceiling = Math.min(...held.filter((b) => b.keep === 'below').map((b) => b.surfaceC));
+  const low = Math.ceil(toShown(press.set.minC, unit) / step - 1e-9);
+  const high = Math.max(low, Math.floor(toShown(press.set.maxC, unit) / step + 1e-9));
+  const at = (n: number) => toInside(n * step, unit);
+  const room = (n: number) => smallestMargin(marginsAt(window, at(n)));
+  let best = Math.min(high, Math.max(low, Math.floor(toShown(setForMiddle(window, (floor + ceiling) / 2), unit) / step)));
+  while (best < high && room(best + 1) > room(best) + 1e-9) best++;
+  while (best > low && room(best - 1) > room(best) - 1e-9) best--;
+  return at(best);
+}
+
+/** A set value kept to the press's own step and range, °C. */
+export function settable(press: Press, setC: number): number {
+  const { unit, step, minC, maxC } = press.set;
+  return snap(Math.min(maxC, Math.max(minC, setC)), unit, step);
+}
+
+/**
+ * The whole window of a print on a press.
+ *
+ * @param bumpK how much cooler than it shows an unmeasured press is taken to be by house rule, K
+ */
+export function windowOf(press: Press, bounds: Bound[], bumpK = 0): Window {
+  const { offsetK, ...rest } = pressOffset(press);
+  const open = { bounds, ...rest, offsetK: offsetK - bumpK };
+  return { ...open, settable: press.set, bestSetC: bestSetting(open, press) };
+}

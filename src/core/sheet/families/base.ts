@@ -1,0 +1,72 @@
+/** What families have in common: a film face down on cloth, and how bought transfers and papers differ from it. */
+import type { Coating, Duty, FibreId, PressureBand, Range, Substrate } from '../../materials';
+import type { Family, FamilyStage } from '../family';
+import type { StageKind } from '../stage';
+import type { Peel } from '../traits';
+
+export const CLOTHS: readonly Substrate[] = ['cloth'];
+export const SOFT: readonly Substrate[] = ['cloth', 'leather', 'leather-look', 'book cloth'];
+const ALL_DUTIES: readonly Duty[] = ['laundered', 'handled', 'looked at'];
+export const NEVER_WASHED: readonly Duty[] = ['handled', 'looked at'];
+export const REPELLENT: readonly Coating[] = ['water-repellent'];
+export const POLYESTER: readonly FibreId[] = ['polyester'];
+export const WASH_COOL = 'Wash inside out, cool, no softener; dry low.';
+const WASH_WARM = 'Wash inside out, warm at most, no softener; do not iron the print.';
+export const WIPE = 'Wipe with a soft damp cloth; no scouring, no dishwasher.';
+
+export const range = (min: number, max: number): Range => ({ min, max });
+export const stage = (
+  kind: StageKind,
+  tempC: Range,
+  timeS: Range,
+  pressure: PressureBand,
+  cover: FamilyStage['cover'],
+  peel: Peel,
+): FamilyStage => ({ kind, tempC, timeS, pressure, cover, peel });
+export const pressed = (tempC: Range, timeS: Range, pressure: PressureBand, cover: FamilyStage['cover'], peel: Peel) =>
+  stage('press', tempC, timeS, pressure, cover, peel);
+
+/** A film laid face down on cloth, mirrored in the art: what most families differ from. */
+export const film = {
+  facing: 'face down',
+  mirroring: 'in the art',
+  base: 'any',
+  pad: 'none',
+  stretches: false,
+  bridgesSeams: false,
+  static: true,
+  mask: false,
+  layer: 'any',
+  embossBase: false,
+  trialFirst: false,
+  rub: false,
+  trim: 'nothing',
+  timeByMass: false,
+  passesMark: false,
+  madeFor: [],
+  shades: 'any',
+  leastFibre: null,
+  substrates: SOFT,
+  duties: ALL_DUTIES,
+  artKinds: ['one colour', 'few flat colours'],
+  filmMm: 0.09,
+  carrier: 'film',
+  minutesToMake: 6,
+  care: WASH_COOL,
+} as const satisfies Omit<Family, 'id' | 'name' | 'what' | 'stages'>;
+
+export const bought = {
+  mirroring: 'by the supplier',
+  static: false,
+  minutesToMake: 1,
+  carrier: 'paper',
+  care: WASH_WARM,
+  substrates: CLOTHS,
+} as const;
+export const paper = {
+  static: false,
+  carrier: 'paper',
+  layer: 'alone',
+  filmMm: 0.05,
+  artKinds: ['full colour', 'fine detail', 'few flat colours', 'one colour'],
+} as const;

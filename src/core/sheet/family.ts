@@ -1,0 +1,51 @@
+/** What a built-in transfer family is: a general starting point that a product's own sheet always replaces. */
+
+import type { PressureBand, Range } from '../materials';
+import type { StageKind } from './stage';
+import type { Peel, Traits } from './traits';
+
+export const FAMILY_IDS = [
+  'cut-film',
+  'stretch-film',
+  'coated-fabric-film',
+  'raised-film',
+  'high-build-film',
+  'textured-film',
+  'print-and-cut-film',
+  'one-sheet-laser-paper',
+  'two-sheet-toner',
+  'two-sheet-colour',
+  'opaque-inkjet-paper',
+  'hard-paper-porous',
+  'hard-paper-smooth',
+  'dye-paper',
+  'screen-printed',
+  'low-cure-screen-printed',
+  'raised-screen-printed',
+  'film-printed',
+  'stones',
+  'heat-glued-patch',
+] as const;
+export type FamilyId = (typeof FAMILY_IDS)[number];
+
+/** A stage of a family: its window at the platen, and what lies over it. */
+export interface FamilyStage {
+  kind: StageKind;
+  tempC: Range;
+  timeS: Range;
+  pressure: PressureBand;
+  cover: 'required' | 'allowed' | 'avoid';
+  peel: Peel;
+}
+
+export interface Family extends Traits {
+  id: FamilyId;
+  name: string;
+  what: string;
+  stages: readonly FamilyStage[];
+  filmMm: number;
+  carrier: 'film' | 'paper' | 'none';
+  /** Hands' time to make one ready, minutes: cut, weed, print, marry. A starting figure to be replaced. */
+  minutesToMake: number;
+  care: string;
+}

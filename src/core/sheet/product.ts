@@ -1,0 +1,198 @@
+/** Transfer products: one supplier's sheet, as the shop holds it, with its settings by fabric and colour group and its earlier revisions. */
+import { z } from 'zod';
+import { FABRIC_GROUPS, type FabricGroup, FIBRE_IDS, Id, Name, RetiredOn, Words } from '../materials';
+import { FAMILY_IDS } from './family';
+import { type SheetStage, SheetStagesSchema, StageChangeSchema, type StageKind } from './stage';
+import { PEELS, TraitsSchema } from './traits';
+
+/** Settings the sheet gives for a group of fabrics, a group of colours, or both together. */
+const Override = StageChangeSchema.extend({ fabricGroup: z.enum(FABRIC_GROUPS).optional(), colourGroup: Name.optional() }).refine(
+  (one) => one.fabricGroup !== undefined || one.colourGroup !== undefined,
+  { message: 'Say for which fabrics or which colours these settings are.' },
+);
+export type Override = z.infer<typeof Override>;
+
+/** A second way the sheet itself offers, such as lower heat for longer. */
+const Alternative = z.object({ name: Name, changes: z.array(StageChangeSchema).min(1, 'What does it change?') });
+export type Alternative = z.infer<typeof Alternative>;
+
+const Source = z.object({ sheet: Words.min(1, 'Which sheet is this from?'), on: z.iso.date('Give the sheet’s date as year-month-day.') });
+
+/** A sheet as it was before the current one. */
+const Revision = z.object({
+  source: Source,
+  stages: SheetStagesSchema,
+  overrides: z.array(Override),
+  alternatives: z.array(Alternative),
+  care: Words,
+});
+export type Revision = z.infer<typeof Revision>;
+
+const CHANGED = ['tempC', 'timeS', 'pressure'] as const;
+const groupsOf = (one: Override) => [one.fabricGroup ?? 'any fabric', one.colourGroup ?? 'any colour'].join(', ');
+const covers = (wide: string | undefined, narrow: string | undefined) => wide === undefined || wide === narrow;
+
+/** Two overrides that both hold for some piece, set the same figure, and neither is the more particular. */
+function contradictions(overrides: readonly Override[]): { index: number; message: string }[] {
+  return overrides.flatMap((one, index) =>
+    overrides.slice(0, index).flatMap((other) => {
+      const meet = (a?: string, b?: string) => a === undefined || b === undefined || a === b;
+      if (one.stage !== other.stage || !meet(one.fabricGroup, other.fabricGroup) || !meet(one.colourGroup, other.colourGroup)) return [];
+      const both = CHANGED.filter((key) => one[key] && other[key] && JSON.stringify(one[key]) !== JSON.stringify(other[key]));
+      const same = one.fabricGroup === other.fabricGroup && one.colourGroup === other.colourGroup;
+      const inside = (a: Override, b: Override) => covers(b.fabricGroup, a.fabricGroup) && covers(b.colourGroup, a.colourGroup);
+      if (both.length === 0 || (!same && (inside(one, other) || inside(other, one)))) return [];
+      const particular = overrides.some(
+        (third) =>
+          third.stage === one.stage &&
+          third.fabricGroup === (one.fabricGroup ?? other.fabricGroup) &&
+          third.colourGroup === (one.colourGroup ?? other.colourGroup) &&
+          both.every((key) => third[key] !== undefined),
+      );
+      if (!same && particular) return [];
+      return [
+        {
+          index,
+          message: `Settings for ${groupsOf(one)} contradict those for ${groupsOf(other)} in the ${one.stage} stage: say which holds where both apply.`,
+        },
+      ];
+    }),
+  );
+}
+
+export const ProductSchema = z
+  .object({
+    id: Id,
+    name: Name,
+    maker: Name,
+    familyId: z.enum(FAMILY_IDS),
+    stages: SheetStagesSchema,
+    overrides: z.array(Override).max(60),
+    alternatives: z.array(Alternative).max(10),
+    /** Other peels the sheet allows beside the press stage's own. */
+    otherPeels: z.array(z.enum(PEELS)).max(3),
+    /** Colours it comes in, each with the group its settings go by; empty: not listed. */
+    colours: z.array(z.object({ name: Name, group: Name })).max(200),
+    ...TraitsSchema.shape,
+    /** Fibres the sheet names; empty when it names none. */
+    fibresAllowed: z.array(z.enum(FIBRE_IDS)),
+    filmMm: z.number().min(0.01).max(5),
+    carrier: z.enum(['film', 'paper', 'none']),
+    pricePerSheetMinor: z.number().int().min(0).max(1_000_000),
+    /** Hands' time to make one ready, minutes. */
+    minutesToMake: z.number().min(0).max(240),
+    source: Source,
+    /** Newest first. */
+    earlier: z.array(Revision).max(50),
+    care: Words,
+    retiredOn: RetiredOn,
+  })
+  .superRefine((product, ctx) => {
+    for (const { index, message } of contradictions(product.overrides))
+      ctx.addIssue({ code: 'custom', path: ['overrides', index], message });
+    product.overrides.forEach((one, i) => {
+      if (one.colourGroup !== undefined && !product.colours.some((colour) => colour.group === one.colourGroup))
+        ctx.addIssue({
+          code: 'custom',
+          path: ['overrides', i, 'colourGroup'],
+          message: `No colour of this product is in the group “${one.colourGroup}”.`,
+        });
+    });
+    const kinds = product.stages.map((stage) => stage.kind);
+    const changes = [
+      ...product.overrides.map((one, i) => ({ one, path: ['overrides', i, 'stage'] })),
+      ...product.alternatives.flatMap((alternative, i) =>
+        alternative.changes.map((one, j) => ({ one, path: ['alternatives', i, 'changes', j, 'stage'] })),
+      ),
+    ];
+    for (const { one, path } of changes)
+      if (!kinds.includes(one.stage)) ctx.addIssue({ code: 'custom', path, message: `This product has no ${one.stage} stage.` });
+    product.earlier.forEach((revision, i) => {
+      const newer = i === 0 ? product.source.on : product.earlier[i - 1]?.source.on;
+      if (newer !== undefined && revision.source.on > newer)
+        ctx.addIssue({
+          code: 'custom',
+          path: ['earlier', i, 'source', 'on'],
+          message: `The earlier sheet of ${revision.source.on} is newer than the one after it, of ${newer}.`,
+        });
+    });
+  });
+export type Product = z.infer<typeof ProductSchema>;
+
+/** The stage of a kind, or undefined. */
+export const stageOf = (product: Pick<Product, 'stages'>, kind: StageKind): SheetStage | undefined =>
+  product.stages.find((stage) => stage.kind === kind);
+
+/** The press stage, which every product has. @throws a product that never went through its schema */
+export function pressStage(product: Pick<Product, 'stages' | 'name'>): SheetStage {
+  const stage = stageOf(product, 'press');
+  if (!stage) throw new TypeError(`${product.name} has no press stage`);
+  return stage;
+}
+
+/** What the sheet says for one piece, and from where. */
+export interface SheetFor {
+  stages: SheetStage[];
+  /** Which of the sheet's particular settings were taken. */
+  taken: { from: 'fabric group' | 'colour group' | 'fabric and colour group' | 'alternative'; name: string; stage: StageKind }[];
+}
+
+const change = (stages: SheetStage[], { stage, tempC, timeS, pressure }: Partial<Override> & { stage: StageKind }): SheetStage[] =>
+  stages.map((one) =>
+    one.kind === stage ? { ...one, ...(tempC && { tempC }), ...(timeS && { timeS }), ...(pressure && { pressure }) } : one,
+  );
+
+const particular = (one: Override) => Number(one.fabricGroup !== undefined) + Number(one.colourGroup !== undefined);
+
+/**
+ * The sheet's settings for a fabric group and a colour: its own stages, then what it says for the group, for the colour,
+ * for both together, and last an alternative of its own that was chosen. The more particular beats the more general.
+ */
+export function sheetFor(
+  product: Product,
+  piece: { group: FabricGroup | undefined; colour: string | undefined; alternative: string | undefined },
+): SheetFor {
+  const colourGroup = product.colours.find((colour) => colour.name === piece.colour)?.group;
+  let stages = product.stages;
+  const taken: SheetFor['taken'] = [];
+  if (product.overrides.length > 0) {
+    const fitting = product.overrides.filter((one) => covers(one.fabricGroup, piece.group) && covers(one.colourGroup, colourGroup));
+    for (const one of fitting.sort((a, b) => particular(a) - particular(b))) {
+      stages = change(stages, one);
+      const from = particular(one) === 2 ? 'fabric and colour group' : one.fabricGroup ? 'fabric group' : 'colour group';
+      taken.push({ from, name: [one.fabricGroup, one.colourGroup].filter(Boolean).join(', '), stage: one.stage });
+    }
+  }
+  const alternative = product.alternatives.find((one) => one.name === piece.alternative);
+  for (const one of alternative?.changes ?? []) {
+    stages = change(stages, one);
+    taken.push({ from: 'alternative', name: alternative?.name ?? '', stage: one.stage });
+  }
+  return { stages, taken };
+}
+
+/** A sheet that is older than the one the shelf holds. */
+export class OlderSheet extends Error {
+  override name = 'OlderSheet';
+}
+
+/**
+ * A changed product with the sheet it replaces kept among its earlier ones, newest first.
+ *
+ * A change under the same sheet date is a correction and keeps nothing.
+ *
+ * @throws {OlderSheet} the new sheet is dated before the current one
+ */
+export function withRevision(before: Product, after: Product): Product {
+  if (after.source.on < before.source.on)
+    throw new OlderSheet(
+      `The shelf holds the sheet of ${before.source.on}; this one is of ${after.source.on}, which is older. Check the date, or leave the newer one.`,
+    );
+  if (after.source.on === before.source.on) return after;
+  const { source, stages, overrides, alternatives, care } = before;
+  if (after.earlier.some((revision) => revision.source.on === source.on)) return after;
+  return {
+    ...after,
+    earlier: [{ source, stages, overrides, alternatives, care }, ...after.earlier].sort((a, b) => b.source.on.localeCompare(a.source.on)),
+  };
+}

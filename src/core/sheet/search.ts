@@ -1,0 +1,42 @@
+/** What a thing of the shelf can be found by: the words people know it by, never the names of its fields. */
+
+import { type Aid, type Blank, describeMaterial, type Fabric } from '../materials';
+import { FAMILIES } from './families';
+import type { Product } from './product';
+
+/** Things of each kind, by what they are called on the wire. */
+export interface Findable {
+  products: Product;
+  fabrics: Fabric;
+  blanks: Blank;
+  aids: Aid;
+}
+
+const KNOWN_BY: { [K in keyof Findable]: (thing: Findable[K]) => (string | undefined)[] } = {
+  products: (one) => [
+    one.name,
+    one.maker,
+    FAMILIES[one.familyId].name,
+    one.source.sheet,
+    one.care,
+    ...one.colours.flatMap(({ name, group }) => [name, group]),
+  ],
+  fabrics: (one) => [
+    one.name,
+    describeMaterial(one),
+    one.substrate,
+    one.construction,
+    one.texture,
+    one.coating === 'none' ? '' : one.coating,
+  ],
+  blanks: (one) => [one.name, one.kind, one.colour, one.shade, one.duty, ...one.sizes, ...one.notices],
+  aids: (one) => [one.name, one.serves, one.note, one.wear],
+};
+
+const wordsIn = (text: string): string[] => text.toLowerCase().match(/[\p{L}\p{N}]+/gu) ?? [];
+
+/** Whether every word that was typed begins a word the thing is known by. */
+export function isFoundBy<K extends keyof Findable>(kind: K, thing: Findable[K], typed: string): boolean {
+  const known = KNOWN_BY[kind](thing).flatMap((text) => wordsIn(text ?? ''));
+  return wordsIn(typed).every((word) => known.some((one) => one.startsWith(word)));
+}
