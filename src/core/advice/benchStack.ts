@@ -1,6 +1,6 @@
 /** Bench stack: a card's piece, setting and limits as the Heat bench takes them up, with what the press can reach. */
 
-import { asMeasured, dyeLimit, learnedOf, limitsFor, pieceOf, pressOf, type ResolveInput, referenceOf, softensAt } from '../draft';
+import { dyeLimit, learnedOf, limitsFor, pieceOf, prepared, pressOf, type ResolveInput, referenceOf, softensAt } from '../draft';
 import { COVER_SHEETS, type HeatAsk, type StackLayer } from '../heat';
 import { type Bound, judge, type Window } from '../judgement';
 import { bandOf, type Offset } from '../press';
@@ -29,7 +29,7 @@ const WATCHED_S = 240;
 
 /** The stack of a print as its card has it; null where the art is pressed from the back, which the model does not know. */
 export function benchStack(given: ResolveInput): BenchStack | null {
-  const input = asMeasured(given);
+  const input = prepared(given);
   if (input.print.embossed) return null;
   const { draft, window, set, values } = judge(input);
   const stage = pressOf(draft);

@@ -93,7 +93,6 @@ export function inputAfter(input: ResolveInput, change: Change, stock: Stock): R
   if (!product || !press) return null;
   return {
     ...input,
-    laid: undefined,
     product,
     press,
     print: printAfter(input.print, change),

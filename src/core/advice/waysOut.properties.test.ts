@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { inputs, presses, products } from '../../../test/shops';
 import { resolve } from '../card';
-import type { ResolveInput } from '../draft';
+import { prepared, type ResolveInput } from '../draft';
 import { judge, type LampState } from '../judgement';
 import { DUTIES } from '../materials';
 import { topLayer } from '../order';
@@ -32,7 +32,7 @@ describe('over random cases and shelves', () => {
         }
         expect(card.lamp.findings[0]?.level).toBe('hold');
         expect(card.lamp.findings[0]?.says.length).toBeGreaterThan(0);
-        for (const way of ways) expect(judge(taken(input, shelf, way.change)).lamp.state).toBe(way.lamp);
+        for (const way of ways) expect(judge(prepared(taken(input, shelf, way.change))).lamp.state).toBe(way.lamp);
         const ranks = ways.map((way) => [2 * RANK[way.lamp] + (way.change.testPiece ? 1 : 0), way.minutesPerPiece] as const);
         for (let i = 1; i < ranks.length; i++) {
           const [a, b] = [ranks[i - 1], ranks[i]];

@@ -1,7 +1,7 @@
 /** Ways out of a Hold: each one change a shop can make, worked out as a card of its own and offered only if that card is not Hold. */
 
 import { type Card, minutesOf, stagesOf } from '../card';
-import { areaOfArt, laidOf, layIn, limitsFor, mapOf, pressOf, type ResolveInput } from '../draft';
+import { areaOfArt, laidOf, layIn, limitsFor, mapOf, type PreparedInput, prepared, pressOf, type ResolveInput } from '../draft';
 import { type Judgement, judge, QUICK } from '../judgement';
 import { nearestShift } from '../placement';
 import { FAMILIES } from '../sheet';
@@ -21,7 +21,7 @@ interface Candidate {
 }
 
 /** Changes of setting on the same product and press. */
-function settings(input: ResolveInput, judged: Judgement): Candidate[] {
+function settings(input: PreparedInput, judged: Judgement): Candidate[] {
   const { product, press, print, house } = input;
   const stage = pressOf(judged.draft);
   const shortest = stage.timeS.min;
@@ -47,7 +47,7 @@ function settings(input: ResolveInput, judged: Judgement): Candidate[] {
 }
 
 /** Other lays on the same platen: turned round, in the middle, or shifted a quarter of the room to any side. */
-function lays(input: ResolveInput, judged: Judgement): Candidate[] {
+function lays(input: PreparedInput, judged: Judgement): Candidate[] {
   const { print } = input;
   if (!mapOf(input)) return [];
   const { platen } = judged.draft;
@@ -76,8 +76,8 @@ function lays(input: ResolveInput, judged: Judgement): Candidate[] {
 }
 
 /** The nearest place on the piece that can be pressed on this platen, where the one of the rule cannot. */
-function moves(input: ResolveInput): Candidate[] {
-  const laid = input.laid ?? laidOf(input);
+function moves(input: PreparedInput): Candidate[] {
+  const { laid } = input;
   if (!laid.placement || (laid.inTheWay.length === 0 && !laid.placement.findings.some((one) => one.level === 'hold'))) return [];
   const { lay: _, ...free } = input.print;
   const from = free.moved ?? { xMm: 0, yMm: 0 };
@@ -105,7 +105,7 @@ function moves(input: ResolveInput): Candidate[] {
  * A test piece at this very setting: what it would have to show, and only where a test may overrule.
  * It never lifts a damage limit, and it is offered only where the mark is the trouble or nobody knows the material.
  */
-function testPiece(input: ResolveInput, judged: Judgement): Candidate[] {
+function testPiece(input: PreparedInput, judged: Judgement): Candidate[] {
   const { product } = input;
   const holds = judged.lamp.findings.filter((finding) => finding.level === 'hold').map((finding) => finding.rule);
   const settled = ['clear-plastic-unknown', 'coating-refuses'];
@@ -133,7 +133,7 @@ function testPiece(input: ResolveInput, judged: Judgement): Candidate[] {
   ];
 }
 
-function candidates(input: ResolveInput, judged: Judgement, stock: Stock): Candidate[] {
+function candidates(input: PreparedInput, judged: Judgement, stock: Stock): Candidate[] {
   const presses = stock.presses.filter((press) => press.id !== input.press.id && !press.retiredOn);
   const products = stock.products.filter((product) => product.id !== input.product.id && !product.retiredOn);
   const elsewhere = presses.map((press) => ({ change: { pressId: press.id }, says: phrase`Press it on ${press.name}.` }));
@@ -191,13 +191,15 @@ function ideaOf({ change }: WayOut): string {
  * Each is judged like any other card. Of one idea only the best stands; of the setting changes that each need no other
  * product or press up to two are kept, so that a shop sees what it can do with what is in its hand.
  */
-export function waysOut(input: ResolveInput, card: Pick<Card, 'lamp'>, stock: Stock): WayOut[] {
+export function waysOut(given: ResolveInput, card: Pick<Card, 'lamp'>, stock: Stock): WayOut[] {
   if (card.lamp.state !== 'hold') return [];
+  const input = prepared(given);
   const judged = judge(input, QUICK);
   const ways: WayOut[] = [];
   for (const { change, says } of candidates(input, judged, stock)) {
-    const changed = inputAfter(input, change, stock);
-    if (!changed) continue;
+    const other = inputAfter(given, change, stock);
+    if (!other) continue;
+    const changed = prepared(other);
     const { lamp, set, window, smallestMarginK, draft, values } = judge(changed, QUICK);
     if (lamp.state === 'hold') continue;
     ways.push({
@@ -216,8 +218,8 @@ export function waysOut(input: ResolveInput, card: Pick<Card, 'lamp'>, stock: St
   // many were ranked without the bond; the few that stand are judged in full
   return withOwn(chosen)
     .map((way) => {
-      const changed = inputAfter(input, way.change, stock);
-      const lamp = changed ? judge(changed).lamp.state : way.lamp;
+      const changed = inputAfter(given, way.change, stock);
+      const lamp = changed ? judge(prepared(changed)).lamp.state : way.lamp;
       return lamp === 'hold' ? way : { ...way, lamp };
     })
     .sort(better);

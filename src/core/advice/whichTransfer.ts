@@ -1,7 +1,7 @@
 /** Which transfer for this? Every product of the shelf and every family it lacks, judged on every press and ranked. */
 
 import { minutesOf, stagesOf } from '../card';
-import type { ResolveInput } from '../draft';
+import { type PreparedInput, prepared, type ResolveInput } from '../draft';
 import type { House } from '../house';
 import { type Judgement, judge, type LampState, QUICK } from '../judgement';
 import { type Blank, type Duty, type Fabric, usualPosition } from '../materials';
@@ -98,7 +98,7 @@ export function whichTransfer(
   const blank = { ...wish.blank, shade: wish.shade, duty: wish.duty };
   const presses = shop.presses.filter((press) => !press.retiredOn);
   const judgeOn = (product: Product, press: Press) => {
-    const input: ResolveInput = {
+    const input = prepared({
       print: printFor(wish, product, press),
       item: { size: wish.size, roster: [], perClosing: 1, together: [], before: [] },
       blank,
@@ -109,7 +109,7 @@ export function whichTransfer(
       house: shop.house,
       aids: shop.aids,
       ...(shop.maps && { maps: shop.maps }),
-    };
+    });
     return { input, press, judged: judge(input, QUICK) };
   };
   return [...own.map((product) => ({ product, onShelf: true })), ...lacking.map((product) => ({ product, onShelf: false }))]
@@ -128,7 +128,7 @@ function suited(
   wish: Wish,
   product: Product,
   onShelf: boolean,
-  { input, press, judged }: { input: ResolveInput; press: Press; judged: Judgement },
+  { input, press, judged }: { input: PreparedInput; press: Press; judged: Judgement },
 ): Suited {
   const { lamp, set, draft, values, window, smallestMarginK } = judged;
   const perPiece = minutesOf(stagesOf(input, draft, values)) + product.minutesToMake;

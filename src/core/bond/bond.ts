@@ -9,10 +9,10 @@ import {
   limitsFor,
   MEANT_BASE_C,
   meantCloth,
+  type PreparedInput,
   pieceOf,
   pressOf,
   type Reason,
-  type ResolveInput,
   WEIGHED_HEAT,
 } from '../draft';
 import { type Adhesive, bondBand, correct, deviations, type Effect, growthOf, type Passage, type Piece, SOUND } from '../heat';
@@ -31,7 +31,7 @@ export interface CardPiece {
 }
 
 /** The press stage of a draft at a surface temperature. Null where art is pressed from the back: the model knows no such stack. */
-export function cardPiece(input: ResolveInput, draft: Draft, surfaceC: number, lowerC: number | null): CardPiece | null {
+export function cardPiece(input: PreparedInput, draft: Draft, surfaceC: number, lowerC: number | null): CardPiece | null {
   if (input.print.embossed) return null;
   return {
     piece: pieceOf(input, draft, undefined, lowerC),
@@ -51,7 +51,7 @@ const heatBefore = remembered<Heat>(400);
  * @returns null where there is no window to speak of or the stack is not one the model knows
  */
 export function bondsOf(
-  input: ResolveInput,
+  input: PreparedInput,
   draft: Draft,
   { low, high }: { low: number; high: number },
   lowerC: number | null,
@@ -81,7 +81,7 @@ export const bondWords = (bond: number): string => bond.toFixed(2);
 const takesBefore = remembered<Effect[]>(400);
 
 /** What each thing that differs from the supplier's own stack takes or gives. */
-export function takesOf(input: ResolveInput, draft: Draft, { piece, passage, adhesive }: CardPiece): Effect[] {
+export function takesOf(input: PreparedInput, draft: Draft, { piece, passage, adhesive }: CardPiece): Effect[] {
   const meant = { cloth: meantCloth(input), baseC: MEANT_BASE_C, covered: pressOf(draft).cover === 'required' };
   return takesBefore(JSON.stringify([piece, passage, adhesive, meant]), () => deviations(piece, passage, adhesive, meant, WEIGHED_HEAT));
 }
@@ -95,7 +95,7 @@ const WORTH_GAIN = 0.03;
 
 /** All a card says of its heat, at its set value. */
 export function heatOf(
-  input: ResolveInput,
+  input: PreparedInput,
   draft: Draft,
   window: Offset,
   set: { tempC: number; lowerC: number | null },
@@ -125,7 +125,7 @@ export function heatOf(
 }
 
 /** The time that restores the bond at this very temperature, within sheet and limits; null: the time is right as it is. */
-function correctionOf(input: ResolveInput, draft: Draft, { piece, passage, adhesive }: CardPiece): Heat['correction'] {
+function correctionOf(input: PreparedInput, draft: Draft, { piece, passage, adhesive }: CardPiece): Heat['correction'] {
   const { surfaceC, timeS } = passage;
   const { min, max } = pressOf(draft).timeS;
   const limits = { ...limitsFor(input), dyeC: null, ...(draft.passesMark && { markC: null }) };
@@ -145,7 +145,7 @@ function correctionOf(input: ResolveInput, draft: Draft, { piece, passage, adhes
  * and limits. Null where it is sound, where somebody chose the time, and where no time betters it.
  */
 export function betterTime(
-  input: ResolveInput,
+  input: PreparedInput,
   draft: Draft,
   window: Offset & { bestSetC: number },
   lowerC: number | null,

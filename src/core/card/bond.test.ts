@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { inputs } from '../../../test/shops';
 import { type Case, inputOf } from '../../../test/trade/check';
 import { benchStack } from '../advice';
+import { prepared } from '../draft';
 import { STARTING_HOUSE } from '../house';
 import { judge } from '../judgement';
 import { BUILT_IN_FABRICS } from '../materials';
@@ -45,7 +46,7 @@ describe('the bond on a card', () => {
   it('never holds a card by itself, over random shops', () => {
     fc.assert(
       fc.property(inputs, (random) => {
-        const { lamp } = judge(random);
+        const { lamp } = judge(prepared(random));
         for (const { rule, level } of lamp.findings) if (rule.startsWith('bond')) expect(level).toBe('care');
       }),
       { numRuns: 400 },

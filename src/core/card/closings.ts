@@ -1,6 +1,6 @@
 /** The figures of each shutting of the press on a card: what is set, under what, and how it is peeled after. */
 
-import { type Draft, type ResolveInput, touchingArea } from '../draft';
+import { type Draft, type PreparedInput, touchingArea } from '../draft';
 import { pressureSetting } from '../press';
 import { pressStage } from '../sheet';
 import type { Card, Stage } from './schema';
@@ -8,7 +8,7 @@ import type { Card, Stage } from './schema';
 type Own = NonNullable<Stage['set']>;
 
 /** What one closing of a draft is set to beside its temperature and time. */
-function ownOf(input: ResolveInput, draft: Draft, set: Card['set'], stage: Stage, tack: number): Own {
+function ownOf(input: PreparedInput, draft: Draft, set: Card['set'], stage: Stage, tack: number): Own {
   const at = (band: Own['band'], cover: Own['cover'], peel: Own['peel']): Own => ({
     band,
     setting: band === set.pressure.band ? set.pressure.setting : pressureSetting(input.press, band, touchingArea(input, draft)),
@@ -37,7 +37,7 @@ function ownOf(input: ResolveInput, draft: Draft, set: Card['set'], stage: Stage
 }
 
 /** Stages with what each closing is set to. */
-export function withOwn(input: ResolveInput, draft: Draft, set: Card['set'], stages: readonly Stage[]): Stage[] {
+export function withOwn(input: PreparedInput, draft: Draft, set: Card['set'], stages: readonly Stage[]): Stage[] {
   let tacks = 0;
   return stages.map((stage) => {
     if (stage.by !== 'press') return stage;

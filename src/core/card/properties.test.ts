@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { inputs, plainCloth } from '../../../test/shops';
+import { prepared } from '../draft';
 import { judge, type LampState, lampAt, marginsAt, QUICK, smallestMargin } from '../judgement';
 import { blendLimits, FIBRE_IDS, FIBRES } from '../materials';
 import { bandOf } from '../press';
@@ -47,7 +48,7 @@ describe('over random fabrics, products and presses', () => {
           .map((part) => ({ ...part, percent: part.percent * 0.8 }));
         const share = 100 - blended.reduce((sum, part) => sum + part.percent, 0);
         const weaker = { ...input, house, fabric: { ...input.fabric, composition: [...blended, { fibre, percent: share }] } };
-        expect(judge(weaker).set.tempC).toBeLessThanOrEqual(judge({ ...input, house }).set.tempC + 1e-9);
+        expect(judge(prepared(weaker)).set.tempC).toBeLessThanOrEqual(judge(prepared({ ...input, house })).set.tempC + 1e-9);
       }),
       RUNS,
     );
@@ -60,7 +61,7 @@ describe('over random fabrics, products and presses', () => {
         fc.pre(calibration !== null);
         if (!calibration) return;
         const wider = { ...input, press: { ...input.press, calibration: { ...calibration, spreadK: calibration.spreadK + more } } };
-        expect(RANK[judge(wider).lamp.state]).toBeGreaterThanOrEqual(RANK[judge(input).lamp.state]);
+        expect(RANK[judge(prepared(wider)).lamp.state]).toBeGreaterThanOrEqual(RANK[judge(prepared(input)).lamp.state]);
       }),
       RUNS,
     );
@@ -70,7 +71,7 @@ describe('over random fabrics, products and presses', () => {
     fc.assert(
       fc.property(inputs, (input) => {
         // without the bond more cards are Clear: it must hold for all of them
-        const { lamp, set, window, smallestMarginK } = judge(input, QUICK);
+        const { lamp, set, window, smallestMarginK } = judge(prepared(input), QUICK);
         const delivered = bandOf(window, set.tempC);
         fc.pre(lamp.state === 'clear');
         expect(smallestMarginK).toBeGreaterThanOrEqual(2);

@@ -1,6 +1,6 @@
 /** The chain of reasons behind every value of a card: the decisions that were taken, and how the temperature was found. */
 
-import { type Draft, keptWords, pressOf, type Reason, type ResolveInput } from '../draft';
+import { type Draft, keptWords, type PreparedInput, pressOf, type Reason } from '../draft';
 import type { HouseSetting } from '../house';
 import { marginsAt, smallestMargin, type Window } from '../judgement';
 import { BAND_KPA, pressOffset } from '../press';
@@ -20,7 +20,7 @@ const WHOSE: Partial<Record<Window['bounds'][number]['side'], string>> = {
 };
 
 /** How the set temperature was found, after what the decisions said of it. */
-export function temperatureReasons(input: ResolveInput, draft: Draft, window: Window, setC: number, kept: HouseSetting | null): Say[] {
+export function temperatureReasons(input: PreparedInput, draft: Draft, window: Window, setC: number, kept: HouseSetting | null): Say[] {
   const { product, press, print, blank } = input;
   const { min, max } = pressOf(draft).tempC;
   const { offsetK, spreadK, measured } = pressOffset(press);
@@ -56,7 +56,7 @@ export function temperatureReasons(input: ResolveInput, draft: Draft, window: Wi
 }
 
 /** What the sheet says of pressure, our reading of it, and where that stands on the press's own gauge. */
-export function pressureReasons({ press }: ResolveInput, set: Card['set']): Say[] {
+export function pressureReasons({ press }: PreparedInput, set: Card['set']): Say[] {
   const { band, asStated } = set.pressure;
   return [
     {
@@ -68,7 +68,7 @@ export function pressureReasons({ press }: ResolveInput, set: Card['set']): Say[
 }
 
 /** A word on each layer's own setting where it differs from the press stage's. */
-export function layerReasons({ under, press }: ResolveInput, tackC: readonly number[], pressC: number): Say[] {
+export function layerReasons({ under, press }: PreparedInput, tackC: readonly number[], pressC: number): Say[] {
   return under.flatMap((product, i): Say[] => {
     const setC = tackC[i];
     if (setC === undefined || setC === pressC) return [];

@@ -1,7 +1,7 @@
 /** Resolve: from a print, a blank, a press and the house to the worked-out card. */
 
 import { heatOf, heatReasons } from '../bond';
-import { asMeasured, clearanceOf, FIELDS, layersOf, layIn, type Reason, type ResolveInput } from '../draft';
+import { clearanceOf, FIELDS, layersOf, layIn, prepared, type Reason, type ResolveInput } from '../draft';
 import { judge, LAW, type Lamp, type Law } from '../judgement';
 import { describeMaterial, isSided, sidedWords } from '../materials';
 import { bandOf } from '../press';
@@ -22,7 +22,7 @@ export const TRADE: Trade = { ...LAW, steps: STEPS };
 
 /** What a queue needs of a card: its lamp, and the minutes of a piece. */
 export function lampAndMinutes(given: ResolveInput): { lamp: Lamp; minutesPerPiece: number } {
-  const input = asMeasured(given);
+  const input = prepared(given);
   const { lamp, draft, values } = judge(input);
   return { lamp, minutesPerPiece: minutesOf(stagesOf(input, draft, values)) };
 }
@@ -70,7 +70,7 @@ const inOrder = (reasons: readonly Reason[]): Reason[] => FIELDS.flatMap((field)
  * @returns the card; its lamp is Clear only with 2 K or more on every side and no rule met
  */
 export function resolve(given: ResolveInput, trade: Trade = TRADE): Card {
-  const input = asMeasured(given);
+  const input = prepared(given);
   const judged = judge(input, trade);
   const { draft, window, set, values, margins, smallestMarginK, lamp } = judged;
   const { print, product } = input;
@@ -93,7 +93,7 @@ export function resolve(given: ResolveInput, trade: Trade = TRADE): Card {
     margins,
     smallestMarginK,
     lamp,
-    ...(input.laid?.placement && {
+    ...(input.laid.placement && {
       laid: {
         lay: layIn(input),
         loading: input.laid.loading,

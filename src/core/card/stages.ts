@@ -1,6 +1,6 @@
 /** The stages of one piece, in order, each with who is busy, how long, and what lies between the platens. */
 
-import { type Draft, layerName, layersOf, massOf, type ResolveInput, thicknessOf } from '../draft';
+import { type Draft, layerName, layersOf, massOf, type PreparedInput, thicknessOf } from '../draft';
 import { CARRIERS, COVER_SHEETS, PADS_OVER } from '../heat';
 import type { SetValues } from '../judgement';
 import { aidFor, type CoverKind, isHard } from '../materials';
@@ -31,7 +31,7 @@ export function coolingTimeS(massJm2K: number, fromC: number, roomC: number): nu
 }
 
 /** From opening to the peel of this piece, s. */
-function peelWaitS(input: ResolveInput, peel: Peel, setC: number): number {
+function peelWaitS(input: PreparedInput, peel: Peel, setC: number): number {
   if (!isHard(input.fabric) || peel === 'hot' || peel === 'none') return PEEL_WAIT_S[peel];
   const cold = coolingTimeS(massOf(input), setC, input.house.room.tempC);
   return peel === 'cold' ? Math.max(cold, PEEL_WAIT_S.cold) : Math.round(cold / 3);
@@ -46,7 +46,7 @@ const freshen = (stack: Seen[], before: Seen[]): Layer[] =>
     fresh: !layer.role.endsWith('platen') && !before.some((b) => b.role === layer.role && b.name === layer.name),
   }));
 
-function partsOf(input: ResolveInput, draft: Draft) {
+function partsOf(input: PreparedInput, draft: Draft) {
   const { fabric, blank, item, aids } = input;
   const layer = (role: Seen['role'], name: string, thicknessMm: number | null = null, hot = false): Seen => ({
     role,
@@ -116,7 +116,7 @@ const byClock = (kind: Stage['kind'], timeS: number, says: Stage['says'], layers
 });
 
 /** A sheet married to its adhesive sheet: no blank in the press yet. */
-function marrying(input: ResolveInput, draft: Draft, setC: number, parts: ReturnType<typeof partsOf>): Plan[] {
+function marrying(input: PreparedInput, draft: Draft, setC: number, parts: ReturnType<typeof partsOf>): Plan[] {
   const { product } = input;
   const { marry } = draft;
   if (!marry) return [];
@@ -130,7 +130,7 @@ function marrying(input: ResolveInput, draft: Draft, setC: number, parts: Return
 }
 
 /** Lower layers, each laid, tacked and freed of its carrier. */
-function tacking(input: ResolveInput, draft: Draft, set: SetValues, parts: ReturnType<typeof partsOf>): { plan: Plan[]; films: Seen[] } {
+function tacking(input: PreparedInput, draft: Draft, set: SetValues, parts: ReturnType<typeof partsOf>): { plan: Plan[]; films: Seen[] } {
   const plan: Plan[] = [];
   let films: Seen[] = [];
   input.under.forEach((product, i) => {
@@ -155,7 +155,7 @@ function tacking(input: ResolveInput, draft: Draft, set: SetValues, parts: Retur
 }
 
 /** The stages of one piece. Works on settled decisions; throws nothing. */
-export function stagesOf(input: ResolveInput, draft: Draft, set: SetValues): Stage[] {
+export function stagesOf(input: PreparedInput, draft: Draft, set: SetValues): Stage[] {
   const { product, fabric, blank, print } = input;
   const parts = partsOf(input, draft);
   const { below, freed, upper, over } = parts;

@@ -4,8 +4,7 @@ import { type Base, type Print, topLayer } from '../order';
 import type { InTheWay } from '../placement';
 import { faceMm2, overlapMm2, touchingMm2 } from '../press';
 import { FAMILIES, type Pad, type Peel, type Product, type SheetFor, type SheetStage } from '../sheet';
-import type { ResolveInput } from './input';
-import { laidOf } from './laid';
+import type { PreparedInput, ResolveInput } from './input';
 
 export const MIRRORS = ['mirrored', 'as read', 'by the supplier', 'by the printer path'] as const;
 export type Mirror = (typeof MIRRORS)[number];
@@ -94,7 +93,7 @@ export function touchingArea(
 }
 
 /** What would stand in the pressed area however the piece is laid on this platen. */
-export const obstructionsUnder = (input: ResolveInput): InTheWay[] => (input.laid ?? laidOf(input)).inTheWay;
+export const obstructionsUnder = ({ laid }: Pick<PreparedInput, 'laid'>): InTheWay[] => laid.inTheWay;
 
 /** Sheet and group that hold without any rule having spoken. */
 export function blankDraft({ product, press }: ResolveInput): Draft {

@@ -16,11 +16,11 @@ export {
   touchingArea,
   trialOf,
 } from './draft';
-export { type LearnedShift, LearnedShiftSchema, layerName, layersOf, type ResolveInput } from './input';
+export { type LearnedShift, LearnedShiftSchema, layerName, layersOf, type PreparedInput, type ResolveInput } from './input';
 export { inEffect, keptTemp, keptTime, keptWords, leftOutReason, timeGoesByMass } from './kept';
 export { clearanceOf, type Laid, type LaidInput, laidOf, layOf, nudged, PILLOW_SINKS_MM, platenOf } from './laid';
 export { dyeLimit, HARMS, limitsFor, limitWords, MARKS } from './limits';
-export { areaOfArt, asMeasured, layIn, mapOf } from './measured';
+export { areaOfArt, layIn, mapOf, prepared } from './measured';
 export { FIELDS, type Field, type Reason, ReasonSchema } from './reason';
 export {
   adhesiveOf,

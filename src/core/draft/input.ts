@@ -43,8 +43,11 @@ export interface ResolveInput {
   maps?: readonly PlatenMap[];
   /** Of any press and transfer of the shop; what was removed is not in it. */
   learned?: readonly LearnedShift[];
-  /** Where the art goes and how the piece is laid; worked out when it is asked for. */
-  laid?: Laid | undefined;
+}
+
+/** The same with its print placed, its piece laid, and its press read off its map there: what every judgement starts from. */
+export interface PreparedInput extends ResolveInput {
+  laid: Laid;
 }
 
 /** A transfer with the colour of it that lies in a layer. */

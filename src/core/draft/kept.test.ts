@@ -5,6 +5,7 @@ import { inputs } from '../../../test/shops';
 import { HouseSchema, type HouseSetting, houseSetting, STARTING_HOUSE, withoutSetting, withSetting } from '../house';
 import { judge } from '../judgement';
 import type { ResolveInput } from './input';
+import { prepared } from './measured';
 
 const setting = (change: Partial<HouseSetting> = {}): HouseSetting => ({
   pressId: 'wren',
@@ -48,7 +49,7 @@ describe('over random shops', () => {
   it('none puts a piece on Hold that was not, and what was chosen for the print stands', () => {
     fc.assert(
       fc.property(wanted, (one) => {
-        const [plain, kept] = [judge(keeping(one.input)), judge(both(one))];
+        const [plain, kept] = [judge(prepared(keeping(one.input))), judge(prepared(both(one)))];
         if (plain.lamp.state !== 'hold') expect(kept.lamp.state).not.toBe('hold');
         const { timeS, setC } = one.input.print.choices;
         if (timeS !== undefined) expect(kept.draft.timeS).toBe(plain.draft.timeS);
@@ -61,7 +62,7 @@ describe('over random shops', () => {
     fc.assert(
       fc.property(wanted, ({ input, timeS }) => {
         const others = [setting({ pressId: input.press.id, value: timeS }), setting({ productId: input.product.id, value: timeS })];
-        expect(judge(keeping(input, ...others))).toEqual(judge(keeping(input)));
+        expect(judge(prepared(keeping(input, ...others)))).toEqual(judge(prepared(keeping(input))));
       }),
       { numRuns: 100 },
     );

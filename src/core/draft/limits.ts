@@ -1,24 +1,24 @@
 /** What a piece bears: its own test's limits, else its weakest fibre's; and where its dye begins to move. */
 import { blendLimits, FIBRES } from '../materials';
 import { type Phrase, phrase } from '../units';
-import type { ResolveInput } from './input';
+import type { PreparedInput } from './input';
 
 /** Dye leaves polyester from here on, °C for 15 s. */
 const DYE_LIMIT_C = { 'dyed-polyester': 140, 'sublimation-dyed': 125 } as const;
 
 /** Where dye begins to move into a lighter print, °C for 15 s; null: it does not. */
-export const dyeLimit = ({ fabric, blank }: Pick<ResolveInput, 'fabric' | 'blank'>): number | null =>
+export const dyeLimit = ({ fabric, blank }: Pick<PreparedInput, 'fabric' | 'blank'>): number | null =>
   fabric.dyeRisk !== 'none' && blank.shade === 'dark' ? DYE_LIMIT_C[fabric.dyeRisk] : null;
 
 /** Who says so: the blank's own test, or its weakest fibre. */
-export function limitWords({ blank, fabric }: Pick<ResolveInput, 'blank' | 'fabric'>, kind: 'mark' | 'damage', does: string): Phrase {
+export function limitWords({ blank, fabric }: Pick<PreparedInput, 'blank' | 'fabric'>, kind: 'mark' | 'damage', does: string): Phrase {
   if (blank.tested) return phrase`the test of ${blank.tested.on} says this blank may ${does}`;
   const limit = blendLimits(fabric.composition)[kind];
   return phrase`${limit ? FIBRES[limit.fibre].name : fabric.name} may ${does}`;
 }
 
 /** Mark and damage limits that hold for a piece, °C for 15 s: its own test's, else its weakest fibre's; null: none known. */
-export function limitsFor({ blank, fabric }: Pick<ResolveInput, 'blank' | 'fabric'>): { markC: number | null; damageC: number | null } {
+export function limitsFor({ blank, fabric }: Pick<PreparedInput, 'blank' | 'fabric'>): { markC: number | null; damageC: number | null } {
   if (blank.tested) return blank.tested;
   const { mark, damage } = blendLimits(fabric.composition);
   return { markC: mark?.limitC ?? null, damageC: damage?.limitC ?? null };

@@ -3,7 +3,7 @@
 import type { Print } from '../order';
 import type { Lay } from '../placement';
 import { type Area, deliveredOver, type PlatenMap, type Press } from '../press';
-import type { ResolveInput } from './input';
+import type { PreparedInput, ResolveInput } from './input';
 import { laidOf, layOf } from './laid';
 
 /** The art’s rectangle on the platen, mm from its middle. */
@@ -12,28 +12,30 @@ export function areaOfArt({ widthMm, heightMm }: Pick<Print, 'widthMm' | 'height
 }
 
 /** Where the art of a card lies: as it was chosen, else as it was worked out. */
-export const layIn = (input: ResolveInput): Lay => layOf(input.laid ?? laidOf(input), input.print.lay);
-const areaIn = (input: ResolveInput): Area => areaOfArt(input.print, layIn(input));
+export const layIn = ({ laid, print }: Pick<PreparedInput, 'laid' | 'print'>): Lay => layOf(laid, print.lay);
 
 /** The map of the platen in use; undefined: that platen was never surveyed. */
 export const mapOf = ({ maps, press, print }: Pick<ResolveInput, 'maps' | 'press' | 'print'>): PlatenMap | undefined =>
   maps?.find((map) => map.pressId === press.id && map.platen === (print.choices.platenId ?? 'upper'));
 
 /** The lower platen as surveyed: split heat is judged by it. */
-function lowerAsMeasured(input: ResolveInput): Press {
-  const { maps, press } = input;
+function lowerAsMeasured({ maps, press }: ResolveInput, art: Area): Press {
   const map = maps?.find((one) => one.pressId === press.id && one.platen === 'lower');
   if (!map || !press.lower) return press;
-  const { offsetK, spreadK } = deliveredOver(map, areaIn(input));
+  const { offsetK, spreadK } = deliveredOver(map, art);
   return { ...press, lower: { ...press.lower, offsetK, spreadK } };
 }
 
-/** The input with its press as surveyed under the art. A figure typed in for the upper platen after its survey stands. */
-export function asMeasured(given: ResolveInput): ResolveInput {
-  const input = given.laid ? given : { ...given, laid: laidOf(given) };
-  const press = lowerAsMeasured(input);
+/** The press as surveyed under the art. A figure typed in for the upper platen after its survey stands. */
+function asMeasured(input: ResolveInput, art: Area): Press {
+  const press = lowerAsMeasured(input, art);
   const map = mapOf(input);
-  if (!map || (press.calibration && press.calibration.on > map.on)) return press === input.press ? input : { ...input, press };
-  const under = deliveredOver(map, areaIn(input));
-  return { ...input, press: { ...press, calibration: { ...under, on: map.on, how: `survey, ${map.how}` } } };
+  if (!map || (press.calibration && press.calibration.on > map.on)) return press;
+  return { ...press, calibration: { ...deliveredOver(map, art), on: map.on, how: `survey, ${map.how}` } };
+}
+
+/** What every judgement starts from: the print placed, the piece laid, the press as it is under the art. */
+export function prepared(input: ResolveInput): PreparedInput {
+  const laid = laidOf(input);
+  return { ...input, laid, press: asMeasured(input, areaOfArt(input.print, layIn({ ...input, laid }))) };
 }

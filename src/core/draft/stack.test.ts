@@ -3,12 +3,13 @@ import { type Case, inputOf } from '../../../test/trade/check';
 import { benchStack } from '../advice';
 import { press } from '../heat';
 import { judge } from '../judgement';
-import type { ResolveInput } from './input';
+import type { PreparedInput } from './input';
+import { prepared } from './measured';
 import { adhesiveOf, driedIn, learnedOf, meantCloth, pieceOf, referenceOf } from './stack';
 
-const input = (change: Partial<Case> = {}) => inputOf({ says: 'a stack', on: 'cotton-tee', with: 'cut-film', ...change });
-const draftOf = (own: ResolveInput) => judge(own).draft;
-const roles = (own: ResolveInput) => pieceOf(own, draftOf(own)).stack.map(({ role }) => role);
+const input = (change: Partial<Case> = {}) => prepared(inputOf({ says: 'a stack', on: 'cotton-tee', with: 'cut-film', ...change }));
+const draftOf = (own: PreparedInput) => judge(own).draft;
+const roles = (own: PreparedInput) => pieceOf(own, draftOf(own)).stack.map(({ role }) => role);
 
 describe('a card as the heat model sees it', () => {
   it('has every layer of the press stage, the cloth as damp as the room makes it', () => {
@@ -54,7 +55,7 @@ describe('a card as the heat model sees it', () => {
   });
   it('a platen whose heater is known gives way under a cold piece and costs some bond; a strong heavy one less', () => {
     const own = input();
-    const bond = (heater: ResolveInput['press']['heater']) => judge({ ...own, press: { ...own.press, heater } }).bonds?.[1]?.bond ?? 0;
+    const bond = (heater: PreparedInput['press']['heater']) => judge({ ...own, press: { ...own.press, heater } }).bonds?.[1]?.bond ?? 0;
     const [weak, strong] = [bond({ powerW: 900, massKg: 4, lossWK: null }), bond({ powerW: 2600, massKg: 14, lossWK: null })];
     expect(weak).toBeLessThan(strong);
     expect(strong).toBeLessThan(judge(own).bonds?.[1]?.bond ?? 0);

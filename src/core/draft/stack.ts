@@ -21,7 +21,7 @@ import { remembered } from '../numerics';
 import { bandMiddle, droopOf } from '../press';
 import { massShare } from './decisions/mass';
 import { type Draft, pressOf, thicknessOf } from './draft';
-import type { LearnedShift, ResolveInput } from './input';
+import type { LearnedShift, PreparedInput } from './input';
 
 /** Where a supplier's figures are taken to hold: a base in use, °C. */
 export const MEANT_BASE_C = 45;
@@ -35,14 +35,14 @@ export type PadOver = keyof typeof PADS_OVER;
 export const padOverOf = ({ pad }: Draft): PadOver | null => (pad === 'soft pad over' || pad === 'foam over' ? pad : null);
 
 /** Carrier and films, top to bottom. */
-function transferOf({ product, under }: ResolveInput): StackLayer[] {
-  const film = (one: ResolveInput['product']): StackLayer => ({ role: 'transfer', ...FILM, name: one.name, thicknessMm: one.filmMm });
+function transferOf({ product, under }: PreparedInput): StackLayer[] {
+  const film = (one: PreparedInput['product']): StackLayer => ({ role: 'transfer', ...FILM, name: one.name, thicknessMm: one.filmMm });
   const carrier: StackLayer[] = product.carrier === 'none' ? [] : [{ role: 'carrier', ...CARRIERS[product.carrier] }];
   return [...carrier, film(product), ...[...under].reverse().map(film)];
 }
 
 /** The blank's own material as one layer, with the water it brings from the room. */
-function blankLayer(input: ResolveInput): StackLayer {
+function blankLayer(input: PreparedInput): StackLayer {
   const { fabric, blank, house } = input;
   const hard = isHard(fabric);
   const water = hard ? 0 : waterOf(regainOf(fabric.composition, house.room.humidityPercent), fabric.massGsm);
@@ -73,7 +73,7 @@ function bedOf(draft: Draft): StackLayer[] {
  * @param lowerC surface of the heated lower platen, °C
  */
 export function pieceOf(
-  input: ResolveInput,
+  input: PreparedInput,
   draft: Draft,
   over: { cover: CoverSheet | null; padOver: PadOver | null } = { cover: draft.cover, padOver: padOverOf(draft) },
   lowerC: number | null = null,
@@ -99,15 +99,15 @@ export function pieceOf(
 }
 
 /** Whether the supplier's figures are taken to mean cloth; else they mean the very blank. */
-const meansCloth = ({ fabric, product }: ResolveInput): boolean => fabric.substrate === 'cloth' && product.substrates.includes('cloth');
+const meansCloth = ({ fabric, product }: PreparedInput): boolean => fabric.substrate === 'cloth' && product.substrates.includes('cloth');
 
 /** The blank or cloth the supplier means, dry. */
-export function meantCloth(input: ResolveInput): StackLayer {
+export function meantCloth(input: PreparedInput): StackLayer {
   return meansCloth(input) ? MEANT_CLOTH : { ...blankLayer(input), waterKgM2: 0 };
 }
 
 /** The supplier's own setting on the supplier's own stack: a dry piece on a base in use, covered only where the sheet asks for it. */
-export function referenceOf(input: ResolveInput, draft: Draft): Reference {
+export function referenceOf(input: PreparedInput, draft: Draft): Reference {
   const { product } = input;
   const stage = pressOf(draft);
   const { min, max } = stage.timeS;
@@ -144,7 +144,7 @@ const dried = remembered<number>(400);
 const flows = remembered<number>(400);
 
 /** Whole seconds of a bare pre-press, at the sheet's nominal temperature, until this cloth is dry in this room. */
-export function driedIn(input: ResolveInput, draft: Draft): number {
+export function driedIn(input: PreparedInput, draft: Draft): number {
   const surfaceC = nominalOf(pressOf(draft).tempC);
   const piece = pieceOf(input, draft, { cover: null, padOver: padOverOf(draft) });
   const bare = { ...piece, stack: piece.stack.filter(({ role }) => role !== 'carrier' && role !== 'transfer') };
@@ -155,14 +155,14 @@ export function driedIn(input: ResolveInput, draft: Draft): number {
 }
 
 /** What the log has learned of this press with this transfer; null: nothing yet, too few pressings among it. */
-export const learnedOf = ({ learned, press, product }: Pick<ResolveInput, 'learned' | 'press' | 'product'>): LearnedShift | null =>
+export const learnedOf = ({ learned, press, product }: Pick<PreparedInput, 'learned' | 'press' | 'product'>): LearnedShift | null =>
   learned?.find((one) => one.pressId === press.id && one.productId === product.id && one.shift !== 1) ?? null;
 
 /** Where the adhesive is taken to soften, °C. */
 export const softensAt = (draft: Draft): number => pressOf(draft).tempC.min - SOFTENS_UNDER_K;
 
 /** The adhesive by its sheet and by the log. */
-export function adhesiveOf(input: ResolveInput, draft: Draft): Adhesive {
+export function adhesiveOf(input: PreparedInput, draft: Draft): Adhesive {
   const softenC = softensAt(draft);
   const reference = referenceOf(input, draft);
   const flow = flows(JSON.stringify([reference, softenC]), () => referenceFlow(reference, softenC, CARD_HEAT));

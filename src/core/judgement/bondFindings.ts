@@ -1,7 +1,7 @@
 /** What the bond at the glue says against a card: short, over, or not known. */
 
 import { type BondPoint, bondAt, cardPiece, THINGS, takesOf, bondWords as times } from '../bond';
-import type { Draft, ResolveInput } from '../draft';
+import type { Draft, PreparedInput } from '../draft';
 import { SOUND } from '../heat';
 import { bandOf, type Offset } from '../press';
 import { phrase } from '../units';
@@ -42,7 +42,7 @@ const isWithin = (factor: number): boolean => factor >= 1 / MOST_FACTOR && facto
  * a factor of three. Null: it can. Where it cannot, no figure of the bond is worth printing, and the lamp is never Clear.
  */
 export function unknownHeat(
-  input: ResolveInput,
+  input: PreparedInput,
   draft: Draft,
   window: Offset,
   set: Pick<Setting, 'tempC' | 'lowerC'>,

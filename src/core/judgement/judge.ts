@@ -2,7 +2,6 @@
 
 import { type BondPoint, betterTime, bondsOf } from '../bond';
 import {
-  asMeasured,
   blankDraft,
   DECISIONS,
   type Decision,
@@ -10,9 +9,9 @@ import {
   inEffect,
   keptTemp,
   leftOutReason,
+  type PreparedInput,
   pressOf,
   type Reason,
-  type ResolveInput,
   touchingArea,
   trialOf,
 } from '../draft';
@@ -66,7 +65,7 @@ export interface Judgement {
 }
 
 /** Takes every decision in turn and keeps the reason of each. */
-function decide(input: ResolveInput, decisions: readonly Decision[]): { draft: Draft; reasons: Reason[] } {
+function decide(input: PreparedInput, decisions: readonly Decision[]): { draft: Draft; reasons: Reason[] } {
   let draft = blankDraft(input);
   const reasons: Reason[] = [];
   for (const { field, decide: settle } of decisions) {
@@ -80,7 +79,7 @@ function decide(input: ResolveInput, decisions: readonly Decision[]): { draft: D
 
 /** A further closing with a window of its own: the press stage's set value if it serves, else the best of its own. */
 function furtherClosing(
-  input: ResolveInput,
+  input: PreparedInput,
   bounds: ReturnType<typeof sheetBounds>,
   pressC: number,
 ): { setC: number; findings: Finding[]; window: Window } {
@@ -94,7 +93,7 @@ const named = (name: string, findings: Finding[]): Finding[] =>
   findings.map((finding) => ({ ...finding, rule: `${name}, ${finding.rule}`, says: phrase`In the ${name}: ${finding.says}` }));
 
 /** Set values of marry, finish and tacks, and what their own windows say against them. */
-function furtherClosings(input: ResolveInput, draft: Draft, pressC: number): { values: SetValues; findings: Finding[] } {
+function furtherClosings(input: PreparedInput, draft: Draft, pressC: number): { values: SetValues; findings: Finding[] } {
   const findings: Finding[] = [];
   const at = (name: string, range: Range, own: (stage: { tempC: Range }) => ReturnType<typeof sheetBounds>): number => {
     const closing = furtherClosing(input, own({ tempC: range }), pressC);
@@ -122,7 +121,7 @@ function furtherClosings(input: ResolveInput, draft: Draft, pressC: number): { v
 }
 
 /** Judges settled decisions: the window, the set value and the lamp. */
-function judgeDraft(input: ResolveInput, draft: Draft, reasons: Reason[], law: Law): Judgement {
+function judgeDraft(input: PreparedInput, draft: Draft, reasons: Reason[], law: Law): Judgement {
   const { print, press } = input;
   const split = draft.split ? splitWindow(input, draft) : null;
   const window = split?.window ?? windowOf(press, surfaceBounds(input, draft), draft.bumpK);
@@ -174,8 +173,7 @@ function judgeDraft(input: ResolveInput, draft: Draft, reasons: Reason[], law: L
  * sound and nobody chose the time, the time is moved within the sheet as far as it helps, unless that moved the set value or took from a margin that then were under 2 K.
  * What the house keeps for this press and transfer comes before both, but not where the piece would be on Hold with it.
  */
-export function judge(given: ResolveInput, law: Law = LAW): Judgement {
-  const input = asMeasured(given);
+export function judge(input: PreparedInput, law: Law = LAW): Judgement {
   const judged = judgeOnce(input, law);
   const kept = inEffect(input, judged.draft.timeS, judged.keptTemp);
   if (judged.lamp.state !== 'hold' || kept.length === 0) return judged;
@@ -185,7 +183,7 @@ export function judge(given: ResolveInput, law: Law = LAW): Judgement {
     : { ...without, reasons: [...without.reasons, ...kept.map((one) => leftOutReason(one, input))] };
 }
 
-function judgeOnce(input: ResolveInput, law: Law): Judgement {
+function judgeOnce(input: PreparedInput, law: Law): Judgement {
   const { draft, reasons } = decide(input, law.decisions);
   const first = judgeDraft(input, draft, reasons, law);
   const moved = first.bonds && betterTime(input, draft, first.window, first.set.lowerC, first.bonds);

@@ -1,6 +1,6 @@
 /** Split heat: the lower platen hot, the upper cool. Face beside the art, cloth under it and the inside are each judged. */
 
-import { type Draft, HARMS, limitsFor, limitWords, MARKS, pressOf, type ResolveInput } from '../draft';
+import { type Draft, HARMS, limitsFor, limitWords, MARKS, type PreparedInput, pressOf } from '../draft';
 import {
   BASE_PAD,
   CARRIERS,
@@ -30,7 +30,7 @@ interface Places {
 }
 
 /** Resistances from each place of interest to either platen, m²K/W. */
-function placesOf({ fabric, product }: ResolveInput, draft: Draft): Places {
+function placesOf({ fabric, product }: PreparedInput, draft: Draft): Places {
   const contact = contactResistance(bandMiddle(draft.band));
   const cover = draft.cover ? layerResistance(COVER_SHEETS[draft.cover]) + contact : 0;
   const carrier = product.carrier === 'none' ? 0 : layerResistance(CARRIERS[product.carrier]) + contact;
@@ -46,7 +46,7 @@ function placesOf({ fabric, product }: ResolveInput, draft: Draft): Places {
 }
 
 /** Bounds on the upper platen's surface while the lower one is set to a temperature. */
-function boundsAt(input: ResolveInput, draft: Draft, lowerSetC: number): Bound[] {
+function boundsAt(input: PreparedInput, draft: Draft, lowerSetC: number): Bound[] {
   const { press, house } = input;
   const lower = press.lower;
   const [lowC, highC] = [
@@ -103,7 +103,7 @@ const SEARCH_STEP_K = 5;
  * For each lower temperature the bounds on the upper one are straight lines, so its best setting is found as for
  * heat from above; the lower one is searched coarsely and then step by step around the best.
  */
-export function splitWindow(input: ResolveInput, draft: Draft): { lowerC: number; window: Window } {
+export function splitWindow(input: PreparedInput, draft: Draft): { lowerC: number; window: Window } {
   const { press } = input;
   const lower = press.lower;
   if (!lower) throw new TypeError(`${press.name} has no heated lower platen`);

@@ -8,10 +8,10 @@ import {
   limitWords,
   MARKS,
   type PadOver,
+  type PreparedInput,
   padOverOf,
   pieceOf,
   pressOf,
-  type ResolveInput,
 } from '../draft';
 import { COVER_SHEETS, type CoverSheet, followOf, PADS_OVER, platenFor } from '../heat';
 import { limitForTime, type PressureBand, type Range } from '../materials';
@@ -48,7 +48,13 @@ interface Wall {
 }
 
 /** The lowest platen temperature at which any closing brings a place to a limit: the bare face beside the art, or the cloth under it. */
-function lowestWall(input: ResolveInput, draft: Draft, limit15: number, closings: readonly Closing[], column: 'bare' | 'art'): Wall | null {
+function lowestWall(
+  input: PreparedInput,
+  draft: Draft,
+  limit15: number,
+  closings: readonly Closing[],
+  column: 'bare' | 'art',
+): Wall | null {
   let low: Wall | null = null;
   for (const closing of closings) {
     const limitC = limitForTime(limit15, closing.timeS);
@@ -82,7 +88,7 @@ export const sheetBounds = ({ min, max }: Range): Bound[] => [
 ];
 
 /** Mark, damage and dye, as bounds on the platen for a set of closings. */
-export function fabricBounds(input: ResolveInput, given: Draft, closings: readonly Closing[], band: PressureBand): Bound[] {
+export function fabricBounds(input: PreparedInput, given: Draft, closings: readonly Closing[], band: PressureBand): Bound[] {
   const draft = { ...given, band };
   const { markC, damageC } = limitsFor(input);
   const bounds: Bound[] = [];
@@ -101,7 +107,7 @@ export function fabricBounds(input: ResolveInput, given: Draft, closings: readon
 }
 
 /** Every bound of the press stage, heated from above. */
-export const surfaceBounds = (input: ResolveInput, draft: Draft): Bound[] => [
+export const surfaceBounds = (input: PreparedInput, draft: Draft): Bound[] => [
   ...sheetBounds(pressOf(draft).tempC),
   ...fabricBounds(input, draft, closingsOf(draft), draft.band),
 ];

@@ -1,6 +1,6 @@
 /** Words for where the art goes and how the piece is laid, by the house's way of measuring. */
 
-import { clearanceOf, type Draft, layIn, type ResolveInput } from '../../draft';
+import { clearanceOf, type Draft, layIn, type PreparedInput } from '../../draft';
 import type { House } from '../../house';
 import { isHard, isSided, sidedWords } from '../../materials';
 import type { LayMeasure } from '../../placement';
@@ -20,8 +20,8 @@ const fingers = (mm: number, { figures }: House): string => {
 };
 
 /** How the hands find the place, by the house’s own way: the middle first, then what it is laid square to. */
-export function handWords({ laid, house, fabric }: Pick<ResolveInput, 'laid' | 'house' | 'fabric'>): Phrase[] {
-  const placement = laid?.placement;
+export function handWords({ laid, house, fabric }: Pick<PreparedInput, 'laid' | 'house' | 'fabric'>): Phrase[] {
+  const placement = laid.placement;
   if (!placement) return [];
   const centre = isHard(fabric) ? [] : [CENTRE[house.rules.centre]];
   const moved = placement.anchorMoved ? [phrase`Its neck can be drawn tighter: measure from the shoulder seam, which stays.`] : [];
@@ -42,8 +42,8 @@ function measureWords({ from, to, way, mm }: LayMeasure, house: House): Phrase {
 }
 
 /** Where the art goes, in the order a hand measures it. */
-export function placeWords({ laid, house, print, fabric }: Pick<ResolveInput, 'laid' | 'house' | 'print' | 'fabric'>): Phrase {
-  const placement = laid?.placement;
+export function placeWords({ laid, house, print, fabric }: Pick<PreparedInput, 'laid' | 'house' | 'print' | 'fabric'>): Phrase {
+  const placement = laid.placement;
   if (!placement) return phrase`on the ${sidedWords(print)}`;
   if (placement.because === 'covers the face')
     return phrase`over the whole face, ${{ q: 'length', v: 3, d: isHard(fabric) ? 1 : 0 }} past every edge`;
@@ -59,9 +59,9 @@ export function placeWords({ laid, house, print, fabric }: Pick<ResolveInput, 'l
 const side = (mm: number, low: string, high: string): Phrase => (mm < 0 ? phrase`${tape(-mm)} ${low}` : phrase`${tape(mm)} ${high}`);
 
 /** How the piece lies on the platen, where it does not simply lie in the middle. */
-export function layWords(input: ResolveInput, { platen }: Pick<Draft, 'platen'>): Phrase | null {
+export function layWords(input: PreparedInput, { platen }: Pick<Draft, 'platen'>): Phrase | null {
   const { laid, press, blank } = input;
-  if (!laid?.placement || press.kind === 'cap') return null;
+  if (!laid.placement || press.kind === 'cap') return null;
   const { xMm, yMm, turn } = layIn(input);
   if (Math.abs(xMm) < 5 && Math.abs(yMm) < 5 && turn === 0) return null;
   const where = [
@@ -83,8 +83,8 @@ export function layWords(input: ResolveInput, { platen }: Pick<Draft, 'platen'>)
 }
 
 /** What is raised near the art and kept off the platen by the lay. */
-function offTheEdge({ laid }: ResolveInput): string[] {
-  if (!laid?.placement || !laid.plain.feasible) return [];
+function offTheEdge({ laid }: PreparedInput): string[] {
+  if (!laid.placement || !laid.plain.feasible) return [];
   const kinds = laid.placement.features
     .filter((one) => one.heightMm >= 1.2 && (one.layer === 'this' || laid.loading === 'flat'))
     .map((one) => one.kind);

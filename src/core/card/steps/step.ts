@@ -1,13 +1,13 @@
 /** A step as data: when it is needed, what it says, and the safety line that belongs to it. */
 
-import type { Draft, ResolveInput } from '../../draft';
+import type { Draft, PreparedInput } from '../../draft';
 import type { SetValues } from '../../judgement';
 import { type Phrase, phrase } from '../../units';
 import type { Card, Step } from '../schema';
 
 /** What a step is told from. */
 export interface Context {
-  input: ResolveInput;
+  input: PreparedInput;
   draft: Draft;
   set: Card['set'];
   values: SetValues;

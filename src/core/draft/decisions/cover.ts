@@ -79,7 +79,7 @@ export const COVER_DECISIONS: readonly Decision[] = [
       const high = obstructionsUnder(input);
       const words = high.map((one) => one.kind).join(' and ');
       // a platen of the press that needs nothing under the print comes before a pillow: it is offered as a way out
-      if (high.length === 0 || house.rules.obstruction === 'hang off' || laid?.smaller) return null;
+      if (high.length === 0 || house.rules.obstruction === 'hang off' || laid.smaller) return null;
       const raise = house.rules.obstruction === 'raise' || product.base === 'firm';
       return {
         set: { base: raise ? 'firm pad' : 'pillow', raised: raise },

@@ -4,7 +4,7 @@ import { nominalOf } from '../../materials';
 import type { SheetStage } from '../../sheet';
 import { type Phrase, phrase, seconds } from '../../units';
 import type { Draft } from '../draft';
-import type { ResolveInput } from '../input';
+import type { PreparedInput } from '../input';
 import type { Field, Reason } from '../reason';
 
 interface Decided {
@@ -17,7 +17,7 @@ export interface Decision {
   id: string;
   field: Field;
   /** Null where it has nothing to say. */
-  decide: (input: ResolveInput, draft: Draft) => Decided | null;
+  decide: (input: PreparedInput, draft: Draft) => Decided | null;
 }
 
 export const SHEET = 'sheet' as const;

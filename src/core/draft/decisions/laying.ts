@@ -62,7 +62,7 @@ export const LAYING_DECISIONS: readonly Decision[] = [
     id: 'loading-too-narrow-to-thread',
     field: 'loading',
     decide: ({ laid, item, press }, { loading, platen }) =>
-      given(loading === 'threaded' && laid?.tooWideToThread === true, () => ({
+      given(loading === 'threaded' && laid.tooWideToThread === true, () => ({
         set: { loading: 'flat' },
         source: 'blank',
         says: phrase`The base of ${press.name} under ${platen.name ? `its ${platen.name}` : 'its platen'} cannot be threaded into a ${item.size} so that the art lies on it: laid flat, with both layers under the heat.`,

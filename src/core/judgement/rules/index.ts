@@ -1,5 +1,5 @@
 /** Every rule beside temperature, and the findings of those that are met. */
-import type { Draft, ResolveInput } from '../../draft';
+import type { Draft, PreparedInput } from '../../draft';
 import type { Finding } from '../finding';
 import { FABRIC_RULES } from './fabric';
 import { HARD_RULES } from './hard';
@@ -12,7 +12,7 @@ import { SETTING_RULES } from './settings';
 export const RULES: readonly Rule[] = [...PRESS_RULES, ...PLACE_RULES, ...FABRIC_RULES, ...HARD_RULES, ...SETTING_RULES, ...LAYER_RULES];
 
 /** Every rule the piece meets, in the order of the table. */
-export function ruleFindings(input: ResolveInput, draft: Draft, rules: readonly Rule[]): Finding[] {
+export function ruleFindings(input: PreparedInput, draft: Draft, rules: readonly Rule[]): Finding[] {
   const findings: Finding[] = [];
   for (const { id, field, level, met } of rules) {
     const says = met(input, draft);

@@ -1,12 +1,12 @@
 /** Rules of place: whether the art may go there, and whether the piece can be laid so that it is pressed there. */
 
-import { type Draft, obstructionsUnder, PILLOW_SINKS_MM, type ResolveInput } from '../../draft';
+import { type Draft, obstructionsUnder, PILLOW_SINKS_MM, type PreparedInput } from '../../draft';
 import type { PlaceFinding } from '../../placement';
 import { mm, type Phrase, phrase } from '../../units';
 import { type Rule, when } from './rule';
 
 /** `the zip`, `the zip and seam`, `the zip, seam and collar`, with the verb that goes with as many. */
-function inTheWay(input: ResolveInput): { things: string; come: string; hold: string } {
+function inTheWay(input: PreparedInput): { things: string; come: string; hold: string } {
   const kinds = obstructionsUnder(input).map((one) => one.kind);
   const many = kinds.length > 1;
   const things = many ? `${kinds.slice(0, -1).join(', ')} and ${kinds.at(-1) ?? ''}` : (kinds[0] ?? '');
@@ -14,7 +14,7 @@ function inTheWay(input: ResolveInput): { things: string; come: string; hold: st
 }
 
 /** Whether what stands in the pressed area is out of the way as the draft has it. */
-function settled({ laid }: ResolveInput, { base, raised }: Draft): boolean {
+function settled({ laid }: PreparedInput, { base, raised }: Draft): boolean {
   if (!laid || laid.inTheWay.length === 0) return true;
   const loose = laid.plain.feasible;
   if (base === 'pillow') return loose ? laid.inTheWay.every((one) => one.heightMm <= PILLOW_SINKS_MM) : laid.pillow?.feasible === true;
@@ -22,10 +22,10 @@ function settled({ laid }: ResolveInput, { base, raised }: Draft): boolean {
 }
 
 /** What of a kind speaks against the place. */
-const found = ({ laid }: ResolveInput, level: PlaceFinding['level']): PlaceFinding | undefined =>
-  laid?.placement?.findings.find((one) => one.level === level);
+const found = ({ laid }: PreparedInput, level: PlaceFinding['level']): PlaceFinding | undefined =>
+  laid.placement?.findings.find((one) => one.level === level);
 
-function placeWords({ print, blank }: ResolveInput, { fault, about, mm: figure }: PlaceFinding): Phrase {
+function placeWords({ print, blank }: PreparedInput, { fault, about, mm: figure }: PlaceFinding): Phrase {
   switch (fault) {
     case 'off the blank':
       return phrase`${print.artName} does not lie whole on the ${blank.kind} there: make it smaller or move it.`;
@@ -51,14 +51,14 @@ export const PLACE_RULES: readonly Rule[] = [
     id: 'no-such-place',
     field: 'art',
     level: 'hold',
-    met: ({ laid }) => when(laid?.fault?.level === 'hold', () => phrase`${laid?.fault?.says ?? ''}`),
+    met: ({ laid }) => when(laid.fault?.level === 'hold', () => phrase`${laid.fault?.says ?? ''}`),
   },
   {
     id: 'size-not-graded',
     field: 'art',
     level: 'care',
     met: ({ laid, blank, item }) =>
-      when(laid?.fault?.level === 'care' && blank.sizes.includes(item.size), () => phrase`${laid?.fault?.says ?? ''}`),
+      when(laid.fault?.level === 'care' && blank.sizes.includes(item.size), () => phrase`${laid.fault?.says ?? ''}`),
   },
   {
     id: 'place-takes-no-print',
@@ -86,14 +86,14 @@ export const PLACE_RULES: readonly Rule[] = [
       const { laid, press } = input;
       const { things, come, hold } = inTheWay(input);
       const platen = draft.platen.name ? `the ${draft.platen.name}` : `the platen of ${press.name}`;
-      return when(!settled(input, draft) && laid?.plain.feasible !== undefined, () =>
+      return when(!settled(input, draft) && laid.plain.feasible !== undefined, () =>
         laid && !laid.plain.feasible && laid.plain.art === 'on something raised'
           ? phrase`The art lies on the ${things} itself: the platen would stand on it. Move the art.`
           : draft.base === 'pillow'
             ? phrase`The ${things} is too high to sink into a pillow: the platen stands on it. Use a smaller platen or raise the print.`
-            : laid?.chosen
+            : laid.chosen
               ? phrase`Laid there, the ${things} ${come} under ${platen} and ${hold} it off the print.`
-              : phrase`However it is laid, the ${things} ${come} under ${platen} and ${hold} it off the print, and cannot hang off. ${laid?.smaller ? `The ${laid.smaller.name} leaves it free.` : 'Sink it in a pillow, raise the print on a pad cut to it, or move the art.'}`,
+              : phrase`However it is laid, the ${things} ${come} under ${platen} and ${hold} it off the print, and cannot hang off. ${laid.smaller ? `The ${laid.smaller.name} leaves it free.` : 'Sink it in a pillow, raise the print on a pad cut to it, or move the art.'}`,
       );
     },
   },

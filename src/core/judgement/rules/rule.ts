@@ -1,6 +1,6 @@
 /** A rule of the trade as data: what it looks at, how far it lowers the lamp, and its reason. */
 
-import type { Draft, Field, ResolveInput } from '../../draft';
+import type { Draft, Field, PreparedInput } from '../../draft';
 import type { Phrase } from '../../units';
 
 export interface Rule {
@@ -8,7 +8,7 @@ export interface Rule {
   field: Field;
   level: 'hold' | 'care';
   /** The reason when the rule is met, or null. */
-  met: (input: ResolveInput, draft: Draft) => Phrase | null;
+  met: (input: PreparedInput, draft: Draft) => Phrase | null;
 }
 
 /** The reason if the rule is met; it is worded only then. */
