@@ -1,5 +1,6 @@
 /** Takes each rule of the trade out in turn and says which case of the decision table then fails. */
 import { TRADE, type Trade } from '../../src/core/card';
+import type { Decision, Decisions } from '../../src/core/draft';
 import { type Case, mismatches } from './check';
 import { CASES } from './table';
 
@@ -12,8 +13,18 @@ function fails(one: Case, trade: Trade): boolean {
   }
 }
 
+type Table = <Known, Settled>(table: readonly Decision<Known, Settled>[]) => readonly Decision<Known, Settled>[];
+
+/** The decisions with every phase's table changed. */
+export const eachPhase = (change: Table, { asked, arranged, timed, after }: Decisions = TRADE.decisions): Decisions => ({
+  asked: change(asked),
+  arranged: change(arranged),
+  timed: change(timed),
+  after: change(after),
+});
+
 export interface Removal {
-  part: keyof Trade;
+  part: 'decisions' | 'rules' | 'steps';
   id: string;
   /** The first case that fails without it; null: nothing guards it. */
   caught: string | null;
@@ -27,7 +38,7 @@ function listening(heard: Set<string>): Trade {
   };
   return {
     ...TRADE,
-    decisions: TRADE.decisions.map((one) => ({ ...one, decide: (input, draft) => hear(one.id, one.decide(input, draft)) })),
+    decisions: eachPhase((table) => table.map((one) => ({ ...one, decide: (input, known) => hear(one.id, one.decide(input, known)) }))),
     rules: TRADE.rules.map((one) => ({ ...one, met: (input, draft) => hear(one.id, one.met(input, draft)) })),
     steps: TRADE.steps.map((one) => ({ ...one, says: (context) => hear(one.id, one.says(context)) })),
   };
@@ -39,11 +50,20 @@ export function removeEach(cases: readonly Case[] = CASES): Removal[] {
     mismatches(one, listening(heard));
     return heard;
   });
-  return (['decisions', 'rules', 'steps'] as const).flatMap((part) =>
-    TRADE[part].map(({ id }) => {
-      const without: Trade = { ...TRADE, [part]: TRADE[part].filter((rule) => rule.id !== id) };
-      const caught = cases.find((one, i) => heardIn[i]?.has(id) && fails(one, without));
-      return { part, id, caught: caught?.says ?? null };
-    }),
-  );
+  const others = <T extends { id: string }>(table: readonly T[], id: string) => table.filter((one) => one.id !== id);
+  const removals: { part: Removal['part']; id: string; without: Trade }[] = [
+    ...Object.values(TRADE.decisions).flatMap((table) =>
+      table.map(({ id }: { id: string }) => ({
+        part: 'decisions' as const,
+        id,
+        without: { ...TRADE, decisions: eachPhase((phase) => others(phase, id)) },
+      })),
+    ),
+    ...TRADE.rules.map(({ id }) => ({ part: 'rules' as const, id, without: { ...TRADE, rules: others(TRADE.rules, id) } })),
+    ...TRADE.steps.map(({ id }) => ({ part: 'steps' as const, id, without: { ...TRADE, steps: others(TRADE.steps, id) } })),
+  ];
+  return removals.map(({ part, id, without }) => {
+    const caught = cases.find((one, i) => heardIn[i]?.has(id) && fails(one, without));
+    return { part, id, caught: caught?.says ?? null };
+  });
 }

@@ -1,4 +1,4 @@
-/** The draft of a card: every value that is decided, before the temperature is worked out from them. */
+/** The draft of a card, phase by phase: every value that is decided before the temperature is worked out from them. What a phase knows is all that the one before it settled. */
 import { type CoverKind, type FabricGroup, faceOf, isHard, type PressureBand, thermalMass } from '../materials';
 import { type Base, type Print, topLayer } from '../order';
 import type { InTheWay } from '../placement';
@@ -9,15 +9,21 @@ import type { PreparedInput, ResolveInput } from './input';
 export const MIRRORS = ['mirrored', 'as read', 'by the supplier', 'by the printer path'] as const;
 export type Mirror = (typeof MIRRORS)[number];
 
-export interface Draft {
-  /** What the sheet is asked for: its settings for this group, this colour, this alternative. */
+/** What the sheet is asked for. */
+export interface Asked {
   group: FabricGroup | undefined;
   colour: string | undefined;
   alternative: string | undefined;
+}
+
+/** The sheet as it holds for this piece. */
+export interface Sheeted extends Asked {
   sheet: SheetFor;
-  timeS: number;
+}
+
+/** What lies where, from which side the heat comes, how hard it is pressed and how it is peeled: all that needs no time. */
+export interface Arranged extends Sheeted {
   band: PressureBand;
-  prePressS: number;
   cover: CoverKind | null;
   peel: Peel;
   mirror: Mirror;
@@ -28,19 +34,13 @@ export interface Draft {
   /** The pad is cut to the art and lifts it over what stands beside it. */
   raised: boolean;
   loading: 'threaded' | 'flat' | 'turned' | 'inside out' | 'single';
-  spots: number;
   marry: SheetStage | null;
   /** Seconds each lower layer is tacked, or pressed in full. */
   tackS: number;
   /** Seconds a film is tacked over a high-build layer before both are turned over and pressed from the back. */
   embossTackS: number;
-  /** Second press: with a window of its own when the sheet gives one, else at the press stage's setting. */
-  finish: { timeS: number; cover: CoverKind; sheet: SheetStage | null } | null;
-  rub: boolean;
   mask: boolean;
   trim: Product['trim'];
-  trial: boolean;
-  weight: boolean;
   protectFirst: boolean;
   split: boolean;
   /** Made to pass the mark limit: only harm bounds it. */
@@ -49,8 +49,24 @@ export interface Draft {
   bumpK: number;
 }
 
+/** How long it is pressed, and warmed or dried before. */
+export interface Timed extends Arranged {
+  timeS: number;
+  prePressS: number;
+}
+
+/** A piece with everything decided but its temperature. */
+export interface Draft extends Timed {
+  spots: number;
+  /** Second press: with a window of its own when the sheet gives one, else at the press stage's setting. */
+  finish: { timeS: number; cover: CoverKind; sheet: SheetStage | null } | null;
+  rub: boolean;
+  trial: boolean;
+  weight: boolean;
+}
+
 /** The press stage of the sheet as it holds for this piece. */
-export function pressOf(draft: Pick<Draft, 'sheet'>): SheetStage {
+export function pressOf(draft: Pick<Sheeted, 'sheet'>): SheetStage {
   const stage = draft.sheet.stages.find((one) => one.kind === 'press');
   if (!stage) throw new TypeError('a product without a press stage never went through its schema');
   return stage;
@@ -62,7 +78,7 @@ export function trialOf(draft: Pick<Draft, 'sheet' | 'trial'>): { fromS: number;
   return draft.trial ? { fromS: min, toS: max, stepS: Math.max(1, Math.round((max - min) / 5)) } : null;
 }
 
-export const sheetStage = (draft: Pick<Draft, 'sheet'>, kind: SheetStage['kind']): SheetStage | null =>
+export const sheetStage = (draft: Pick<Sheeted, 'sheet'>, kind: SheetStage['kind']): SheetStage | null =>
   draft.sheet.stages.find((one) => one.kind === kind) ?? null;
 
 /** Thickness of the whole piece under the platen, mm. */
@@ -85,7 +101,7 @@ export function faceOfPiece({ blank, item, print }: Pick<ResolveInput, 'blank' |
 /** What truly touches in a closing, mm²: for cloth the platens’ overlap, for hard pieces their faces, as far as the platens reach. */
 export function touchingArea(
   input: Pick<ResolveInput, 'press' | 'blank' | 'fabric' | 'item' | 'print'>,
-  { platen }: Pick<Draft, 'platen'>,
+  { platen }: Pick<Arranged, 'platen'>,
 ): number {
   const { press, fabric, item } = input;
   const overlap = overlapMm2(platen, press.base ?? press.platen);
@@ -94,41 +110,6 @@ export function touchingArea(
 
 /** What would stand in the pressed area however the piece is laid on this platen. */
 export const obstructionsUnder = ({ laid }: Pick<PreparedInput, 'laid'>): InTheWay[] => laid.inTheWay;
-
-/** Sheet and group that hold without any rule having spoken. */
-export function blankDraft({ product, press }: ResolveInput): Draft {
-  return {
-    group: undefined,
-    colour: undefined,
-    alternative: undefined,
-    sheet: { stages: product.stages, taken: [] },
-    timeS: 0,
-    band: 'medium',
-    prePressS: 0,
-    cover: null,
-    peel: 'none',
-    mirror: 'as read',
-    base: 'usual pad',
-    pad: 'none',
-    platen: { name: null, widthMm: press.platen.widthMm, heightMm: press.platen.heightMm },
-    raised: false,
-    loading: 'single',
-    spots: 1,
-    marry: null,
-    tackS: 0,
-    embossTackS: 0,
-    finish: null,
-    rub: false,
-    mask: false,
-    trim: 'nothing',
-    trial: false,
-    weight: false,
-    protectFirst: false,
-    split: false,
-    passesMark: false,
-    bumpK: 0,
-  };
-}
 
 export const familyOf = (product: Product) => FAMILIES[product.familyId];
 export const colourOf = (print: Print): string | undefined => topLayer(print).colour;

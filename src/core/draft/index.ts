@@ -1,10 +1,8 @@
 /** Draft: a piece with every value decided but its temperature: where it lies, what lies over and under it, how long, how it is peeled, each with its reason. */
 
-export { DECISIONS } from './decisions';
-export type { Decision } from './decisions/decision';
-export { SPOT_OVERLAP_MM } from './decisions/sheet';
+export { decided } from './decide';
+export { DECISIONS, type Decision, type Decisions, SPOT_OVERLAP_MM } from './decisions';
 export {
-  blankDraft,
   type Draft,
   faceOfPiece,
   familyOf,

@@ -20,7 +20,7 @@ import { isHard, nominalOf } from '../materials';
 import { remembered } from '../numerics';
 import { bandMiddle, droopOf } from '../press';
 import { massShare } from './decisions/mass';
-import { type Draft, pressOf, thicknessOf } from './draft';
+import { type Arranged, pressOf, type Sheeted, type Timed, thicknessOf } from './draft';
 import type { LearnedShift, PreparedInput } from './input';
 
 /** Where a supplier's figures are taken to hold: a base in use, °C. */
@@ -32,7 +32,7 @@ const SOFTENS_UNDER_K = 30;
 
 const cover = (kind: CoverSheet): StackLayer => ({ role: 'cover', ...COVER_SHEETS[kind] });
 export type PadOver = keyof typeof PADS_OVER;
-export const padOverOf = ({ pad }: Draft): PadOver | null => (pad === 'soft pad over' || pad === 'foam over' ? pad : null);
+export const padOverOf = ({ pad }: Pick<Arranged, 'pad'>): PadOver | null => (pad === 'soft pad over' || pad === 'foam over' ? pad : null);
 
 /** Carrier and films, top to bottom. */
 function transferOf({ product, under }: PreparedInput): StackLayer[] {
@@ -56,7 +56,7 @@ function blankLayer(input: PreparedInput): StackLayer {
 }
 
 /** What lies under the piece, top to bottom; nothing under split heat. */
-function bedOf(draft: Draft): StackLayer[] {
+function bedOf(draft: Arranged): StackLayer[] {
   if (draft.split) return [];
   const bed: StackLayer[] = [];
   if (draft.base === 'pillow') bed.push({ role: 'underlay', ...UNDERLAYS.pillow });
@@ -74,7 +74,7 @@ function bedOf(draft: Draft): StackLayer[] {
  */
 export function pieceOf(
   input: PreparedInput,
-  draft: Draft,
+  draft: Arranged,
   over: { cover: CoverSheet | null; padOver: PadOver | null } = { cover: draft.cover, padOver: padOverOf(draft) },
   lowerC: number | null = null,
 ): Piece {
@@ -107,7 +107,7 @@ export function meantCloth(input: PreparedInput): StackLayer {
 }
 
 /** The supplier's own setting on the supplier's own stack: a dry piece on a base in use, covered only where the sheet asks for it. */
-export function referenceOf(input: PreparedInput, draft: Draft): Reference {
+export function referenceOf(input: PreparedInput, draft: Timed): Reference {
   const { product } = input;
   const stage = pressOf(draft);
   const { min, max } = stage.timeS;
@@ -143,10 +143,10 @@ const DRYING_S = { least: 3, most: 30 } as const;
 const dried = remembered<number>(400);
 const flows = remembered<number>(400);
 
-/** Whole seconds of a bare pre-press, at the sheet's nominal temperature, until this cloth is dry in this room. */
-export function driedIn(input: PreparedInput, draft: Draft): number {
+/** Whole seconds of a bare pre-press, at the sheet's nominal temperature and heated from above, until this cloth is dry in this room. */
+export function driedIn(input: PreparedInput, draft: Arranged): number {
   const surfaceC = nominalOf(pressOf(draft).tempC);
-  const piece = pieceOf(input, draft, { cover: null, padOver: padOverOf(draft) });
+  const piece = pieceOf(input, { ...draft, split: false }, { cover: null, padOver: padOverOf(draft) });
   const bare = { ...piece, stack: piece.stack.filter(({ role }) => role !== 'carrier' && role !== 'transfer') };
   return dried(JSON.stringify([bare, surfaceC]), () => {
     const timeS = dryingTime(bare, surfaceC, CARD_HEAT) ?? DRYING_S.most;
@@ -159,10 +159,10 @@ export const learnedOf = ({ learned, press, product }: Pick<PreparedInput, 'lear
   learned?.find((one) => one.pressId === press.id && one.productId === product.id && one.shift !== 1) ?? null;
 
 /** Where the adhesive is taken to soften, °C. */
-export const softensAt = (draft: Draft): number => pressOf(draft).tempC.min - SOFTENS_UNDER_K;
+export const softensAt = (draft: Sheeted): number => pressOf(draft).tempC.min - SOFTENS_UNDER_K;
 
 /** The adhesive by its sheet and by the log. */
-export function adhesiveOf(input: PreparedInput, draft: Draft): Adhesive {
+export function adhesiveOf(input: PreparedInput, draft: Timed): Adhesive {
   const softenC = softensAt(draft);
   const reference = referenceOf(input, draft);
   const flow = flows(JSON.stringify([reference, softenC]), () => referenceFlow(reference, softenC, CARD_HEAT));

@@ -2,10 +2,10 @@
 
 import { type BondPoint, betterTime, bondsOf } from '../bond';
 import {
-  blankDraft,
   DECISIONS,
-  type Decision,
+  type Decisions,
   type Draft,
+  decided,
   inEffect,
   keptTemp,
   leftOutReason,
@@ -31,7 +31,7 @@ import { CLEAR_MARGIN_K, fabricBounds, marginsAt, settable, sheetBounds, smalles
 
 /** What a piece is judged by; the whole of it unless a check leaves something out. */
 export interface Law {
-  decisions: readonly Decision[];
+  decisions: Decisions;
   rules: readonly Rule[];
   /** Whether the bond at the glue is worked out too. */
   bonds: boolean;
@@ -62,19 +62,6 @@ export interface Judgement {
   keptTemp: HouseSetting | null;
   /** Bonds across the sheet; null: on Hold, or not asked for. */
   bonds: BondPoint[] | null;
-}
-
-/** Takes every decision in turn and keeps the reason of each. */
-function decide(input: PreparedInput, decisions: readonly Decision[]): { draft: Draft; reasons: Reason[] } {
-  let draft = blankDraft(input);
-  const reasons: Reason[] = [];
-  for (const { field, decide: settle } of decisions) {
-    const decided = settle(input, draft);
-    if (!decided) continue;
-    draft = { ...draft, ...decided.set };
-    reasons.push({ field, source: decided.source, says: decided.says });
-  }
-  return { draft, reasons };
 }
 
 /** A further closing with a window of its own: the press stage's set value if it serves, else the best of its own. */
@@ -184,7 +171,7 @@ export function judge(input: PreparedInput, law: Law = LAW): Judgement {
 }
 
 function judgeOnce(input: PreparedInput, law: Law): Judgement {
-  const { draft, reasons } = decide(input, law.decisions);
+  const { draft, reasons } = decided(input, law.decisions);
   const first = judgeDraft(input, draft, reasons, law);
   const moved = first.bonds && betterTime(input, draft, first.window, first.set.lowerC, first.bonds);
   if (!moved) return first;

@@ -1,13 +1,17 @@
-/** What lies over and under it: cover, base and pads. The house first, then the piece, then the operator; the sheet's own word last. */
+/** What lies over and under the piece: cover, base and pads. */
 import { isHard } from '../../materials';
 import { phrase } from '../../units';
-import { obstructionsUnder, pressOf } from '../draft';
+import { type Arranged, obstructionsUnder, pressOf, type Sheeted } from '../draft';
+import type { PreparedInput } from '../input';
 import { type Decision, given, HOUSE, SHEET } from './decision';
 
-export const COVER_DECISIONS: readonly Decision[] = [
+const isCapOnItsPress = ({ press, blank }: PreparedInput): boolean => press.kind === 'cap' && blank.kind === 'cap';
+
+export const COVERS: readonly Decision<Sheeted, Arranged>[] = [
   {
     id: 'cover-by-house',
     field: 'cover',
+    rank: 'usual',
     decide: ({ house }, draft) => {
       const stage = pressOf(draft);
       const used = house.rules.coverWhenAllowed === 'always';
@@ -21,6 +25,7 @@ export const COVER_DECISIONS: readonly Decision[] = [
   {
     id: 'cover-holds-static-down',
     field: 'cover',
+    rank: 'piece',
     decide: ({ product, print }, draft) =>
       given(product.static && product.carrier === 'film' && pressOf(draft).cover === 'allowed' && print.looseParts, () => ({
         set: { cover: pressOf(draft).coverKind },
@@ -31,6 +36,7 @@ export const COVER_DECISIONS: readonly Decision[] = [
   {
     id: 'cover-over-exposed-film',
     field: 'cover',
+    rank: 'piece',
     decide: ({ under }, draft) =>
       given(under.length > 0 && pressOf(draft).cover === 'allowed', () => ({
         set: { cover: pressOf(draft).coverKind },
@@ -41,6 +47,7 @@ export const COVER_DECISIONS: readonly Decision[] = [
   {
     id: 'cover-chosen',
     field: 'cover',
+    rank: 'operator',
     decide: ({ print: { choices } }, draft) =>
       choices.cover === undefined || pressOf(draft).cover !== 'allowed'
         ? null
@@ -53,6 +60,7 @@ export const COVER_DECISIONS: readonly Decision[] = [
   {
     id: 'cover-by-sheet',
     field: 'cover',
+    rank: 'sheet',
     decide: (_, draft) => {
       const { cover, coverKind } = pressOf(draft);
       return given(cover !== 'allowed', () => ({
@@ -68,12 +76,14 @@ export const COVER_DECISIONS: readonly Decision[] = [
   {
     id: 'base-firm-by-sheet',
     field: 'base',
+    rank: 'usual',
     decide: ({ product }) =>
       given(product.base === 'firm', () => ({ set: { base: 'firm pad' }, source: SHEET, says: phrase`The sheet asks for a firm base.` })),
   },
   {
     id: 'base-under-an-obstruction',
     field: 'base',
+    rank: 'piece',
     decide: (input) => {
       const { product, house, laid } = input;
       const high = obstructionsUnder(input);
@@ -93,6 +103,7 @@ export const COVER_DECISIONS: readonly Decision[] = [
   {
     id: 'base-pillow-across-a-seam',
     field: 'base',
+    rank: 'particular',
     decide: ({ print, product }) =>
       given(print.crossesSeam && product.bridgesSeams && product.base === 'any', () => ({
         set: { base: 'pillow' },
@@ -103,6 +114,7 @@ export const COVER_DECISIONS: readonly Decision[] = [
   {
     id: 'base-chosen',
     field: 'base',
+    rank: 'operator',
     decide: ({ print: { choices } }) =>
       choices.base
         ? {
@@ -115,6 +127,7 @@ export const COVER_DECISIONS: readonly Decision[] = [
   {
     id: 'pad-by-sheet',
     field: 'base',
+    rank: 'usual',
     decide: ({ product }) =>
       given(product.pad !== 'none', () => ({
         set: { pad: product.pad },
@@ -125,8 +138,9 @@ export const COVER_DECISIONS: readonly Decision[] = [
   {
     id: 'pad-foam-in-a-cap',
     field: 'base',
-    decide: ({ press, blank }, { pad }) =>
-      given(press.kind === 'cap' && blank.kind === 'cap' && pad === 'none', () => ({
+    rank: 'piece',
+    decide: (input) =>
+      given(isCapOnItsPress(input) && input.product.pad === 'none', () => ({
         set: { pad: 'foam behind' },
         source: 'press',
         says: phrase`A cap’s front panel is curved: foam behind it carries the pressure into the corners.`,
@@ -135,11 +149,15 @@ export const COVER_DECISIONS: readonly Decision[] = [
   {
     id: 'pad-felt-under-hard',
     field: 'base',
-    decide: ({ fabric, house }, { pad }) =>
-      given(isHard(fabric) && pad === 'none' && house.rules.felt === 'protect', () => ({
-        set: { pad: 'felt under' },
-        source: HOUSE,
-        says: phrase`House rule: felt under a hard blank, to spare the rubber of the base.`,
-      })),
+    rank: 'piece',
+    decide: (input) =>
+      given(
+        isHard(input.fabric) && input.product.pad === 'none' && !isCapOnItsPress(input) && input.house.rules.felt === 'protect',
+        () => ({
+          set: { pad: 'felt under' },
+          source: HOUSE,
+          says: phrase`House rule: felt under a hard blank, to spare the rubber of the base.`,
+        }),
+      ),
   },
 ];

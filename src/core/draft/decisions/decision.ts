@@ -1,23 +1,30 @@
 /** A decision as data: the value it settles and its reason. */
-
 import { nominalOf } from '../../materials';
 import type { SheetStage } from '../../sheet';
 import { type Phrase, phrase, seconds } from '../../units';
-import type { Draft } from '../draft';
 import type { PreparedInput } from '../input';
 import type { Field, Reason } from '../reason';
 
-interface Decided {
-  set: Partial<Draft>;
+interface Decided<Settled> {
+  set: Partial<Settled>;
   source: Reason['source'];
   says: Phrase;
 }
 
-export interface Decision {
+/** Whose word counts where several decisions settle one value: a later rank overrules an earlier one. */
+export const RANKS = ['usual', 'piece', 'particular', 'operator', 'sheet'] as const;
+type Rank = (typeof RANKS)[number];
+
+/**
+ * A decision of one phase. It sees what the phases before it settled, never what its neighbours do, so its place in its table
+ * means nothing; two of one rank never settle the same value otherwise for one piece.
+ */
+export interface Decision<Known, Settled> {
   id: string;
   field: Field;
+  rank: Rank;
   /** Null where it has nothing to say. */
-  decide: (input: PreparedInput, draft: Draft) => Decided | null;
+  decide: (input: PreparedInput, known: Known) => Decided<Settled> | null;
 }
 
 export const SHEET = 'sheet' as const;

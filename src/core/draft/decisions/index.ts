@@ -1,10 +1,20 @@
-/** The decisions of a card, in the order they are taken. A later one may overrule an earlier. */
-import { COVER_DECISIONS } from './cover';
+/** The decisions of a piece, phase by phase: each phase sees what the phases before it settled. */
+import type { Arranged, Asked, Draft, Sheeted, Timed } from '../draft';
+import { AFTER } from './after';
+import { ASKED } from './asked';
+import { COVERS } from './cover';
 import type { Decision } from './decision';
-import { LAYING_DECISIONS } from './laying';
-import { PASSAGE_DECISIONS } from './passage';
-import { SHEET_DECISIONS } from './sheet';
+import { LAYING } from './laying';
+import { PASSAGE } from './passage';
+import { TIMES } from './times';
 
-export const DECISIONS: readonly Decision[] = [...SHEET_DECISIONS, ...COVER_DECISIONS, ...LAYING_DECISIONS, ...PASSAGE_DECISIONS];
+export interface Decisions {
+  asked: readonly Decision<object, Asked>[];
+  arranged: readonly Decision<Sheeted, Arranged>[];
+  timed: readonly Decision<Arranged, Timed>[];
+  after: readonly Decision<Timed, Draft>[];
+}
+export const DECISIONS: Decisions = { asked: ASKED, arranged: [...LAYING, ...COVERS, ...PASSAGE], timed: TIMES, after: AFTER };
 
-export type { Decision } from './decision';
+export { SPOT_OVERLAP_MM } from './after';
+export { type Decision, RANKS } from './decision';

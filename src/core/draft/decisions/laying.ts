@@ -1,19 +1,50 @@
-/** How it is mirrored, loaded and warmed before the transfer goes down. */
-
-import { PRE_PRESS_S } from '../../house';
-import { isHard } from '../../materials';
-import { phrase, seconds } from '../../units';
-import { driedIn } from '../stack';
+/** How the piece is loaded and its art turned, how hard it is pressed, and on which platen. */
+import { isHard, PRESSURE_BANDS, type PressureBand } from '../../materials';
+import { mm, phrase } from '../../units';
+import { type Arranged, pressOf, type Sheeted } from '../draft';
+import type { PreparedInput } from '../input';
 import { type Decision, given, HOUSE, SHEET } from './decision';
-import { massShare } from './mass';
 
-/** Pre-warm of a hard blank between the least and the most thermal mass, s. */
-const PRE_WARM_S = { least: 5, most: 40 } as const;
+const up = (band: PressureBand): PressureBand =>
+  PRESSURE_BANDS[Math.min(PRESSURE_BANDS.length - 1, PRESSURE_BANDS.indexOf(band) + 1)] ?? band;
 
-export const LAYING_DECISIONS: readonly Decision[] = [
+/** Garments and bags are loaded as the house does it; caps and hard pieces only one way. */
+const isLoadedByHouse = ({ fabric, blank }: Pick<PreparedInput, 'fabric' | 'blank'>): boolean =>
+  !isHard(fabric) && blank.kind !== 'cap' && blank.kind !== 'journal';
+
+export const LAYING: readonly Decision<Sheeted, Arranged>[] = [
+  {
+    id: 'platen-swapped',
+    field: 'base',
+    rank: 'operator',
+    decide: ({ press, print: { choices } }) => {
+      const platen = press.swapPlatens.find((one) => one.id === choices.platenId);
+      return platen
+        ? {
+            set: { platen: { name: platen.name, widthMm: platen.widthMm, heightMm: platen.heightMm } },
+            source: 'operator',
+            says: phrase`On the ${platen.name}, ${mm(platen.widthMm)} by ${mm(platen.heightMm)}.`,
+          }
+        : null;
+    },
+  },
+  {
+    id: 'pressure-firmer-on-slub',
+    field: 'pressure',
+    rank: 'piece',
+    decide: ({ fabric }, known) => {
+      const { band } = pressOf(known).pressure;
+      return given(fabric.texture === 'slubby' && (band === 'light' || band === 'medium'), () => ({
+        set: { band: up(band) },
+        source: 'fabric',
+        says: phrase`${fabric.name} is slubby: one band firmer, so that the glue reaches between its threads.`,
+      }));
+    },
+  },
   {
     id: 'mirror-by-facing-and-side',
     field: 'mirror',
+    rank: 'usual',
     decide: ({ product, blank }) => {
       const through = blank.lookedAt === 'through the blank';
       const mirrored = (product.facing === 'face down') !== through;
@@ -27,6 +58,7 @@ export const LAYING_DECISIONS: readonly Decision[] = [
   {
     id: 'mirror-by-supplier',
     field: 'mirror',
+    rank: 'piece',
     decide: ({ product }) =>
       given(product.mirroring === 'by the supplier', () => ({
         set: { mirror: 'by the supplier' },
@@ -37,6 +69,7 @@ export const LAYING_DECISIONS: readonly Decision[] = [
   {
     id: 'mirror-by-printer-path',
     field: 'mirror',
+    rank: 'piece',
     decide: ({ product, blank }) =>
       given(product.mirroring === 'by the printer path' && blank.lookedAt === 'the printed side', () => ({
         set: { mirror: 'by the printer path' },
@@ -47,8 +80,9 @@ export const LAYING_DECISIONS: readonly Decision[] = [
   {
     id: 'loading-by-house',
     field: 'loading',
+    rank: 'usual',
     decide: ({ fabric, house, blank }) =>
-      given(!isHard(fabric) && blank.kind !== 'cap' && blank.kind !== 'journal', () => ({
+      given(isLoadedByHouse({ fabric, blank }), () => ({
         set: { loading: house.rules.loading },
         source: HOUSE,
         says: {
@@ -61,64 +95,26 @@ export const LAYING_DECISIONS: readonly Decision[] = [
   {
     id: 'loading-too-narrow-to-thread',
     field: 'loading',
-    decide: ({ laid, item, press }, { loading, platen }) =>
-      given(loading === 'threaded' && laid.tooWideToThread === true, () => ({
+    rank: 'piece',
+    decide: (input) => {
+      const { laid, item, press, house, print } = input;
+      const platen = press.swapPlatens.find((one) => one.id === print.choices.platenId);
+      return given(isLoadedByHouse(input) && house.rules.loading === 'threaded' && laid.tooWideToThread, () => ({
         set: { loading: 'flat' },
         source: 'blank',
-        says: phrase`The base of ${press.name} under ${platen.name ? `its ${platen.name}` : 'its platen'} cannot be threaded into a ${item.size} so that the art lies on it: laid flat, with both layers under the heat.`,
-      })),
+        says: phrase`The base of ${press.name} under ${platen ? `its ${platen.name}` : 'its platen'} cannot be threaded into a ${item.size} so that the art lies on it: laid flat, with both layers under the heat.`,
+      }));
+    },
   },
   {
     id: 'loading-neck-label',
     field: 'loading',
+    rank: 'particular',
     decide: ({ print }) =>
       given(print.position === 'neck label', () => ({
         set: { loading: 'inside out' },
         source: 'blank',
         says: phrase`A neck label sits inside: the garment is turned inside out and threaded on a corner of the platen.`,
       })),
-  },
-  {
-    id: 'pre-press-by-house',
-    field: 'pre-press',
-    decide: (input, draft) => {
-      const { fabric, house } = input;
-      if (isHard(fabric)) return null;
-      const rule = house.rules.prePress;
-      const prePressS = rule === 'computed' ? driedIn(input, draft) : PRE_PRESS_S[rule];
-      return {
-        set: { prePressS },
-        source: rule === 'computed' ? 'physics' : HOUSE,
-        says:
-          rule === 'computed'
-            ? phrase`House rule: as long as the damp in ${fabric.name} needs at ${String(house.room.humidityPercent)} % in the room, ${seconds(prePressS)}.`
-            : phrase`House rule: ${rule}, ${seconds(prePressS)}.`,
-      };
-    },
-  },
-  {
-    id: 'pre-press-dries-wool',
-    field: 'pre-press',
-    decide: ({ fabric }, { prePressS }) =>
-      given(
-        fabric.composition.some((part) => part.fibre === 'wool' && part.percent >= 5),
-        () => ({
-          set: { prePressS: Math.max(prePressS, PRE_PRESS_S.long) },
-          source: 'fabric',
-          says: phrase`Wool felts under pressure while it is damp: dry it for at least ${seconds(PRE_PRESS_S.long)}.`,
-        }),
-      ),
-  },
-  {
-    id: 'pre-warm-by-thermal-mass',
-    field: 'pre-press',
-    decide: (input) => {
-      const prePressS = Math.round(PRE_WARM_S.least + (PRE_WARM_S.most - PRE_WARM_S.least) * massShare(input));
-      return given(isHard(input.fabric) && input.product.timeByMass, () => ({
-        set: { prePressS },
-        source: 'physics',
-        says: phrase`A hard blank is warmed first; for its thickness ${seconds(prePressS)}.`,
-      }));
-    },
   },
 ];

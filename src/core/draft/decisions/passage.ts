@@ -1,23 +1,19 @@
-/** Its way through the press: layers, marry, trial, peel, finish, and where the heat comes from. */
-import { isHard, nominalOf } from '../../materials';
+/** Its way through the press: peel, marrying, layers, mask and trim, and where the heat comes from. */
+import { nominalOf } from '../../materials';
 import { pressOffset } from '../../press';
 import { stageOf } from '../../sheet';
-import { mm, phrase, seconds, tempDiff } from '../../units';
-import { pressOf, sheetStage, thicknessOf, trialOf } from '../draft';
-import { keptTime } from '../kept';
+import { phrase, seconds, tempDiff } from '../../units';
+import { type Arranged, pressOf, type Sheeted, sheetStage } from '../draft';
 import { type Decision, given, HOUSE, SHEET, settings } from './decision';
 
 /** A lower layer's tack where its own sheet names none, s. */
 const TACK_S = 3;
-/** A second press by house rule, s. */
-const SECOND_PRESS_S = 5;
-/** Cast acrylic up to this thickness curls as it cools, mm. */
-const THIN_ACRYLIC_MM = 4;
 
-export const PASSAGE_DECISIONS: readonly Decision[] = [
+export const PASSAGE: readonly Decision<Sheeted, Arranged>[] = [
   {
     id: 'peel-by-sheet',
     field: 'peel',
+    rank: 'usual',
     decide: (_, draft) => {
       const { peel } = pressOf(draft);
       return {
@@ -30,6 +26,7 @@ export const PASSAGE_DECISIONS: readonly Decision[] = [
   {
     id: 'peel-chosen',
     field: 'peel',
+    rank: 'operator',
     decide: ({ print: { choices }, product }) =>
       choices.peel && product.otherPeels.includes(choices.peel)
         ? { set: { peel: choices.peel }, source: 'operator', says: phrase`Chosen for this print, as the sheet allows: ${choices.peel}.` }
@@ -38,6 +35,7 @@ export const PASSAGE_DECISIONS: readonly Decision[] = [
   {
     id: 'marry-by-sheet',
     field: 'layers',
+    rank: 'usual',
     decide: (_, draft) => {
       const marry = sheetStage(draft, 'marry');
       return marry
@@ -48,6 +46,7 @@ export const PASSAGE_DECISIONS: readonly Decision[] = [
   {
     id: 'layers-tack-or-full',
     field: 'layers',
+    rank: 'usual',
     decide: ({ under, house }) => {
       const first = under[0];
       if (!first) return null;
@@ -67,6 +66,7 @@ export const PASSAGE_DECISIONS: readonly Decision[] = [
   {
     id: 'layers-emboss-base-released',
     field: 'layers',
+    rank: 'piece',
     decide: ({ print, under }) => {
       const base = under[0];
       const press = base && stageOf(base, 'press');
@@ -80,6 +80,7 @@ export const PASSAGE_DECISIONS: readonly Decision[] = [
   {
     id: 'layers-emboss-film-tacked',
     field: 'layers',
+    rank: 'usual',
     decide: ({ print, product }) => {
       const tack = stageOf(product, 'tack');
       const embossTackS = tack ? nominalOf(tack.timeS) : TACK_S;
@@ -91,34 +92,9 @@ export const PASSAGE_DECISIONS: readonly Decision[] = [
     },
   },
   {
-    id: 'finish-by-house',
-    field: 'finish',
-    decide: ({ house, fabric }, { peel }) => {
-      const always = house.rules.secondPress === 'always';
-      return given(peel !== 'none' && !isHard(fabric), () => ({
-        set: { finish: always ? { timeS: SECOND_PRESS_S, cover: 'paper', sheet: null } : null },
-        source: HOUSE,
-        says: phrase`House rule for a second press: ${house.rules.secondPress}.`,
-      }));
-    },
-  },
-  {
-    id: 'finish-by-sheet',
-    field: 'finish',
-    decide: (_, draft) => {
-      const finish = sheetStage(draft, 'finish');
-      return finish
-        ? {
-            set: { finish: { timeS: nominalOf(finish.timeS), cover: finish.coverKind, sheet: finish } },
-            source: SHEET,
-            says: phrase`The sheet asks for a second press of ${seconds(nominalOf(finish.timeS))}.`,
-          }
-        : null;
-    },
-  },
-  {
     id: 'mask-for-loose-parts',
     field: 'art',
+    rank: 'usual',
     decide: ({ print, product }) =>
       given(print.looseParts && product.mask, () => ({
         set: { mask: true },
@@ -127,20 +103,9 @@ export const PASSAGE_DECISIONS: readonly Decision[] = [
       })),
   },
   {
-    id: 'rub-while-hot',
-    field: 'peel',
-    decide: ({ print, product }, { peel }) =>
-      given((product.rub || print.smallType) && peel !== 'none', () => ({
-        set: { rub: true },
-        source: SHEET,
-        says: product.rub
-          ? phrase`A married sheet is rubbed down under a cloth while it is hot.`
-          : phrase`Small type: rubbed down under a cloth while it is hot.`,
-      })),
-  },
-  {
     id: 'trim-by-sheet',
     field: 'art',
+    rank: 'usual',
     decide: ({ product }) =>
       given(product.trim !== 'nothing', () => ({
         set: { trim: product.trim },
@@ -154,37 +119,9 @@ export const PASSAGE_DECISIONS: readonly Decision[] = [
       })),
   },
   {
-    id: 'trial-on-scrap',
-    field: 'time',
-    decide: (input, draft) => {
-      const trial = trialOf({ ...draft, trial: input.product.trialFirst });
-      if (!trial) return null;
-      return keptTime(input)?.value === draft.timeS
-        ? {
-            set: {},
-            source: HOUSE,
-            says: phrase`No trial: the house’s time was found by one. A new roll wants its own: take the setting off then.`,
-          }
-        : {
-            set: { trial: true },
-            source: SHEET,
-            says: phrase`It rises by its own mind: try from ${seconds(trial.fromS)} in steps of ${seconds(trial.stepS)}, each on a fresh scrap, and keep the best.`,
-          };
-    },
-  },
-  {
-    id: 'weight-on-thin-acrylic',
-    field: 'peel',
-    decide: (input) =>
-      given(input.fabric.substrate === 'acrylic' && thicknessOf(input) <= THIN_ACRYLIC_MM, () => ({
-        set: { weight: true },
-        source: 'blank',
-        says: phrase`Acrylic of ${mm(thicknessOf(input))} curls as it cools: it cools under a flat weight.`,
-      })),
-  },
-  {
     id: 'protect-the-first-print',
     field: 'layers',
+    rank: 'usual',
     decide: ({ item }) => {
       const first = item.before[0];
       return first
@@ -199,6 +136,7 @@ export const PASSAGE_DECISIONS: readonly Decision[] = [
   {
     id: 'heat-from-below',
     field: 'temperature',
+    rank: 'operator',
     decide: ({ print: { choices }, press }) =>
       given(choices.heat === 'split' && press.lower !== null, () => ({
         set: { split: true },
@@ -209,6 +147,7 @@ export const PASSAGE_DECISIONS: readonly Decision[] = [
   {
     id: 'mark-passed-by-design',
     field: 'temperature',
+    rank: 'usual',
     decide: ({ product, fabric }) =>
       given(product.passesMark && fabric.composition.length > 0, () => ({
         set: { passesMark: true },
@@ -219,6 +158,7 @@ export const PASSAGE_DECISIONS: readonly Decision[] = [
   {
     id: 'bump-on-an-unmeasured-press',
     field: 'temperature',
+    rank: 'usual',
     decide: ({ press, house }) =>
       given(!pressOffset(press).measured && house.rules.unmeasured === 'bump' && house.figures.bumpK > 0, () => ({
         set: { bumpK: house.figures.bumpK },

@@ -1,0 +1,50 @@
+/** What the sheet is asked for: settings for this group of fabrics, this colour, or a way of its own that was chosen. */
+import { groupOf } from '../../materials';
+import { phrase } from '../../units';
+import { type Asked, colourOf } from '../draft';
+import { type Decision, given, SHEET } from './decision';
+
+export const ASKED: readonly Decision<object, Asked>[] = [
+  {
+    id: 'sheet-for-fabric-group',
+    field: 'temperature',
+    rank: 'usual',
+    decide: ({ product, fabric }) => {
+      const group = groupOf(fabric);
+      return given(
+        product.overrides.some((one) => one.fabricGroup === group),
+        () => ({ set: { group }, source: SHEET, says: phrase`The sheet of ${product.name} has settings of its own for ${group}.` }),
+      );
+    },
+  },
+  {
+    id: 'sheet-for-colour-group',
+    field: 'temperature',
+    rank: 'usual',
+    decide: ({ product, print }) => {
+      const colour = colourOf(print);
+      const group = product.colours.find((one) => one.name === colour)?.group;
+      return given(group !== undefined && product.overrides.some((one) => one.colourGroup === group), () => ({
+        set: { colour },
+        source: SHEET,
+        says: phrase`The sheet of ${product.name} has settings of its own for ${group ?? ''} colours; ${colour ?? ''} is one.`,
+      }));
+    },
+  },
+  {
+    id: 'sheet-alternative',
+    field: 'temperature',
+    rank: 'operator',
+    decide: ({ print, product }) => {
+      const name = print.choices.alternative;
+      return given(
+        product.alternatives.some((one) => one.name === name),
+        () => ({
+          set: { alternative: name },
+          source: 'operator',
+          says: phrase`Chosen for this print: the sheet’s own alternative, ${name ?? ''}.`,
+        }),
+      );
+    },
+  },
+];

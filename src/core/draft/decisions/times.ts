@@ -1,0 +1,97 @@
+/** How long it is pressed, and how long it is warmed or dried before. */
+
+import { PRE_PRESS_S } from '../../house';
+import { isHard, nominalOf } from '../../materials';
+import { mm, phrase, seconds } from '../../units';
+import { type Arranged, massOf, pressOf, type Timed, thicknessOf } from '../draft';
+import { keptTime, keptWords, timeGoesByMass } from '../kept';
+import { driedIn } from '../stack';
+import { type Decision, given, HOUSE, SHEET, settings } from './decision';
+import { massShare } from './mass';
+
+/** Pre-warm of a hard blank between the least and the most thermal mass, s. */
+const PRE_WARM_S = { least: 5, most: 40 } as const;
+
+export const TIMES: readonly Decision<Arranged, Timed>[] = [
+  {
+    id: 'time-by-sheet',
+    field: 'time',
+    rank: 'usual',
+    decide: (_, known) => {
+      const press = pressOf(known);
+      return { set: { timeS: nominalOf(press.timeS) }, source: SHEET, says: phrase`Sheet: ${settings(press)}.` };
+    },
+  },
+  {
+    id: 'time-by-thermal-mass',
+    field: 'time',
+    rank: 'piece',
+    decide: (input, draft) => {
+      const { min, max } = pressOf(draft).timeS;
+      const timeS = Math.round(min + (max - min) * massShare(input));
+      return given(timeGoesByMass(input), () => ({
+        set: { timeS },
+        source: 'physics',
+        says: phrase`${mm(thicknessOf(input))} of ${input.fabric.name} takes up ${(massOf(input) / 1000).toFixed(1)} kJ/m²K: between a thin panel and a thick block that asks for ${seconds(timeS)}.`,
+      }));
+    },
+  },
+  {
+    id: 'time-kept-by-house',
+    field: 'time',
+    rank: 'particular',
+    decide: (input, draft) => {
+      const kept = keptTime(input);
+      const { min, max } = pressOf(draft).timeS;
+      if (!kept) return null;
+      return kept.value >= min && kept.value <= max
+        ? { set: { timeS: kept.value }, source: HOUSE, says: keptWords(kept, input) }
+        : {
+            set: {},
+            source: HOUSE,
+            says: phrase`House setting of ${seconds(kept.value)} lies outside this sheet’s ${seconds(min)} to ${seconds(max)}: left out.`,
+          };
+    },
+  },
+  {
+    id: 'time-chosen',
+    field: 'time',
+    rank: 'operator',
+    decide: ({ print: { choices } }) => {
+      const { timeS } = choices;
+      return timeS === undefined ? null : { set: { timeS }, source: 'operator', says: phrase`Chosen for this print: ${seconds(timeS)}.` };
+    },
+  },
+  {
+    id: 'pre-press-by-house',
+    field: 'pre-press',
+    rank: 'usual',
+    decide: (input, draft) => {
+      const { fabric, house } = input;
+      if (isHard(fabric)) return null;
+      const rule = house.rules.prePress;
+      const prePressS = rule === 'computed' ? driedIn(input, draft) : PRE_PRESS_S[rule];
+      return {
+        set: { prePressS },
+        source: rule === 'computed' ? 'physics' : HOUSE,
+        says:
+          rule === 'computed'
+            ? phrase`House rule: as long as the damp in ${fabric.name} needs at ${String(house.room.humidityPercent)} % in the room, ${seconds(prePressS)}.`
+            : phrase`House rule: ${rule}, ${seconds(prePressS)}.`,
+      };
+    },
+  },
+  {
+    id: 'pre-warm-by-thermal-mass',
+    field: 'pre-press',
+    rank: 'piece',
+    decide: (input) => {
+      const prePressS = Math.round(PRE_WARM_S.least + (PRE_WARM_S.most - PRE_WARM_S.least) * massShare(input));
+      return given(isHard(input.fabric) && input.product.timeByMass, () => ({
+        set: { prePressS },
+        source: 'physics',
+        says: phrase`A hard blank is warmed first; for its thickness ${seconds(prePressS)}.`,
+      }));
+    },
+  },
+];
