@@ -31,11 +31,11 @@ test('what cannot be is named by its field; nothing else is said of our insides'
     ['an unknown fibre', fabric([{ fibre: 'moonlight', percent: 100 }]), 'fabric.composition.0.fibre', /cotton/],
     [
       'minimum over maximum',
-      withStage({ tempC: { min: 170, max: 150 } }),
+      withStage({ tempC: { form: 'range', min: 170, max: 150 } }),
       'products.0.stages.0.tempC.min',
       /minimum 170 °C is over the maximum 150 °C/,
     ],
-    ['a negative time', withStage({ timeS: { min: -4, max: 9 } }), 'products.0.stages.0.timeS.min', /Below 1 s/],
+    ['a negative time', withStage({ timeS: { form: 'range', min: -4, max: 9 } }), 'products.0.stages.0.timeS.min', /Below 1 s/],
     ['a platen at 2,000 °C', { ...body, press: { ...body.press, set: { ...body.press.set, maxC: 2000 } } }, 'press.set.maxC', /260/],
     ['markup in a name', { ...body, blank: { ...body.blank, name: '<img onerror=x>' } }, 'blank.name', /cannot hold/],
     ['no art', { ...body, print: undefined }, 'print', /missing/],

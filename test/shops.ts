@@ -18,7 +18,7 @@ import {
 } from '../src/core/materials';
 import type { Print, PrintLayer } from '../src/core/order';
 import type { Press } from '../src/core/press';
-import { builtInProducts, FAMILY_IDS, type Product } from '../src/core/sheet';
+import { between, builtInProducts, FAMILY_IDS, type Product } from '../src/core/sheet';
 
 const composition: fc.Arbitrary<Composition> = fc
   .uniqueArray(fc.constantFrom(...FIBRE_IDS), { minLength: 1, maxLength: 4 })
@@ -51,7 +51,7 @@ const cloths: fc.Arbitrary<Fabric> = fc.record({
 const fabrics = fc.oneof({ weight: 5, arbitrary: cloths }, { weight: 2, arbitrary: fc.constantFrom(...BUILT_IN_FABRICS) });
 
 const range = (low: number, high: number, widest: number) =>
-  fc.tuple(fc.integer({ min: low, max: high }), fc.integer({ min: 0, max: widest })).map(([min, width]) => ({ min, max: min + width }));
+  fc.tuple(fc.integer({ min: low, max: high }), fc.integer({ min: 0, max: widest })).map(([min, width]) => between(min, min + width));
 
 /** Films of the three families an order is most often of, over the whole range of sheets. */
 const films: fc.Arbitrary<Product> = fc
@@ -148,7 +148,7 @@ const houses: fc.Arbitrary<House> = fc.record({
     secondPress: fc.constantFrom('always', 'when an edge looks proud'),
     obstruction: fc.constantFrom('pillow', 'raise', 'hang off'),
     loading: fc.constantFrom('threaded', 'flat', 'turned'),
-    prePress: fc.constantFrom('short', 'long', 'computed'),
+    prePress: fc.constantFrom('seconds', 'computed'),
     centre: fc.constantFrom('crease', 'ruler', 'eye'),
     drop: fc.constantFrom('fingers', 'ruler', 'tall art'),
     unmeasured: fc.constantFrom('widen', 'bump'),

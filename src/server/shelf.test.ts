@@ -56,8 +56,8 @@ describe('a thing of the shelf', () => {
         stages: [
           {
             kind: 'press',
-            tempC: { min: 170, max: 150 },
-            timeS: { min: 5, max: 9 },
+            tempC: { form: 'range', min: 170, max: 150 },
+            timeS: { form: 'range', min: 5, max: 9 },
             pressure: { asStated: 'x', band: 'firm' },
             cover: 'avoid',
             coverKind: 'ptfe',

@@ -104,7 +104,7 @@ it('a shop of the first version is backed up, then opened: every document valid,
   for (const blank of blanks) expect(BlankSchema.parse(blank)).toEqual(blank);
   for (const product of products) expect(ProductSchema.parse(product)).toEqual(product);
   for (const { doc } of listPresses(db).rows) expect(PressSchema.parse(doc)).toEqual(doc);
-  expect(HouseSchema.parse(readHouse(db).doc).rules).toMatchObject({ prePress: 'short', layers: 'tack' });
+  expect(HouseSchema.parse(readHouse(db).doc).rules).toMatchObject({ prePress: 'seconds', layers: 'tack' });
   expect(OrderSchema.parse(findOrder(db, 'order-guide-tees').doc).lines[0]?.prints).toMatchObject([
     { key: 'a', layers: [{ productId: 'product-wren' }] },
   ]);

@@ -95,6 +95,7 @@ export const PRESSES = {
     },
     drive: { cylinders: 1, boreMm: 100, ratio: 2.41, springN: 756 },
   }),
+  halves: made({ id: 'halves', name: 'a press of half seconds', timerStepS: 0.5 }),
   smallBase: made({ id: 'smallBase', name: 'a press of a small base', base: { widthMm: 200, heightMm: 200 } }),
   auto: made({ id: 'auto', opensItself: true }),
   old: made({ id: 'old', name: 'the old press', retiredOn: '2026-01-05' }),
@@ -136,6 +137,7 @@ export interface Case {
   under?: FamilyId[];
   press?: keyof typeof PRESSES;
   rules?: Partial<House['rules']>;
+  figures?: Partial<House['figures']>;
   humidity?: number;
   /** Settings the house keeps for this press and transfer, °C or s, each after 9 good and 1 spoiled. */
   keeps?: { time?: number; temperature?: number };
@@ -215,6 +217,7 @@ export function inputOf(one: Case): ResolveInput {
     house: {
       ...STARTING_HOUSE,
       rules: { ...STARTING_HOUSE.rules, ...one.rules },
+      figures: { ...STARTING_HOUSE.figures, ...one.figures },
       room: { ...STARTING_HOUSE.room, humidityPercent: one.humidity ?? 50 },
       settings: keptBy(one, product.id),
     },

@@ -41,7 +41,7 @@ export const CLOTH: readonly Case[] = [
     on: 'fleece-hoodie',
     with: 'screen-printed',
     lamp: 'clear',
-    set: { tempC: 179 },
+    set: { tempC: 178, timeS: 7 },
   },
   {
     says: 'three fibres under a hot-split transfer: the rayon marks',
@@ -190,6 +190,22 @@ export const CLOTH: readonly Case[] = [
     with: 'stretch-film',
     lamp: 'care',
     because: /finish.*unknown/,
+  },
+  {
+    says: 'a film made for repellent cloth alone does not clear an unknown finish: it may be silicone',
+    on: 'nylon-jacket',
+    blank: PLAIN_FRONT,
+    with: 'coated-fabric-film',
+    lamp: 'care',
+    because: /finish.*unknown/,
+  },
+  {
+    says: 'one that is made for every finish there is does',
+    on: 'nylon-jacket',
+    blank: PLAIN_FRONT,
+    with: 'coated-fabric-film',
+    product: { madeFor: ['water-repellent', 'silicone', 'back-coated'] },
+    lamp: 'clear',
   },
   {
     says: 'nylon of unknown finish whose test piece held',

@@ -1,4 +1,5 @@
 /** Layers, marries, embossing and second prints: the decision table's part about what lies on what. */
+import { between } from '../../src/core/sheet';
 import type { Case } from './check';
 
 const T = 'cotton-tee';
@@ -10,10 +11,10 @@ export const LAYERS: readonly Case[] = [
     with: 'cut-film',
     under: ['cut-film'],
     lamp: 'clear',
-    set: { cover: 'ptfe', timeS: 15 },
+    set: { cover: 'ptfe', timeS: 12 },
     stages: ['place', 'tack', 'peel', 'place', 'press', 'peel'],
     step: /tack 3 s/,
-    reason: /3 s are added.*tacked 3 s/s,
+    reason: /tacked 3 s/,
   },
   { says: 'one film has no tack', on: T, with: 'cut-film', noStage: 'tack', noStep: /tack/ },
   {
@@ -114,13 +115,13 @@ export const LAYERS: readonly Case[] = [
     noStep: /from the back/,
   },
   {
-    says: 'a two-sheet toner is married first, parted hot, trimmed, pressed, rubbed, peeled cold, finished',
+    says: 'a two-sheet toner is married first, rubbed down, parted hot, trimmed, pressed, peeled cold, finished',
     on: T,
     with: 'two-sheet-toner',
     lamp: 'clear',
     set: { peel: 'cold' },
-    stages: ['marry', 'peel', 'trim', 'load', 'pre-press', 'place', 'press', 'rub', 'wait', 'peel', 'finish'],
-    step: /Marry: printed sheet and adhesive sheet.*! .*safety data sheet.*Lift the cover, wait a breath.*Trim the rim/,
+    stages: ['marry', 'rub', 'peel', 'trim', 'load', 'pre-press', 'place', 'press', 'wait', 'peel', 'finish'],
+    step: /Marry: printed sheet and adhesive sheet.*! .*safety data sheet.*Before you part it, rub.*Lift the cover, wait a breath.*Trim the rim/,
     reason: /married to its adhesive sheet first/,
   },
   {
@@ -133,11 +134,34 @@ export const LAYERS: readonly Case[] = [
     step: /Close at 157 °C, 1:45/,
   },
   {
-    says: 'a married sheet is rubbed down whatever its type',
+    says: 'a married sheet is rubbed down before it is parted, not after the garment was pressed',
     on: T,
     with: 'two-sheet-colour',
-    stages: ['press', 'rub'],
-    reason: /married sheet is rubbed down/,
+    stages: ['marry', 'rub', 'peel', 'press', 'wait'],
+    noStep: /While it is hot, rub it down/,
+    reason: /rubbed down under a cloth before it is parted/,
+  },
+  {
+    says: 'small type is rubbed after the press',
+    on: T,
+    with: 'two-sheet-colour',
+    print: { smallType: true },
+    stages: ['marry', 'rub', 'peel', 'press', 'rub'],
+  },
+  {
+    says: 'a marry of so many seconds, chosen for this print',
+    on: T,
+    with: 'two-sheet-toner',
+    choices: { stageS: { marry: 80 } },
+    step: /no garment in the press. Close.*?, 1:20/,
+  },
+  {
+    says: 'a tack of so many seconds, chosen for this print',
+    on: T,
+    with: 'cut-film',
+    under: ['cut-film'],
+    choices: { stageS: { tack: 5 } },
+    step: /tack 5 s/,
   },
   { says: 'for a hot marry the base is warmed for minutes', on: T, with: 'two-sheet-toner', step: /some minutes: a hot marry-peel/ },
   {
@@ -148,8 +172,8 @@ export const LAYERS: readonly Case[] = [
       stages: [
         {
           kind: 'marry',
-          tempC: { min: 190, max: 200 },
-          timeS: { min: 60, max: 90 },
+          tempC: between(190, 200),
+          timeS: between(60, 90),
           pressure: { asStated: 'medium', band: 'medium' },
           cover: 'required',
           coverKind: 'ptfe',
@@ -158,8 +182,8 @@ export const LAYERS: readonly Case[] = [
         },
         {
           kind: 'press',
-          tempC: { min: 130, max: 160 },
-          timeS: { min: 15, max: 45 },
+          tempC: between(130, 160),
+          timeS: between(15, 45),
           pressure: { asStated: 'medium', band: 'medium' },
           cover: 'required',
           coverKind: 'ptfe',

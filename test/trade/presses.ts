@@ -1,5 +1,5 @@
 /** Presses and what lies in the way: the decision table's part about platens, gauges, obstructions and heat from below. */
-import { FAMILIES } from '../../src/core/sheet';
+import { between, FAMILIES, type Figure } from '../../src/core/sheet';
 import type { Case } from './check';
 
 const T = 'cotton-tee';
@@ -12,7 +12,7 @@ const zip = (heightMm: number) => ({
 });
 const CHEST = { print: { position: 'left chest' as const }, press: 'bare' as const };
 const cut = FAMILIES['cut-film'].stages[0];
-const press = (tempC: { min: number; max: number }, timeS: { min: number; max: number }) => ({
+const press = (tempC: Figure, timeS: Figure) => ({
   stages: [
     {
       kind: 'press' as const,
@@ -464,7 +464,7 @@ export const PRESS_CASES: readonly Case[] = [
     says: 'the shortest window that a true press still serves',
     on: T,
     with: 'cut-film',
-    product: press({ min: 150, max: 158 }, { min: 10, max: 12 }),
+    product: press(between(150, 158), between(10, 12)),
     lamp: 'clear',
     set: { tempC: 154 },
   },
@@ -472,7 +472,7 @@ export const PRESS_CASES: readonly Case[] = [
     says: 'one that is narrower than its spread',
     on: T,
     with: 'cut-film',
-    product: press({ min: 150, max: 153 }, { min: 10, max: 12 }),
+    product: press(between(150, 153), between(10, 12)),
     lamp: 'hold',
     because: /falls short|runs over/,
   },

@@ -1,12 +1,14 @@
 /** Sheet, house and operator: whose word counts. The decision table's part about settings, covers, bases, peels and steps. */
+
 import { BUILT_IN_AIDS } from '../../src/core/materials';
+import { between } from '../../src/core/sheet';
 import type { Case } from './check';
 
 const T = 'cotton-tee';
 const press = (change: object) => ({
   kind: 'press' as const,
-  tempC: { min: 145, max: 160 },
-  timeS: { min: 8, max: 16 },
+  tempC: between(145, 160),
+  timeS: between(8, 16),
   pressure: { asStated: 'medium', band: 'medium' as const },
   cover: 'allowed' as const,
   coverKind: 'ptfe' as const,
@@ -14,13 +16,23 @@ const press = (change: object) => ({
   timer: 1 as const,
   ...change,
 });
-const polyester = { fabricGroup: 'polyester' as const, stage: 'press' as const, tempC: { min: 132, max: 142 }, timeS: { min: 6, max: 8 } };
-const neon = { colourGroup: 'bright', stage: 'press' as const, tempC: { min: 150, max: 154 } };
+const one = (value: number) => ({ form: 'one' as const, value });
+const prePress = (change: object) => ({
+  ...press(change),
+  kind: 'pre-press' as const,
+  tempC: undefined,
+  cover: 'avoid' as const,
+  peel: 'none' as const,
+  ...change,
+});
+const finish = (change: object) => ({ ...press(change), kind: 'finish' as const, tempC: undefined, cover: 'required' as const, ...change });
+const polyester = { fabricGroup: 'polyester' as const, stage: 'press' as const, tempC: between(132, 142), timeS: between(6, 8) };
+const neon = { colourGroup: 'bright', stage: 'press' as const, tempC: between(150, 154) };
 const colours = [
   { name: 'signal orange', group: 'bright' },
   { name: 'ink blue', group: 'plain' },
 ];
-const cool = [{ name: 'low heat', changes: [{ stage: 'press' as const, tempC: { min: 128, max: 136 }, timeS: { min: 18, max: 24 } }] }];
+const cool = [{ name: 'low heat', changes: [{ stage: 'press' as const, tempC: between(128, 136), timeS: between(18, 24) }] }];
 const aids = (serves: string, change: object) => BUILT_IN_AIDS.map((aid) => (aid.serves === serves ? { ...aid, ...change } : aid));
 
 export const SETTINGS: readonly Case[] = [
@@ -350,8 +362,8 @@ export const SETTINGS: readonly Case[] = [
   },
   { says: 'cut film is not', on: T, with: 'cut-film', noStep: /Try first/ },
 
-  { says: 'pre-press short', on: T, with: 'cut-film', rules: { prePress: 'short' }, step: /Pre-press 5 s/ },
-  { says: 'pre-press long', on: T, with: 'cut-film', rules: { prePress: 'long' }, step: /Pre-press 10 s/ },
+  { says: 'a house pre-presses by its own seconds', on: T, with: 'cut-film', figures: { prePressS: 12 }, step: /Pre-press 12 s/ },
+  { says: 'a house that never pre-presses does not', on: T, with: 'cut-film', figures: { prePressS: 0 }, noStep: /Pre-press/ },
   {
     says: 'pre-press as long as damp canvas needs',
     on: 'canvas-apron',
@@ -492,4 +504,168 @@ export const SETTINGS: readonly Case[] = [
   },
   { says: 'cloth is looked over for shine', on: T, with: 'cut-film', step: /no shine beside the art/ },
   { says: 'a hard face for bubbles', on: 'ceramic-tile', with: 'hard-paper-smooth', step: /no bubbles/ },
+  // sheets as suppliers write them
+  {
+    says: 'a sheet of one figure: the card begins there, and the sides are said to be ours',
+    on: T,
+    with: 'cut-film',
+    product: { stages: [press({ tempC: one(155), timeS: one(12) })] },
+    lamp: 'clear',
+    set: { tempC: 155, timeS: 12 },
+    reason:
+      /155 °C at the platen’s surface. It gives one figure: 147 °C to 163 °C is our allowance.*begins at 155 °C.*10 s to 14 s is our allowance/s,
+  },
+  {
+    says: 'on a press that runs cold the one figure goes through its offset',
+    on: T,
+    with: 'cut-film',
+    press: 'cold',
+    product: { stages: [press({ tempC: one(155), timeS: one(12) })] },
+    lamp: 'clear',
+    set: { tempC: 164 },
+  },
+  {
+    says: 'a figure with its tolerance is the sheet’s own',
+    on: T,
+    with: 'cut-film',
+    product: { stages: [press({ tempC: { form: 'tolerance', value: 155, plusMinus: 5 }, timeS: one(12) })] },
+    set: { tempC: 155 },
+    reason: /155 °C give or take 5 K at the platen/,
+  },
+  {
+    says: 'a range with a start begins there',
+    on: T,
+    with: 'cut-film',
+    product: {
+      stages: [press({ tempC: { form: 'range', min: 145, max: 160, start: 150 }, timeS: { form: 'range', min: 8, max: 16, start: 10 } })],
+    },
+    set: { tempC: 150, timeS: 10 },
+    reason: /145 °C to 160 °C, beginning at 150 °C/,
+  },
+  {
+    says: 'but not where it comes too near a side',
+    on: T,
+    with: 'cut-film',
+    product: { stages: [press({ tempC: { form: 'range', min: 145, max: 160, start: 159 } })] },
+    lamp: 'clear',
+    set: { tempC: 152 },
+    reason: /begins at 159 °C, which comes too near a side here/,
+  },
+  {
+    says: 'a house may allow more round a single figure',
+    on: T,
+    with: 'cut-film',
+    figures: { allowances: { 'cut-film': { tempK: 12, timePercent: 25 } } },
+    product: { stages: [press({ tempC: one(155), timeS: one(12) })] },
+    reason: /143 °C to 167 °C is our allowance.*9 s to 15 s/s,
+  },
+  {
+    says: 'times are given in the step of the press’s timer: whole seconds',
+    on: T,
+    with: 'screen-printed',
+    set: { timeS: 7 },
+    reason: /4 s to 9 s/,
+  },
+  { says: 'or halves, where it can set them', on: T, with: 'stretch-film', press: 'halves', set: { timeS: 9.5 } },
+  {
+    says: 'a thick block whose sheet names its time is given that time',
+    on: 'glass-coaster',
+    with: 'hard-paper-smooth',
+    product: { stages: [press({ tempC: one(150), timeS: one(110), cover: 'required', peel: 'cold' })] },
+    set: { timeS: 110 },
+  },
+  // every stage its own
+  {
+    says: 'a sheet’s own pre-press comes before the house’s seconds, under its paper',
+    on: T,
+    with: 'cut-film',
+    product: { stages: [prePress({ timeS: one(7), cover: 'required', coverKind: 'paper' }), press({})] },
+    step: /Pre-press 7 s under baking paper/,
+    reason: /Sheet: pre-press 7 s.*under baking paper/,
+  },
+  {
+    says: 'a group of fabrics may have a pre-press of its own',
+    on: T,
+    with: 'cut-film',
+    product: { overrides: [{ fabricGroup: 'cotton and blends', stage: 'pre-press', timeS: one(9) }] },
+    step: /Pre-press 9 s with nothing on it/,
+  },
+  { says: 'a pre-press chosen for this print', on: T, with: 'cut-film', choices: { stageS: { 'pre-press': 3 } }, step: /Pre-press 3 s/ },
+  {
+    says: 'or left out for it',
+    on: T,
+    with: 'cut-film',
+    choices: { stageS: { 'pre-press': 0 } },
+    noStage: 'pre-press',
+    reason: /no pre-press/,
+  },
+  {
+    says: 'a finish under the used carrier stays on until it is cold, and is pulled then',
+    on: T,
+    with: 'film-printed',
+    product: { stages: [press({}), finish({ timeS: one(10), coverKind: 'used carrier', peel: 'cold' })] },
+    stages: ['press', 'peel', 'finish', 'wait', 'peel', 'inspect'],
+    step: /Press again 10 s under used carrier.*The used carrier stays on: wait until no warmth is left, then pull/,
+    reason: /second press of 10 s under used carrier; it is pulled cold/,
+  },
+  {
+    says: 'a second press chosen for this print',
+    on: T,
+    with: 'cut-film',
+    choices: { stageS: { finish: 9 } },
+    step: /Press again 9 s under baking paper/,
+  },
+  {
+    says: 'the sheet’s second press left out for this print',
+    on: T,
+    with: 'film-printed',
+    choices: { stageS: { finish: 0 } },
+    noStage: 'finish',
+    reason: /no second press/,
+  },
+  {
+    says: 'the house’s second press lasts as long as the house says',
+    on: T,
+    with: 'cut-film',
+    rules: { secondPress: 'always' },
+    figures: { finishS: 8 },
+    step: /Press again 8 s/,
+  },
+  {
+    says: 'a raised film never gets a second press by house rule',
+    on: T,
+    with: 'raised-film',
+    rules: { secondPress: 'always' },
+    noStage: 'finish',
+    noStep: /Press again \d|edge looks proud/,
+    reason: /it would flatten raised film/,
+  },
+  {
+    says: 'nor do stones',
+    on: T,
+    with: 'stones',
+    rules: { secondPress: 'always' },
+    noStage: 'finish',
+    noStep: /Press again \d|edge looks proud/,
+  },
+  {
+    says: 'a house cover that the sheet leaves open takes nothing of the bond its figures mean',
+    on: T,
+    with: 'cut-film',
+    rules: { coverWhenAllowed: 'always' },
+    lamp: 'clear',
+    set: { timeS: 12, cover: 'ptfe' },
+  },
+  {
+    says: 'a bought raised transfer is tried with a spare of the parcel',
+    on: T,
+    with: 'raised-screen-printed',
+    step: /Try first: a spare transfer of the parcel/,
+  },
+  {
+    says: 'a raised film of one’s own with its weeded scrap',
+    on: T,
+    with: 'raised-film',
+    step: /Try first: weeded scrap of the same film/,
+  },
 ];

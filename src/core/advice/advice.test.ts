@@ -4,7 +4,7 @@ import { resolve } from '../card';
 import { STARTING_HOUSE } from '../house';
 import { BUILT_IN_AIDS, BUILT_IN_BLANKS, BUILT_IN_FABRICS } from '../materials';
 import { LineSchema } from '../order';
-import { builtInProducts, type FamilyId, type Product } from '../sheet';
+import { between, builtInProducts, type FamilyId, type Product } from '../sheet';
 import { phraseText } from '../units';
 import { lineAfter, placedOn, waysOut, whichTransfer } from './index';
 
@@ -42,7 +42,7 @@ describe('ways out', () => {
       {
         on: 'three-fibre-tee',
         with: 'screen-printed',
-        product: { alternatives: [{ name: 'low heat', changes: [{ stage: 'press', tempC: { min: 130, max: 140 } }] }] },
+        product: { alternatives: [{ name: 'low heat', changes: [{ stage: 'press', tempC: between(130, 140) }] }] },
       },
       { alternative: 'low heat' },
     ],

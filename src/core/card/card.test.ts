@@ -25,7 +25,7 @@ describe('the set value', () => {
   it('a long pre-press counts against a short hot press; a cover shields the bare face', () => {
     const wall = (change: Partial<Case>) =>
       resolve(input({ on: 'three-fibre-tee', ...change })).window.bounds.find((b) => b.side === 'mark')?.surfaceC ?? 0;
-    expect(wall({ with: 'screen-printed', rules: { prePress: 'long' } })).toBeLessThan(wall({ with: 'screen-printed' }));
+    expect(wall({ with: 'screen-printed', figures: { prePressS: 10 } })).toBeLessThan(wall({ with: 'screen-printed' }));
     expect(wall({ choices: { cover: true } })).toBeGreaterThan(wall({}) + 1);
   });
 });

@@ -1,8 +1,7 @@
 /** The figures of each shutting of the press on a card: what is set, under what, and how it is peeled after. */
 
-import { type Draft, type PreparedInput, touchingArea } from '../draft';
+import { type Draft, type PreparedInput, sheetStage, touchingArea } from '../draft';
 import { pressureSetting } from '../press';
-import { pressStage } from '../sheet';
 import type { Card, Stage } from './schema';
 
 type Own = NonNullable<Stage['set']>;
@@ -24,13 +23,13 @@ function ownOf(input: PreparedInput, draft: Draft, set: Card['set'], stage: Stag
         lowerC: null,
       };
     case 'pre-press':
-      return at(draft.band, null, 'none');
+      return at(sheetStage(draft, 'pre-press')?.pressure.band ?? draft.band, draft.prePressCover, 'none');
     case 'tack': {
-      const under = input.under[tack];
-      return at(draft.band, draft.cover, under ? pressStage(under).peel : 'none');
+      const under = draft.under[tack];
+      return at(draft.band, draft.cover, under?.press.peel ?? 'none');
     }
     case 'finish':
-      return at(finish?.sheet?.pressure.band ?? draft.band, finish?.cover ?? null, 'none');
+      return at(finish?.sheet?.pressure.band ?? draft.band, finish?.cover ?? null, finish?.pull ?? 'none');
     default:
       return at(draft.band, draft.cover, draft.peel);
   }

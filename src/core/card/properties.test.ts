@@ -42,7 +42,7 @@ describe('over random fabrics, products and presses', () => {
         );
         // a fibre that the mixing thins to under 5 % no longer counts, and its limit goes with it: that is another rule
         fc.pre(input.fabric.composition.every(({ percent }) => percent < 5 || percent * 0.8 >= 5));
-        const house = { ...input.house, rules: { ...input.house.rules, prePress: 'short' as const } };
+        const house = { ...input.house, rules: { ...input.house.rules, prePress: 'seconds' as const } };
         const blended = input.fabric.composition
           .filter((part) => part.fibre !== fibre)
           .map((part) => ({ ...part, percent: part.percent * 0.8 }));

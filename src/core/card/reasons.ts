@@ -2,10 +2,10 @@
 
 import { type Draft, keptWords, type PreparedInput, pressOf, type Reason } from '../draft';
 import type { HouseSetting } from '../house';
-import { marginsAt, smallestMargin, type Window } from '../judgement';
-import { BAND_KPA, pressOffset } from '../press';
-import { pressStage } from '../sheet';
-import { contact, phrase, setTemp, temp, tempDiff } from '../units';
+import { marginsAt, namedIn, settable, smallestMargin, type Window } from '../judgement';
+import { BAND_KPA, pressOffset, setForMiddle } from '../press';
+import { type Allowed, figurePhrase } from '../sheet';
+import { contact, type Phrase, type PhrasePart, phrase, setTemp, temp, tempDiff } from '../units';
 import type { Card } from './schema';
 import { pressureWords } from './steps/words';
 
@@ -19,18 +19,36 @@ const WHOSE: Partial<Record<Window['bounds'][number]['side'], string>> = {
   dye: 'To keep its dye',
 };
 
+/** The sheet's temperature as it is written, and what of it is ours. */
+function sheetWords({ name, source }: PreparedInput['product'], { written, ours, min, max }: Allowed): Phrase {
+  const says = figurePhrase(
+    written,
+    (value) => phrase`${temp(value)}`,
+    (by) => phrase`${tempDiff(by)}`,
+  );
+  const allowance = ours ? phrase` It gives one figure: ${temp(min)} to ${temp(max)} is our allowance round it.` : phrase``;
+  return phrase`${name}, sheet of ${source.on}: ${says} at the platen’s surface.${allowance}`;
+}
+
+/** Why the card begins at its set value. */
+function pickWords(press: PreparedInput['press'], window: Window, named: number | null, margin: PhrasePart): Phrase {
+  const shown = setTemp(window.bestSetC, press.set.unit);
+  const farthest = phrase`of all it can be set to, ${shown} keeps farthest from the nearest side: ${margin}.`;
+  if (named === null) return phrase`Of all it can be set to, ${shown} keeps farthest from the nearest side: ${margin}.`;
+  return window.bestSetC === settable(press, setForMiddle(window, named))
+    ? phrase`The sheet begins at ${temp(named)}: on ${press.name} that is ${shown}, with ${margin} to the nearest side.`
+    : phrase`The sheet begins at ${temp(named)}, which comes too near a side here; ${farthest}`;
+}
+
 /** How the set temperature was found, after what the decisions said of it. */
 export function temperatureReasons(input: PreparedInput, draft: Draft, window: Window, setC: number, kept: HouseSetting | null): Say[] {
   const { product, press, print, blank } = input;
-  const { min, max } = pressOf(draft).tempC;
   const { offsetK, spreadK, measured } = pressOffset(press);
   const best = smallestMargin(marginsAt(window, window.bestSetC));
+  const named = draft.split ? null : namedIn(pressOf(draft).tempC);
   const here = smallestMargin(marginsAt(window, setC));
   const says: Say[] = [
-    {
-      source: 'sheet',
-      says: phrase`${product.name}, sheet of ${product.source.on}: ${temp(min)} to ${temp(max)} at the platen’s surface.`,
-    },
+    { source: 'sheet', says: sheetWords(product, pressOf(draft).tempC) },
     ...window.bounds.flatMap((bound): Say[] => {
       const whose = WHOSE[bound.side];
       return whose ? [{ source: blank.tested ? 'blank' : 'fabric', says: phrase`${whose}: ${bound.says}.` }] : [];
@@ -41,10 +59,7 @@ export function temperatureReasons(input: PreparedInput, draft: Draft, window: W
         ? phrase`${press.name} measured on ${press.calibration?.on ?? ''}: surface ${tempDiff(Math.abs(offsetK))} ${offsetK < 0 ? 'cooler' : 'hotter'} than it shows, give or take ${tempDiff(spreadK)} over the art.`
         : phrase`${press.name} was never measured: taken as it shows, give or take ${tempDiff(spreadK)}.`,
     },
-    {
-      source: 'physics',
-      says: phrase`Of all it can be set to, ${setTemp(window.bestSetC, press.set.unit)} keeps farthest from the nearest side: ${tempDiff(best)}.`,
-    },
+    { source: named === null ? 'physics' : 'sheet', says: pickWords(press, window, named, tempDiff(best)) },
   ];
   if (kept) says.push({ source: 'house', says: phrase`${keptWords(kept, input)} The nearest side is ${tempDiff(here)} away.` });
   if (print.choices.setC !== undefined)
@@ -68,15 +83,18 @@ export function pressureReasons({ press }: PreparedInput, set: Card['set']): Say
 }
 
 /** A word on each layer's own setting where it differs from the press stage's. */
-export function layerReasons({ under, press }: PreparedInput, tackC: readonly number[], pressC: number): Say[] {
-  return under.flatMap((product, i): Say[] => {
+export function layerReasons({ press }: PreparedInput, { under }: Draft, tackC: readonly number[], pressC: number): Say[] {
+  return under.flatMap(({ product, press: { tempC } }, i): Say[] => {
     const setC = tackC[i];
     if (setC === undefined || setC === pressC) return [];
-    const { min, max } = pressStage(product).tempC;
     return [
       {
         source: 'sheet',
-        says: phrase`${product.name} is tacked at ${setTemp(setC, press.set.unit)}: its sheet says ${temp(min)} to ${temp(max)}.`,
+        says: phrase`${product.name} is tacked at ${setTemp(setC, press.set.unit)}: its sheet says ${figurePhrase(
+          tempC.written,
+          (value) => phrase`${temp(value)}`,
+          (by) => phrase`${tempDiff(by)}`,
+        )}.`,
       },
     ];
   });

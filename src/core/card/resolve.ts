@@ -81,7 +81,7 @@ export function resolve(given: ResolveInput, trade: Trade = TRADE): Card {
     ...temperatureReasons(input, draft, window, set.tempC, judged.keptTemp).map((say) => ({ field: 'temperature' as const, ...say })),
     ...(heat ? heatReasons(heat, draft.timeS) : []),
     ...pressureReasons(input, set).map((say) => ({ field: 'pressure' as const, ...say })),
-    ...layerReasons(input, values.tack, values.press).map((say) => ({ field: 'layers' as const, ...say })),
+    ...layerReasons(input, draft, values.tack, values.press).map((say) => ({ field: 'layers' as const, ...say })),
     { field: 'art', source: 'operator', says: phrase`${print.artName}, ${sidedWords(print)}.` },
   ];
   return {

@@ -75,7 +75,7 @@ export const StageSchema = z.object({
 export type Stage = z.infer<typeof StageSchema>;
 
 /** Where in a piece's passage a step is told: at a stage, as married sheets are parted, or as the press is opened. */
-const STEP_PLACES = [...STAGE_KINDS, 'part', 'open'] as const;
+const STEP_PLACES = [...STAGE_KINDS, 'rub married', 'part', 'open', 'pull'] as const;
 
 export const StepSchema = z.object({
   says: PhraseSchema,

@@ -3,8 +3,9 @@
 import { type Draft, layerName, layersOf, massOf, type PreparedInput, thicknessOf } from '../draft';
 import { CARRIERS, COVER_SHEETS, PADS_OVER } from '../heat';
 import type { SetValues } from '../judgement';
-import { aidFor, type CoverKind, isHard } from '../materials';
-import { type Peel, type Product, pressStage } from '../sheet';
+import { aidFor, type CoverKind, coverAid, isHard } from '../materials';
+import { dwell } from '../press';
+import type { Peel, Product } from '../sheet';
 import { phrase, seconds } from '../units';
 import type { Layer, Stage } from './schema';
 
@@ -77,7 +78,11 @@ function partsOf(input: PreparedInput, draft: Draft) {
   return {
     upper: layer('upper platen', 'upper platen', null, true),
     over,
-    sheet: (cover: CoverKind) => layer('cover', own(cover, COVER_SHEETS[cover].name), COVER_SHEETS[cover].thicknessMm),
+    sheet: (cover: CoverKind) => {
+      const aid = coverAid(cover);
+      const { name, thicknessMm } = COVER_SHEETS[cover];
+      return layer('cover', aid ? own(aid, name) : name, thicknessMm);
+    },
     carrier: (product: Product): Seen[] =>
       product.carrier === 'none' ? [] : [layer('carrier', `${product.carrier} carrier`, CARRIERS[product.carrier].thicknessMm)],
     films: layersOf(input).map((one, i) => layer('transfer', layerName(one), (input.under[i] ?? input.product).filmMm)),
@@ -120,23 +125,23 @@ function marrying(input: PreparedInput, draft: Draft, setC: number, parts: Retur
   const { product } = input;
   const { marry } = draft;
   if (!marry) return [];
-  const timeS = marry.timeS.nominal ?? (marry.timeS.min + marry.timeS.max) / 2;
+  const timeS = dwell(input.press, marry.timeS.nominal);
   const sheets = [...parts.carrier(product), ...parts.films.slice(-1), parts.adhesive, ...parts.bed];
   const covered = marry.cover === 'avoid' ? sheets : [parts.sheet(marry.coverKind), ...sheets];
   return [
     byPress('marry', timeS, setC, phrase`Marry the sheets, ${seconds(timeS)}`, [parts.upper, ...covered]),
+    ...(draft.rubMarried ? [byHands('rub', HANDS_S.rub, phrase`Rub the married sheet down under a cloth`, sheets)] : []),
     byHands('peel', HANDS_S.peel + 4, phrase`Part the sheets ${marry.peel}`, sheets),
   ];
 }
 
 /** Lower layers, each laid, tacked and freed of its carrier. */
-function tacking(input: PreparedInput, draft: Draft, set: SetValues, parts: ReturnType<typeof partsOf>): { plan: Plan[]; films: Seen[] } {
+function tacking(draft: Draft, set: SetValues, parts: ReturnType<typeof partsOf>): { plan: Plan[]; films: Seen[] } {
   const plan: Plan[] = [];
   let films: Seen[] = [];
-  input.under.forEach((product, i) => {
+  draft.under.forEach(({ product, press: { peel } }, i) => {
     const film = parts.films.slice(i, i + 1);
     const laid = [...parts.carrier(product), ...film, ...films];
-    const { peel } = pressStage(product);
     const cover = draft.cover ? [parts.sheet(draft.cover)] : [];
     plan.push(
       byHands('place', HANDS_S.place, phrase`Lay layer ${String(i + 1)}, ${film[0]?.name ?? product.name}`, [...laid, ...parts.below]),
@@ -154,6 +159,14 @@ function tacking(input: PreparedInput, draft: Draft, set: SetValues, parts: Retu
   return { plan, films };
 }
 
+/** A cover that stays on after the second press until it can be pulled. */
+function pulling(input: PreparedInput, { cover, pull }: NonNullable<Draft['finish']>, setC: number, layers: Seen[]): Plan[] {
+  if (pull === 'none') return [];
+  const waitS = peelWaitS(input, pull, setC);
+  const wait = waitS > 0 ? [byClock('wait', waitS, phrase`Let it cool to ${pull} under the ${COVER_SHEETS[cover].name}`, layers)] : [];
+  return [...wait, byHands('peel', HANDS_S.peel, phrase`Pull the ${COVER_SHEETS[cover].name}, ${pull}`, layers)];
+}
+
 /** The stages of one piece. Works on settled decisions; throws nothing. */
 export function stagesOf(input: PreparedInput, draft: Draft, set: SetValues): Stage[] {
   const { product, fabric, blank, print } = input;
@@ -164,12 +177,14 @@ export function stagesOf(input: PreparedInput, draft: Draft, set: SetValues): St
     plan.push(byHands('trim', HANDS_S.trim, draft.trim === 'two-up' ? phrase`Cut the sheets apart` : phrase`Trim the ${draft.trim}`, []));
   plan.push(byHands('load', HANDS_S.load, phrase`Load the ${blank.kind}`, below));
   if (draft.prePressS > 0) {
+    const under = draft.prePressCover ? [parts.sheet(draft.prePressCover)] : [];
+    const how = draft.prePressCover ? `under ${COVER_SHEETS[draft.prePressCover].name}` : 'bare';
     const says = isHard(fabric)
       ? phrase`Warm the blank, ${seconds(draft.prePressS)}`
-      : phrase`Pre-press, bare, ${seconds(draft.prePressS)}`;
-    plan.push(byPress('pre-press', draft.prePressS, set.press, says, [upper, ...over, ...below]));
+      : phrase`Pre-press, ${how}, ${seconds(draft.prePressS)}`;
+    plan.push(byPress('pre-press', draft.prePressS, set.prePress, says, [upper, ...over, ...under, ...below]));
   }
-  const { plan: tacks, films } = tacking(input, draft, set, parts);
+  const { plan: tacks, films } = tacking(draft, set, parts);
   plan.push(...tacks);
   const top = parts.films.slice(-1);
   const laid = [...parts.carrier(product), ...top, ...films];
@@ -214,6 +229,7 @@ export function stagesOf(input: PreparedInput, draft: Draft, set: SetValues): St
         phrase`Second press, ${seconds(draft.finish.timeS)}, under ${COVER_SHEETS[draft.finish.cover].name}`,
         [upper, parts.sheet(draft.finish.cover), ...done, ...below],
       ),
+      ...pulling(input, draft.finish, set.finish, [parts.sheet(draft.finish.cover), ...done, ...freed]),
     );
   if (draft.weight) {
     const coolS = coolingTimeS(massOf(input), set.press, input.house.room.tempC);

@@ -1,15 +1,17 @@
 /** Decide: a piece's draft, phase by phase, with the reason of every value. */
+import { groupOf } from '../materials';
+import { dwell, type Press } from '../press';
 import { sheetFor } from '../sheet';
 import { DECISIONS, type Decision, type Decisions, RANKS } from './decisions';
-import { type Arranged, type Asked, type Draft, pressOf, type Sheeted, type Timed } from './draft';
-import type { PreparedInput } from './input';
+import { type Arranged, type Asked, type Draft, pressOf, type Sheeted, sheetStage, type Timed } from './draft';
+import { layersOf, type PreparedInput } from './input';
 import type { Reason } from './reason';
 
 /** What a phase adds to what was known before it. */
 type Own<Settled, Known> = Omit<Settled, keyof Known>;
 
 const NOTHING_ASKED: Asked = { group: undefined, colour: undefined, alternative: undefined };
-const UNTIMED: Own<Timed, Arranged> = { timeS: 0, prePressS: 0 };
+const UNTIMED: Own<Timed, Arranged> = { timeS: 0, prePressS: 0, prePressCover: null };
 const NOTHING_AFTER: Own<Draft, Timed> = { spots: 1, finish: null, rub: false, trial: false, weight: false };
 const arrangedAsUsual = ({ press }: PreparedInput, sheeted: Sheeted): Own<Arranged, Sheeted> => ({
   band: pressOf(sheeted).pressure.band,
@@ -22,6 +24,7 @@ const arrangedAsUsual = ({ press }: PreparedInput, sheeted: Sheeted): Own<Arrang
   raised: false,
   loading: 'single',
   marry: null,
+  rubMarried: false,
   tackS: 0,
   embossTackS: 0,
   mask: false,
@@ -31,6 +34,30 @@ const arrangedAsUsual = ({ press }: PreparedInput, sheeted: Sheeted): Own<Arrang
   passesMark: false,
   bumpK: 0,
 });
+
+/** Each lower layer by its own sheet, for this fabric and the colour that lies there. */
+function underOf(input: PreparedInput): Sheeted['under'] {
+  const { under, fabric, house } = input;
+  return under.map((product, i) => {
+    const colour = layersOf(input)[i]?.colour ?? undefined;
+    const sheet = sheetFor(product, house.figures.allowances, { group: groupOf(fabric), colour, alternative: undefined });
+    return { product, press: pressOf({ sheet }), tack: sheetStage({ sheet }, 'tack') };
+  });
+}
+
+/** Times as the press's own timer can be set. */
+function inSteps<T extends Partial<Draft>>(press: Press, draft: T): T {
+  const step = (timeS: number) => dwell(press, timeS);
+  const { timeS, prePressS, tackS, embossTackS, finish } = draft;
+  return {
+    ...draft,
+    ...(timeS !== undefined && { timeS: step(timeS) }),
+    ...(prePressS && { prePressS: step(prePressS) }),
+    ...(tackS && { tackS: step(tackS) }),
+    ...(embossTackS && { embossTackS: step(embossTackS) }),
+    ...(finish && { finish: { ...finish, timeS: step(finish.timeS) } }),
+  };
+}
 
 /**
  * Everything about a piece but its temperature.
@@ -56,9 +83,9 @@ export function decided(input: PreparedInput, decisions: Decisions = DECISIONS):
     return Object.assign({}, known, usual, ...ranked);
   };
   const asked: Asked = settle({}, NOTHING_ASKED, decisions.asked);
-  const sheeted: Sheeted = { ...asked, sheet: sheetFor(input.product, asked) };
+  const sheeted: Sheeted = { ...asked, sheet: sheetFor(input.product, input.house.figures.allowances, asked), under: underOf(input) };
   const arranged: Arranged = settle(sheeted, arrangedAsUsual(input, sheeted), decisions.arranged);
-  const timed: Timed = settle(arranged, UNTIMED, decisions.timed);
-  const draft: Draft = settle(timed, NOTHING_AFTER, decisions.after);
+  const timed: Timed = inSteps(input.press, settle(arranged, UNTIMED, decisions.timed));
+  const draft: Draft = inSteps(input.press, settle(timed, NOTHING_AFTER, decisions.after));
   return { draft, reasons };
 }

@@ -19,6 +19,14 @@ export interface Asked {
 /** The sheet as it holds for this piece. */
 export interface Sheeted extends Asked {
   sheet: SheetFor;
+  /** The lower layers, lowest first, each by its own sheet for this piece and its own colour. */
+  under: UnderLayer[];
+}
+
+export interface UnderLayer {
+  product: Product;
+  press: SheetStage;
+  tack: SheetStage | null;
 }
 
 /** What lies where, from which side the heat comes, how hard it is pressed and how it is peeled: all that needs no time. */
@@ -35,6 +43,8 @@ export interface Arranged extends Sheeted {
   raised: boolean;
   loading: 'threaded' | 'flat' | 'turned' | 'inside out' | 'single';
   marry: SheetStage | null;
+  /** The married sheet is rubbed down before it is parted. */
+  rubMarried: boolean;
   /** Seconds each lower layer is tacked, or pressed in full. */
   tackS: number;
   /** Seconds a film is tacked over a high-build layer before both are turned over and pressed from the back. */
@@ -53,20 +63,22 @@ export interface Arranged extends Sheeted {
 export interface Timed extends Arranged {
   timeS: number;
   prePressS: number;
+  /** What lies over it in the pre-press; null: bare. */
+  prePressCover: CoverKind | null;
 }
 
 /** A piece with everything decided but its temperature. */
 export interface Draft extends Timed {
   spots: number;
-  /** Second press: with a window of its own when the sheet gives one, else at the press stage's setting. */
-  finish: { timeS: number; cover: CoverKind; sheet: SheetStage | null } | null;
+  /** Second press: with a window of its own when the sheet gives one, else at the press stage's setting; and how its cover is pulled. */
+  finish: { timeS: number; cover: CoverKind; sheet: SheetStage | null; pull: Peel } | null;
   rub: boolean;
   trial: boolean;
   weight: boolean;
 }
 
 /** The press stage of the sheet as it holds for this piece. */
-export function pressOf(draft: Pick<Sheeted, 'sheet'>): SheetStage {
+export function pressOf(draft: { sheet: SheetFor }): SheetStage {
   const stage = draft.sheet.stages.find((one) => one.kind === 'press');
   if (!stage) throw new TypeError('a product without a press stage never went through its schema');
   return stage;
@@ -78,7 +90,7 @@ export function trialOf(draft: Pick<Draft, 'sheet' | 'trial'>): { fromS: number;
   return draft.trial ? { fromS: min, toS: max, stepS: Math.max(1, Math.round((max - min) / 5)) } : null;
 }
 
-export const sheetStage = (draft: Pick<Sheeted, 'sheet'>, kind: SheetStage['kind']): SheetStage | null =>
+export const sheetStage = (draft: { sheet: SheetFor }, kind: SheetStage['kind']): SheetStage | null =>
   draft.sheet.stages.find((one) => one.kind === kind) ?? null;
 
 /** Thickness of the whole piece under the platen, mm. */

@@ -10,6 +10,7 @@ export {
   massOf,
   obstructionsUnder,
   pressOf,
+  sheetStage,
   thicknessOf,
   touchingArea,
   trialOf,
@@ -23,6 +24,7 @@ export { FIELDS, type Field, type Reason, ReasonSchema } from './reason';
 export {
   adhesiveOf,
   CARD_HEAT,
+  coveredBySheet,
   learnedOf,
   MEANT_BASE_C,
   meantCloth,

@@ -2,15 +2,19 @@
 
 import { type HouseSetting, houseSetting } from '../house';
 import { isHard } from '../materials';
+import { type Figure, writtenPress } from '../sheet';
 import { type Phrase, phrase, seconds, setTemp } from '../units';
 import type { ResolveInput } from './input';
 import type { Reason } from './reason';
 
 type Use = Pick<ResolveInput, 'house' | 'press' | 'product' | 'fabric' | 'print'>;
 
-/** Where the time goes by how thick the blank is, one time for all of them would be wrong. */
+/** Whether a sheet names the figure to begin with. */
+const namesItsFigure = (figure: Figure): boolean => figure.form !== 'range' || figure.start !== undefined;
+
+/** Where the time goes by how thick the blank is, one time for all of them would be wrong; a figure the sheet names comes first. */
 export const timeGoesByMass = ({ product, fabric }: Pick<ResolveInput, 'product' | 'fabric'>): boolean =>
-  product.timeByMass && isHard(fabric);
+  product.timeByMass && isHard(fabric) && !namesItsFigure(writtenPress(product).timeS);
 
 /** The house's time for this press and transfer; null: none, or one was chosen for this print. */
 export const keptTime = (input: Use): HouseSetting | null =>

@@ -106,7 +106,10 @@ export function meantCloth(input: PreparedInput): StackLayer {
   return meansCloth(input) ? MEANT_CLOTH : { ...blankLayer(input), waterKgM2: 0 };
 }
 
-/** The supplier's own setting on the supplier's own stack: a dry piece on a base in use, covered only where the sheet asks for it. */
+/** Whether the supplier's figures hold under the cover that lies there: he asks for it, or leaves it open. */
+export const coveredBySheet = (draft: Timed): boolean => draft.cover !== null && pressOf(draft).cover !== 'avoid';
+
+/** The supplier's own setting on the supplier's own stack: a dry piece on a base in use, covered where the sheet asks for it, or leaves it open and it is covered here. */
 export function referenceOf(input: PreparedInput, draft: Timed): Reference {
   const { product } = input;
   const stage = pressOf(draft);
@@ -116,7 +119,7 @@ export function referenceOf(input: PreparedInput, draft: Timed): Reference {
     piece: {
       stack: [
         ...(padOver ? [{ role: 'pad over' as const, ...PADS_OVER[padOver] }] : []),
-        ...(stage.cover === 'required' ? [cover(stage.coverKind)] : []),
+        ...(coveredBySheet(draft) && draft.cover ? [cover(draft.cover)] : stage.cover === 'required' ? [cover(stage.coverKind)] : []),
         ...transferOf({ ...input, under: [] }),
         meantCloth(input),
         ...(product.pad === 'felt under' ? [{ role: 'underlay' as const, ...UNDERLAYS.felt }] : []),

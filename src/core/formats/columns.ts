@@ -1,55 +1,8 @@
 /** The columns of the shelf's CSVs: how each cell is written from a thing and read back into one. */
 import { type Aid, type Blank, type Composition, type Fabric, FIBRE_IDS, FIBRES } from '../materials';
-import { type Product, pressStage } from '../sheet';
-
-// biome-ignore lint/suspicious/noExplicitAny: a document under construction, before its schema has seen it
-export type Draft = any;
-
-export interface Column<T> {
-  heading: string;
-  get: (doc: T) => string | number;
-  /** Puts a cell into the draft; a string is what is wrong with it. */
-  set: (draft: Draft, cell: string) => string | undefined;
-  /** Where the schema names this column's fault. */
-  path: string;
-}
-
-const at = (draft: Draft, path: string[]): Draft => path.reduce((inner, key) => inner[key], draft);
-const put = (draft: Draft, path: string, value: unknown) => {
-  const keys = path.split('.');
-  const last = keys.pop() ?? '';
-  const inner = at(draft, keys);
-  if (value === undefined) delete inner[last];
-  else inner[last] = value;
-};
-const read = (doc: Draft, path: string): unknown => path.split('.').reduce((inner, key) => inner?.[key], doc);
-
-const text = <T>(heading: string, path: string): Column<T> => ({
-  heading,
-  path,
-  get: (doc) => String(read(doc, path) ?? ''),
-  set: (draft, cell) => void put(draft, path, cell === '' && (path === 'retiredOn' || path === 'acrylic') ? undefined : cell),
-});
-const figure = <T>(heading: string, path: string, optional = false): Column<T> => ({
-  heading,
-  path,
-  get: (doc) => (read(doc, path) as number | undefined) ?? '',
-  set: (draft, cell) => {
-    if (cell === '' && optional) return void put(draft, path, undefined);
-    const value = Number(cell.replace(',', '.'));
-    if (cell === '' || !Number.isFinite(value)) return cell === '' ? 'A figure is missing.' : `“${cell}” is not a figure.`;
-    return void put(draft, path, value);
-  },
-});
-const yesNo = <T>(heading: string, path: string): Column<T> => ({
-  heading,
-  path,
-  get: (doc) => (read(doc, path) ? 'yes' : 'no'),
-  set: (draft, cell) =>
-    ['yes', 'no', ''].includes(cell.toLowerCase())
-      ? void put(draft, path, cell.toLowerCase() === 'yes')
-      : `“${cell}” is neither yes nor no.`,
-});
+import type { Product } from '../sheet';
+import { type Column, figure, put, text, yesNo } from './column';
+import { SHEET_COLUMNS } from './sheetColumns';
 
 /** `50 polyester, 25 cotton, 25 viscose` */
 const compositionText = (composition: Composition): string => composition.map((part) => `${part.percent} ${part.fibre}`).join(', ');
@@ -97,18 +50,6 @@ const leather: Column<Fabric> = {
     return void put(draft, 'leather', { undyed: dye === 'undyed', tanning });
   },
 };
-
-/** A column of the press stage. */
-const ofPress = (column: Column<Product['stages'][number]>): Column<Product> => ({
-  heading: column.heading,
-  path: `press.${column.path}`,
-  get: (doc) => column.get(pressStage(doc)),
-  set: (draft, cell) =>
-    column.set(
-      draft.stages.find((stage: { kind: string }) => stage.kind === 'press'),
-      cell,
-    ),
-});
 
 export const CSV_KINDS = ['fabrics', 'blanks', 'products', 'aids'] as const;
 export type CsvKind = (typeof CSV_KINDS)[number];
@@ -174,20 +115,7 @@ export const COLUMNS: { [K in CsvKind]: readonly Column<Kinds[K]>[] } = {
     text('name', 'name'),
     text('maker', 'maker'),
     text('family', 'familyId'),
-    ...(
-      [
-        figure('temp_min_c', 'tempC.min'),
-        figure('temp_max_c', 'tempC.max'),
-        figure('temp_nominal_c', 'tempC.nominal', true),
-        figure('time_min_s', 'timeS.min'),
-        figure('time_max_s', 'timeS.max'),
-        figure('time_nominal_s', 'timeS.nominal', true),
-        text('pressure', 'pressure.asStated'),
-        text('pressure_band', 'pressure.band'),
-        text('peel', 'peel'),
-        text('cover', 'cover'),
-      ] satisfies Column<Product['stages'][number]>[]
-    ).map(ofPress),
+    ...SHEET_COLUMNS,
     figure('price_minor', 'pricePerSheetMinor'),
     figure('minutes_to_make', 'minutesToMake'),
     text('sheet', 'source.sheet'),

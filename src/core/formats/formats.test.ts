@@ -2,7 +2,8 @@ import { readFileSync } from 'node:fs';
 import { parse } from 'csv-parse/sync';
 import { describe, expect, it } from 'vitest';
 import { CardSchema } from '../card';
-import { inNameOrder, type LoggedPressing, pressingsCsv, readCard, readShelfCsv, readShopDocument, SHOP_FORMAT } from './index';
+import { builtInProducts, type Figure, type Product, ProductSchema, type WrittenStage } from '../sheet';
+import { inNameOrder, type LoggedPressing, pressingsCsv, readCard, readShelfCsv, readShopDocument, SHOP_FORMAT, shelfCsv } from './index';
 
 const pressing: LoggedPressing = {
   id: '00000000-0000-4000-8000-000000000001',
@@ -89,6 +90,23 @@ describe('a shop document', () => {
     expect(found.doc.presses.find((press) => press.id === 'press-swing')?.lower).toMatchObject({ spreadK: 8 });
     expect(found.doc.house?.rules.felt).toBe('protect');
   });
+  it('of the second version had a least, a most and a nominal: they are kept as a range with its start', () => {
+    const old = JSON.parse(readFileSync('test/kept/shop-v2.json', 'utf8'));
+    const { doc, faults } = read({ format: SHOP_FORMAT, version: 2, ...old });
+    expect(faults.kept).toEqual([]);
+    const stagesOf = (id: string) => doc.products.find((product) => product.id === id)?.stages;
+    expect(stagesOf('product-dunlin')?.[0]).toMatchObject({
+      tempC: { form: 'range', min: 148, max: 160 },
+      timeS: { form: 'range', min: 9, max: 15, start: 12 },
+    });
+    expect(stagesOf('product-curlew')?.map(({ tempC }) => tempC?.form)).toEqual(['range', 'range', 'range']);
+    const particular = doc.products.flatMap(({ alternatives, earlier }) => [
+      ...alternatives.flatMap(({ changes }) => changes),
+      ...earlier.flatMap(({ stages }) => stages),
+    ]);
+    expect(particular.length).toBeGreaterThan(1);
+    for (const { tempC } of particular) expect(tempC?.form).toBe('range');
+  });
   it.each([
     ['nothing', '', /not whole/],
     ['a list', '[]', /not a Tidy Beacon shop/],
@@ -114,6 +132,54 @@ describe('a card of the first version', () => {
     const { set: _, ...broken } = kept();
     expect(() => readCard(1, broken)).toThrow();
     expect(() => readCard(99, kept())).toThrow(/version 99; this app reads up to 2/);
+  });
+});
+
+describe('a transfer’s sheet in a list', () => {
+  const film = builtInProducts('2026-01-01').find(({ familyId }) => familyId === 'film-printed') as Product;
+  const [press, finish] = film.stages as [WrittenStage, WrittenStage];
+  const one: Figure = { form: 'one', value: 160 };
+  const sheet: Product = {
+    ...film,
+    stages: [
+      { ...press, kind: 'pre-press', timeS: { form: 'one', value: 5 }, cover: 'required', coverKind: 'paper', peel: 'none' },
+      { ...press, tempC: one, timeS: { form: 'tolerance', value: 15, plusMinus: 2 } },
+      { ...finish, tempC: { form: 'range', min: 155, max: 165, start: 160 }, timeS: { form: 'one', value: 8, about: true }, peel: 'cold' },
+    ],
+    colours: [{ name: 'neon', group: 'bright' }],
+    overrides: [
+      { fabricGroup: 'polyester', stage: 'press', tempC: { form: 'range', min: 130, max: 140, start: 135 }, timeS: one },
+      { fabricGroup: 'polyester', colourGroup: 'bright', stage: 'press', tempC: { form: 'one', value: 128 } },
+      { colourGroup: 'bright', stage: 'finish', timeS: { form: 'one', value: 6 } },
+      { fabricGroup: 'cotton and blends', stage: 'pre-press', timeS: { form: 'one', value: 10 } },
+    ],
+  };
+  const readBack = (csv: string, known: Product | undefined) => {
+    const reading = readShelfCsv('products', csv, () => known);
+    let step = reading.next();
+    while (!step.done) step = reading.next();
+    return step.value;
+  };
+  it('comes back with every figure as it was written: single, tolerance, range, start, groups, pre-press, a finish with its pull', () => {
+    expect(ProductSchema.parse(sheet)).toEqual(sheet);
+    const { docs, faults } = readBack(shelfCsv('products', [sheet]), film);
+    expect(faults.kept).toEqual([]);
+    expect(docs[0]?.doc).toEqual(sheet);
+  });
+  it('from when figures were a least and a most is still taken', () => {
+    const csv = `id,name,maker,family,temp_min_c,temp_max_c,temp_nominal_c,time_min_s,time_max_s,time_nominal_s,sheet,sheet_date\nproduct-x,x,y,cut-film,150,160,155,8,12,,old,2026-01-01\n`;
+    const { docs, faults } = readBack(csv, undefined);
+    expect(faults.kept).toEqual([]);
+    expect(docs[0]?.doc.stages[0]).toMatchObject({
+      tempC: { form: 'range', min: 150, max: 160, start: 155 },
+      timeS: { form: 'range', min: 8, max: 12 },
+    });
+  });
+  it('names the column of the stage a fault is in', () => {
+    const csv = shelfCsv('products', [sheet]).replace('155–165, start 160', '155–165, start 170');
+    expect(readBack(csv, film).faults.kept).toMatchObject([
+      { field: 'finish_temp_c', message: expect.stringMatching(/start 170 °C lies outside/) },
+    ]);
   });
 });
 

@@ -15,4 +15,4 @@ export {
   type ShopDocument,
   shopJsonSchema,
 } from './shopDocument';
-export { DOCUMENT_VERSION, UPGRADES_TO_2 } from './upgrade';
+export { DOCUMENT_VERSION, UPGRADED, upgraded } from './upgrade';

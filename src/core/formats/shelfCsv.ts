@@ -4,7 +4,8 @@ import { stringify } from 'csv-stringify/sync';
 import type { z } from 'zod';
 import { AidSchema, BlankSchema, FabricSchema } from '../materials';
 import { FAMILIES, FAMILY_IDS, type FamilyId, ProductSchema, productFromFamily } from '../sheet';
-import { COLUMNS, type Column, type CsvKind, type Draft, type Kinds } from './columns';
+import type { Column, Draft } from './column';
+import { COLUMNS, type CsvKind, type Kinds } from './columns';
 import { Faults, type LineFault } from './faults';
 
 type Row = Record<string, string>;
@@ -59,15 +60,27 @@ function draftFor(kind: CsvKind, row: Row, known: unknown): Draft | string {
 }
 
 /** The column a schema's fault is about. */
-function headingOf(kind: CsvKind, path: string): string {
-  const stages = path.replace(/^stages\.\d+\./, 'press.');
+function headingOf(kind: CsvKind, path: string, draft: Draft): string {
+  const stages = path.replace(/^stages\.(\d+)\./, (_, i: string) => `${draft?.stages?.[Number(i)]?.kind ?? 'press'}.`);
   return (
     (COLUMNS[kind] as readonly Column<unknown>[]).find((column) => stages === column.path || stages.startsWith(`${column.path}.`))
       ?.heading ?? path
   );
 }
 
-function readRow<K extends CsvKind>(kind: K, row: Row, line: number, known: unknown): { doc: Kinds[K] } | { faults: LineFault[] } {
+/** Columns of lists that were written when a sheet's figures were a least and a most. */
+function inTodaysColumns(row: Row): Row {
+  const figure = (what: string): Row => {
+    const [min, max, start] = ['min', 'max', 'nominal'].map((end) => row[what.replace('_', `_${end}_`)]);
+    const heading = what;
+    if (row[heading] !== undefined || !min || !max) return {};
+    return { [heading]: `${min}–${max}${start ? `, start ${start}` : ''}` };
+  };
+  return { ...row, ...figure('temp_c'), ...figure('time_s') };
+}
+
+function readRow<K extends CsvKind>(kind: K, given: Row, line: number, known: unknown): { doc: Kinds[K] } | { faults: LineFault[] } {
+  const row = inTodaysColumns(given);
   const draft = draftFor(kind, row, known);
   if (typeof draft === 'string') return { faults: [{ line, field: 'family', message: draft }] };
   const faults: LineFault[] = [];
@@ -80,7 +93,9 @@ function readRow<K extends CsvKind>(kind: K, row: Row, line: number, known: unkn
   if (faults.length > 0) return { faults };
   const parsed = SCHEMAS[kind].safeParse(draft);
   if (parsed.success) return { doc: parsed.data as Kinds[K] };
-  return { faults: parsed.error.issues.map((issue) => ({ line, field: headingOf(kind, issue.path.join('.')), message: issue.message })) };
+  return {
+    faults: parsed.error.issues.map((issue) => ({ line, field: headingOf(kind, issue.path.join('.'), draft), message: issue.message })),
+  };
 }
 
 /** How many lines are read between two words of progress. */

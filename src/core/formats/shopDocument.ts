@@ -10,7 +10,7 @@ import { ProductSchema } from '../sheet';
 import { FIRST_PRINT } from './cardV1';
 import { Faults } from './faults';
 import { inTodaysShape } from './readPressing';
-import { DOCUMENT_VERSION, UPGRADES_TO_2 } from './upgrade';
+import { DOCUMENT_VERSION, UPGRADED, upgraded } from './upgrade';
 
 export const SHOP_FORMAT = 'tidy-beacon shop';
 
@@ -66,12 +66,12 @@ export class NotAShop extends Error {
 type Loose = Record<string, unknown>;
 
 /** A record of an older version in today's shape; one that is none is left for its schema to refuse. */
-function upgraded(section: string, version: number, record: unknown): unknown {
+function inNewestShape(section: string, version: number, record: unknown): unknown {
   if (section === 'pressings') return inTodaysShape(record);
-  const upgrade = version < DOCUMENT_VERSION ? UPGRADES_TO_2[section as keyof typeof UPGRADES_TO_2] : undefined;
-  if (!upgrade || typeof record !== 'object' || record === null) return record;
+  const kind = UPGRADED.find((one) => one === section);
+  if (!kind || typeof record !== 'object' || record === null) return record;
   try {
-    return upgrade(record as Loose);
+    return upgraded(kind, version, record as Loose);
   } catch {
     // it lacks what every record of that version had
     return record;
@@ -116,7 +116,7 @@ function readSection(section: Section, version: number, list: unknown, faults: F
   const keyOf = (KEY_OF[section] ?? ((record: { id: string }) => record.id)) as (record: unknown) => string;
   const seen = new Map<string, number>();
   return list.flatMap((record, i) => {
-    const parsed = schema.safeParse(upgraded(section, version, record));
+    const parsed = schema.safeParse(inNewestShape(section, version, record));
     if (!parsed.success) {
       for (const issue of parsed.error.issues) wrong(i + 1, issue.message, issue.path);
       return [];
@@ -158,7 +158,7 @@ export function readShopDocument(text: string): { doc: ShopDocument; faults: Fau
   );
   const doc = { format: SHOP_FORMAT, version: DOCUMENT_VERSION, ...sections } as ShopDocument;
   if (loose.house === undefined) return { doc, faults };
-  const house = HouseSchema.safeParse(upgraded('house', version, loose.house));
+  const house = HouseSchema.safeParse(inNewestShape('house', version, loose.house));
   if (house.success) return { doc: { ...doc, house: house.data }, faults };
   for (const issue of house.error.issues) faults.add({ line: 0, field: ['house', ...issue.path].join('.'), message: issue.message });
   return { doc, faults };

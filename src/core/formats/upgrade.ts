@@ -4,7 +4,7 @@ import { FAMILIES, type FamilyId, productFromFamily } from '../sheet';
 import { FIRST_PRINT } from './cardV1';
 
 /** Raised when stored documents of the shelf, presses, house or orders change shape. */
-export const DOCUMENT_VERSION = 2;
+export const DOCUMENT_VERSION = 3;
 
 // biome-ignore lint/suspicious/noExplicitAny: documents of an older shape, read by the names they then had
 type Old = Record<string, any>;
@@ -85,8 +85,13 @@ const order = (old: Old): Old => ({
   })),
 });
 
-/** What brings each kind of document from version 1 to 2. Pure; the result still goes through its schema. */
-export const UPGRADES_TO_2: Readonly<Record<'fabrics' | 'blanks' | 'products' | 'presses' | 'house' | 'orders', (old: Old) => Old>> = {
+/** Kinds of documents that have changed shape since the first version. */
+export const UPGRADED = ['fabrics', 'blanks', 'products', 'presses', 'house', 'orders'] as const;
+type Upgraded = (typeof UPGRADED)[number];
+type Upgrades = Readonly<Partial<Record<Upgraded, (old: Old) => Old>>>;
+
+/** What brings each kind of document from version 1 to 2. */
+const UPGRADES_TO_2: Upgrades = {
   fabrics: fabric,
   blanks: blank,
   products: product,
@@ -94,3 +99,40 @@ export const UPGRADES_TO_2: Readonly<Record<'fabrics' | 'blanks' | 'products' | 
   house,
   orders: order,
 };
+
+/** A range of before figures were kept as written; its nominal was the figure to begin with. */
+const asWritten = ({ min, max, nominal }: Old): Old => ({ form: 'range', min, max, ...(nominal !== undefined && { start: nominal }) });
+const writtenFigures = (one: Old): Old => ({
+  ...one,
+  ...(one.tempC && { tempC: asWritten(one.tempC) }),
+  ...(one.timeS && { timeS: asWritten(one.timeS) }),
+});
+const writtenSheet = (sheet: Old): Old => ({
+  ...sheet,
+  stages: (sheet.stages as Old[]).map(writtenFigures),
+  overrides: (sheet.overrides as Old[]).map(writtenFigures),
+  alternatives: (sheet.alternatives as Old[]).map((way) => ({ ...way, changes: (way.changes as Old[]).map(writtenFigures) })),
+});
+
+/** What brings each kind of document from version 2 to 3. */
+const UPGRADES_TO_3: Upgrades = {
+  products: (old) => ({
+    ...writtenSheet(old),
+    earlier: (old.earlier as Old[]).map(writtenSheet),
+    secondPress: FAMILIES[old.familyId as FamilyId].secondPress,
+  }),
+  house: (old) => {
+    const { prePress } = old.rules as Old;
+    return {
+      ...old,
+      rules: { ...old.rules, prePress: prePress === 'computed' ? prePress : 'seconds' },
+      figures: { ...STARTING_HOUSE.figures, ...old.figures, prePressS: prePress === 'long' ? 10 : 5 },
+    };
+  },
+};
+
+/** A document of an older version in today's shape; it still goes through its schema. @throws it lacks what all of that version had */
+export function upgraded(kind: Upgraded, version: number, old: Old): Old {
+  const second = version < 2 ? (UPGRADES_TO_2[kind]?.(old) ?? old) : old;
+  return version < 3 ? (UPGRADES_TO_3[kind]?.(second) ?? second) : second;
+}

@@ -16,6 +16,7 @@ export const COVER_SHEETS = {
   paper: { name: 'baking paper', k: 0.1, rho: 800, c: 1400, thicknessMm: 0.08 },
   matte: { name: 'matte paper', k: 0.1, rho: 900, c: 1400, thicknessMm: 0.1 },
   silicone: { name: 'silicone sheet', k: 0.22, rho: 1150, c: 1400, thicknessMm: 0.3 },
+  'used carrier': { name: 'used carrier', k: 0.15, rho: 1150, c: 1300, thicknessMm: 0.11 },
 } as const;
 export type CoverSheet = keyof typeof COVER_SHEETS;
 

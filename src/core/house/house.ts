@@ -2,13 +2,14 @@
 import { z } from 'zod';
 import { Id, Initials } from '../materials';
 import { HousePlacesSchema } from '../placement';
+import { AllowanceSchema, FAMILY_IDS } from '../sheet';
 
 const HouseRulesSchema = z.object({
   coverWhenAllowed: z.enum(['always', 'never']),
   secondPress: z.enum(['always', 'when an edge looks proud']),
   obstruction: z.enum(['pillow', 'raise', 'hang off']),
   loading: z.enum(['threaded', 'flat', 'turned']),
-  prePress: z.enum(['short', 'long', 'computed']),
+  prePress: z.enum(['seconds', 'computed']),
   centre: z.enum(['crease', 'ruler', 'eye']),
   drop: z.enum(['fingers', 'ruler', 'tall art']),
   unmeasured: z.enum(['widen', 'bump']),
@@ -45,8 +46,14 @@ export const HouseSchema = z.object({
   figures: z.object({
     /** Width of the operator's own finger, mm. */
     fingerMm: z.number().min(8, 'A finger under 8 mm is not one.').max(40, 'A finger over 40 mm is not one.'),
+    /** A pre-press by the house's own seconds; 0: none. */
+    prePressS: z.number().min(0).max(30, 'A pre-press of more than 30 s is a press.'),
+    /** A second press by house rule, s. */
+    finishS: z.number().min(1, 'A second press lasts a second at least.').max(60, 'A second press of more than a minute is a press.'),
     /** What the bump school adds on an unmeasured press, K. */
     bumpK: z.number().min(0).max(20, 'A bump of more than 20 K is guesswork; measure the press.'),
+    /** How far from a single figure of a sheet, by family; what is not in it is as usual. */
+    allowances: z.partialRecord(z.enum(FAMILY_IDS), AllowanceSchema).optional(),
   }),
   /** Initials of those who press here. */
   operators: z.array(Initials.min(1, 'Initials cannot be empty.')).max(40),
@@ -74,7 +81,7 @@ export const STARTING_HOUSE: House = {
     secondPress: 'when an edge looks proud',
     obstruction: 'pillow',
     loading: 'threaded',
-    prePress: 'short',
+    prePress: 'seconds',
     centre: 'ruler',
     drop: 'ruler',
     unmeasured: 'widen',
@@ -83,13 +90,10 @@ export const STARTING_HOUSE: House = {
     felt: 'protect',
     insideMark: 'care',
   },
-  figures: { fingerMm: 18, bumpK: 5 },
+  figures: { fingerMm: 18, prePressS: 5, finishS: 5, bumpK: 5 },
   operators: [],
   room: { tempC: 22, humidityPercent: 50 },
 };
-
-/** Pre-press by house rule, s. */
-export const PRE_PRESS_S = { short: 5, long: 10 } as const;
 
 const sameUse = (a: Pick<HouseSetting, 'pressId' | 'productId' | 'of'>, b: typeof a) =>
   a.pressId === b.pressId && a.productId === b.productId && a.of === b.of;

@@ -6,7 +6,6 @@ export {
   HouseSchema,
   type HouseSetting,
   houseSetting,
-  PRE_PRESS_S,
   STARTING_HOUSE,
   withoutSetting,
   withSetting,

@@ -59,8 +59,12 @@ export const SCHOOLS: readonly School[] = [
   school(
     'prePress',
     'Pre-press',
-    { value: 'short', text: 'short, 5 s', changes: '5 s bare before every print.' },
-    { value: 'long', text: 'long, 10 s', changes: '10 s bare; the bare face is nearer its limit on hot cards.' },
+    {
+      value: 'seconds',
+      text: 'our own seconds',
+      changes:
+        'As many seconds before every print as you type under Figures; a longer one brings the bare face nearer its limit on hot cards.',
+    },
     {
       value: 'computed',
       text: 'as long as the damp needs',

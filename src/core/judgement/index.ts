@@ -15,4 +15,4 @@ export { type Judgement, judge, LAW, type Law, QUICK, type SetValues } from './j
 export { lampAt } from './lamp';
 export { RULES } from './rules';
 export { PressureSettingSchema, type Setting, SettingSchema } from './setting';
-export { marginsAt, smallestMargin } from './window';
+export { marginsAt, namedIn, settable, smallestMargin } from './window';

@@ -12,13 +12,13 @@ import {
   type PreparedInput,
   pressOf,
   type Reason,
+  sheetStage,
   touchingArea,
   trialOf,
 } from '../draft';
 import { type HouseSetting, withoutSetting } from '../house';
-import type { Range } from '../materials';
 import { bandMiddle, pressureSetting } from '../press';
-import { pressStage, type SheetStage } from '../sheet';
+import type { Allowed, SheetStage } from '../sheet';
 import { phrase } from '../units';
 import { bondFindings, unknownHeat } from './bondFindings';
 import type { Bound, Finding, Lamp, Margin, Window } from './finding';
@@ -27,7 +27,7 @@ import { RULES, ruleFindings } from './rules';
 import type { Rule } from './rules/rule';
 import type { Setting } from './setting';
 import { splitWindow } from './split';
-import { CLEAR_MARGIN_K, fabricBounds, marginsAt, settable, sheetBounds, smallestMargin, surfaceBounds, windowOf } from './window';
+import { CLEAR_MARGIN_K, fabricBounds, marginsAt, namedIn, settable, sheetBounds, smallestMargin, surfaceBounds, windowOf } from './window';
 
 /** What a piece is judged by; the whole of it unless a check leaves something out. */
 export interface Law {
@@ -43,6 +43,7 @@ export const QUICK: Law = { ...LAW, bonds: false };
 /** Set values a piece came to for each closing, °C. */
 export interface SetValues {
   press: number;
+  prePress: number;
   marry: number;
   finish: number;
   tack: readonly number[];
@@ -68,9 +69,10 @@ export interface Judgement {
 function furtherClosing(
   input: PreparedInput,
   bounds: ReturnType<typeof sheetBounds>,
+  namedC: number | null,
   pressC: number,
 ): { setC: number; findings: Finding[]; window: Window } {
-  const window = windowOf(input.press, bounds);
+  const window = windowOf(input.press, bounds, namedC);
   const serves = smallestMargin(marginsAt(window, pressC)) >= CLEAR_MARGIN_K;
   const setC = serves ? pressC : window.bestSetC;
   return { setC, window, findings: marginFindings(window, setC) };
@@ -82,14 +84,14 @@ const named = (name: string, findings: Finding[]): Finding[] =>
 /** Set values of marry, finish and tacks, and what their own windows say against them. */
 function furtherClosings(input: PreparedInput, draft: Draft, pressC: number): { values: SetValues; findings: Finding[] } {
   const findings: Finding[] = [];
-  const at = (name: string, range: Range, own: (stage: { tempC: Range }) => ReturnType<typeof sheetBounds>): number => {
-    const closing = furtherClosing(input, own({ tempC: range }), pressC);
+  const at = (name: string, tempC: Allowed, bounds = sheetBounds(tempC)): number => {
+    const closing = furtherClosing(input, bounds, namedIn(tempC), pressC);
     findings.push(...named(name, closing.findings));
     return closing.setC;
   };
-  const plain = ({ tempC }: { tempC: Range }) => sheetBounds(tempC);
   const finish = draft.finish?.sheet ?? null;
-  const finishBounds = (stage: SheetStage) => (): ReturnType<typeof sheetBounds> => [
+  const prePress = sheetStage(draft, 'pre-press');
+  const finishBounds = (stage: SheetStage) => [
     ...sheetBounds(stage.tempC),
     ...fabricBounds(
       input,
@@ -100,9 +102,10 @@ function furtherClosings(input: PreparedInput, draft: Draft, pressC: number): { 
   ];
   const values = {
     press: pressC,
-    marry: draft.marry ? at('marry', draft.marry.tempC, plain) : pressC,
+    prePress: prePress?.ownHeat ? at('pre-press', prePress.tempC) : pressC,
+    marry: draft.marry ? at('marry', draft.marry.tempC) : pressC,
     finish: finish ? at('finish', finish.tempC, finishBounds(finish)) : pressC,
-    tack: input.under.map((product) => at('tack', pressStage(product).tempC, plain)),
+    tack: draft.under.map(({ press }) => at('tack', press.tempC)),
   };
   return { values, findings };
 }
@@ -111,7 +114,7 @@ function furtherClosings(input: PreparedInput, draft: Draft, pressC: number): { 
 function judgeDraft(input: PreparedInput, draft: Draft, reasons: Reason[], law: Law): Judgement {
   const { print, press } = input;
   const split = draft.split ? splitWindow(input, draft) : null;
-  const window = split?.window ?? windowOf(press, surfaceBounds(input, draft), draft.bumpK);
+  const window = split?.window ?? windowOf(press, surfaceBounds(input, draft), namedIn(pressOf(draft).tempC), draft.bumpK);
   const kept = keptTemp(input);
   const byHand = print.choices.setC !== undefined;
   const asked = print.choices.setC ?? kept?.value;

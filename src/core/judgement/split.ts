@@ -109,7 +109,7 @@ export function splitWindow(input: PreparedInput, draft: Draft): { lowerC: numbe
   if (!lower) throw new TypeError(`${press.name} has no heated lower platen`);
   const { unit, step } = press.set;
   const tried = (lowerC: number) => {
-    const window = windowOf(press, boundsAt(input, draft, lowerC));
+    const window = windowOf(press, boundsAt(input, draft, lowerC), null);
     return { lowerC, window, marginK: smallestMargin(marginsAt(window, window.bestSetC)) };
   };
   const stepK = unit === 'F' ? (step * 5) / 9 : step;

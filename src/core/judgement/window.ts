@@ -14,8 +14,9 @@ import {
   pressOf,
 } from '../draft';
 import { COVER_SHEETS, type CoverSheet, followOf, PADS_OVER, platenFor } from '../heat';
-import { limitForTime, type PressureBand, type Range } from '../materials';
+import { limitForTime, type PressureBand } from '../materials';
 import { bandOf, type Offset, type Press, pressOffset, setForMiddle } from '../press';
+import type { Allowed } from '../sheet';
 import { type Phrase, phrase, seconds, snap, temp, toInside, toShown } from '../units';
 import type { Bound, Margin, Window } from './finding';
 
@@ -34,7 +35,7 @@ export interface Closing {
 function closingsOf(draft: Draft): Closing[] {
   const closings: Closing[] = [];
   const pad = padOverOf(draft);
-  if (draft.prePressS > 0) closings.push({ name: 'pre-press', timeS: draft.prePressS, cover: null, padOver: pad });
+  if (draft.prePressS > 0) closings.push({ name: 'pre-press', timeS: draft.prePressS, cover: draft.prePressCover, padOver: pad });
   closings.push({ name: 'press', timeS: draft.timeS, cover: draft.cover, padOver: pad });
   if (draft.finish && !draft.finish.sheet)
     closings.push({ name: 'finish', timeS: draft.finish.timeS, cover: draft.finish.cover, padOver: pad });
@@ -82,10 +83,21 @@ export function platenWords({ set }: Press, surfaceC: number, name: 'platen' | '
 }
 
 /** The two sides of a sheet's window. */
-export const sheetBounds = ({ min, max }: Range): Bound[] => [
-  { side: 'sheet low', keep: 'above', surfaceC: min, breach: 'hold', says: phrase`the sheet asks for at least ${temp(min)}` },
-  { side: 'sheet high', keep: 'below', surfaceC: max, breach: 'hold', says: phrase`the sheet allows at most ${temp(max)}` },
-];
+export function sheetBounds({ min, max, ours, nominal }: Allowed): Bound[] {
+  const [low, high] = ours
+    ? [
+        phrase`round the sheet’s ${temp(nominal)} we allow no less than ${temp(min)}`,
+        phrase`round the sheet’s ${temp(nominal)} we allow no more than ${temp(max)}`,
+      ]
+    : [phrase`the sheet asks for at least ${temp(min)}`, phrase`the sheet allows at most ${temp(max)}`];
+  return [
+    { side: 'sheet low', keep: 'above', surfaceC: min, breach: 'hold', says: low },
+    { side: 'sheet high', keep: 'below', surfaceC: max, breach: 'hold', says: high },
+  ];
+}
+
+/** The figure a sheet names to begin with; null: it gives a range alone. */
+export const namedIn = ({ named, nominal }: Allowed): number | null => (named ? nominal : null);
 
 /** Mark, damage and dye, as bounds on the platen for a set of closings. */
 export function fabricBounds(input: PreparedInput, given: Draft, closings: readonly Closing[], band: PressureBand): Bound[] {
@@ -159,10 +171,18 @@ export function settable(press: Press, setC: number): number {
 /**
  * The whole window of a print on a press.
  *
+ * Its best set value is the one that brings the surface to the figure the sheet names, wherever that keeps its distance from
+ * every side or as much of it as can be had; else, and where the sheet names none, the one that keeps farthest.
+ *
+ * @param namedC the sheet's own figure, °C at the surface; null: it gives a range alone
  * @param bumpK how much cooler than it shows an unmeasured press is taken to be by house rule, K
  */
-export function windowOf(press: Press, bounds: Bound[], bumpK = 0): Window {
+export function windowOf(press: Press, bounds: Bound[], namedC: number | null, bumpK = 0): Window {
   const { offsetK, ...rest } = pressOffset(press);
   const open = { bounds, ...rest, offsetK: offsetK - bumpK };
-  return { ...open, settable: press.set, bestSetC: bestSetting(open, press) };
+  const farthest = bestSetting(open, press);
+  const named = namedC === null ? farthest : settable(press, setForMiddle(open, namedC));
+  const room = (setC: number) => smallestMargin(marginsAt(open, setC));
+  const bestSetC = room(named) >= Math.min(CLEAR_MARGIN_K, room(farthest)) ? named : farthest;
+  return { ...open, settable: press.set, bestSetC };
 }

@@ -2,17 +2,24 @@
 import { z } from 'zod';
 import { Id, Name, RetiredOn, Words } from './fields';
 
-export const COVER_KINDS = ['ptfe', 'paper', 'matte', 'silicone'] as const;
+const COVER_AIDS = ['ptfe', 'paper', 'matte', 'silicone'] as const;
+/** What may lie over a print: an aid of the shop, or, in a finish, the transfer's own used carrier. */
+export const COVER_KINDS = [...COVER_AIDS, 'used carrier'] as const;
 export type CoverKind = (typeof COVER_KINDS)[number];
+/** The aid that lies there; null: it is none. */
+export const coverAid = (cover: CoverKind): (typeof COVER_AIDS)[number] | null => (cover === 'used carrier' ? null : cover);
 
 export const PAD_KINDS = ['firm pad', 'felt', 'soft pad', 'foam', 'pillow'] as const;
 export type PadKind = (typeof PAD_KINDS)[number];
+
+/** What an aid may serve as. */
+export const AID_KINDS = [...COVER_AIDS, ...PAD_KINDS] as const;
 
 export const AidSchema = z.object({
   id: Id,
   name: Name,
   /** What it serves as. */
-  serves: z.enum([...COVER_KINDS, ...PAD_KINDS]),
+  serves: z.enum(AID_KINDS),
   /** Under the press, mm. */
   thicknessMm: z.number().min(0.02).max(60),
   wear: z.enum(['sound', 'worn', 'spent']),

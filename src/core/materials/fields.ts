@@ -33,31 +33,10 @@ export const Words = z.string().trim().max(500, 'Keep it to 500 letters.');
 /** The day a thing was taken off the shelf; records that name it keep it. Absent: in use. */
 export const RetiredOn = z.iso.date().optional();
 
-/** A range with the supplier's nominal setting in it; without one, the middle is taken. */
-export const rangeOf = (lowest: number, highest: number, unit: string) => {
-  const end = z
-    .number()
-    .min(lowest, `Below ${lowest} ${unit} is not a press setting.`)
-    .max(highest, `Above ${highest} ${unit} is not a press setting.`);
-  return z.object({ min: end, max: end, nominal: z.number().optional() }).superRefine((range, ctx) => {
-    if (range.min > range.max)
-      ctx.addIssue({
-        code: 'custom',
-        path: ['min'],
-        message: `The minimum ${range.min} ${unit} is over the maximum ${range.max} ${unit}.`,
-      });
-    else if (range.nominal !== undefined && (range.nominal < range.min || range.nominal > range.max)) {
-      ctx.addIssue({
-        code: 'custom',
-        path: ['nominal'],
-        message: `The nominal ${range.nominal} ${unit} lies outside ${range.min} to ${range.max} ${unit}.`,
-      });
-    }
-  });
-};
+/** A range with a figure to begin with in it; without one, the middle is taken. */
 export type Range = { min: number; max: number; nominal?: number | undefined };
 
-/** The supplier's nominal setting, or the middle of the range when the sheet names none. */
+/** Where a range begins: its own figure, or the middle. */
 export const nominalOf = (range: Range): number => range.nominal ?? (range.min + range.max) / 2;
 
 /** Pressure words, light to heavy. */

@@ -1,6 +1,6 @@
 /** Materials: fibres, fabrics, blanks, and the aids that lie over and under them. */
 
-export { type Aid, AidSchema, aidFor, COVER_KINDS, type CoverKind, PAD_KINDS } from './aid';
+export { AID_KINDS, type Aid, AidSchema, aidFor, COVER_KINDS, type CoverKind, coverAid } from './aid';
 export { type Blank, BlankSchema, BlankShapeSchema, DUTIES, type Duty, OBSTRUCTION_KINDS, type Obstruction, testPieceHeld } from './blank';
 export { BLANK_KINDS, isSided, POSITIONS, type Position, SIDES, sidedWords, USUAL_POSITIONS, usualPosition } from './blankKinds';
 export { BUILT_IN_AIDS } from './builtInAids';
@@ -39,7 +39,6 @@ export {
   type PressureBand,
   type Range,
   RetiredOn,
-  rangeOf,
   SET_C,
   SetTemp,
   Words,

@@ -3,7 +3,9 @@
 export {
   BASES,
   type Base,
+  CHOSEN_STAGES,
   type Choices,
+  type ChosenStage,
   LaySchema,
   type Line,
   LineSchema,

@@ -1,11 +1,15 @@
 /** Orders as they are typed in: lines of items alike, each with one or more prints of one or more layers, perhaps named from a roster. */
 import { z } from 'zod';
-import { Dwell, Id, isSided, Name, POSITIONS, SetTemp, SIDES, sidedWords, Words } from '../materials';
+import { DWELL_S, Dwell, Id, isSided, Name, POSITIONS, SetTemp, SIDES, sidedWords, Words } from '../materials';
 import { ART_KINDS, PEELS } from '../sheet';
 
 /** What the piece lies on. */
 export const BASES = ['usual pad', 'firm pad', 'pillow'] as const;
 export type Base = (typeof BASES)[number];
+
+/** Closings beside the press stage whose time a print may choose. */
+export const CHOSEN_STAGES = ['marry', 'pre-press', 'tack', 'finish'] as const;
+export type ChosenStage = (typeof CHOSEN_STAGES)[number];
 
 /** What the operator decided against or beside the card's own pick; absent means the card picks. */
 const Choices = z.object({
@@ -14,6 +18,8 @@ const Choices = z.object({
   timeS: Dwell.optional(),
   cover: z.boolean().optional(),
   peel: z.enum(PEELS).optional(),
+  /** Seconds of the other closings; 0 leaves a pre-press or a second press out. */
+  stageS: z.partialRecord(z.enum(CHOSEN_STAGES), z.number().min(0).max(DWELL_S.max, 'No closing lasts over an hour.')).optional(),
   /** A second way the sheet itself offers, by its name. */
   alternative: Name.optional(),
   /** Hot from below, cool from above. */

@@ -53,6 +53,8 @@ export {
   type Band,
   bandOf,
   deliveredBand,
+  dwell,
+  dwells,
   isHandHeld,
   type Offset,
   type Press,

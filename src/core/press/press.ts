@@ -84,6 +84,8 @@ export const PressSchema = z.object({
     .refine((l) => l.minC < l.maxC, { path: ['minC'], message: 'The lowest setting is not under the highest.' })
     .nullable(),
   timers: z.union([z.literal(1), z.literal(2)]),
+  /** What its timer can be set in, s; absent: whole seconds. */
+  timerStepS: z.union([z.literal(0.1), z.literal(0.5), z.literal(1), z.literal(5)]).optional(),
   opensItself: z.boolean(),
   retiredOn: z.iso.date().optional(),
   /** What the upper platen’s face is; absent: dark coated. */
@@ -154,4 +156,18 @@ export function usualPress(presses: readonly Press[], isCap: boolean): Press | u
   const rank = (press: Press) =>
     (press.retiredOn ? 8 : 0) + ((press.kind === 'cap') === isCap ? 0 : 4) + (isHandHeld(press) ? 2 : 0) + (press.calibration ? 0 : 1);
   return [...presses].sort((a, b) => rank(a) - rank(b) || area(b) - area(a))[0];
+}
+
+/** A time as a press's timer can be set to it: the nearest of its steps, at least one. */
+export function dwell({ timerStepS = 1 }: Pick<Press, 'timerStepS'>, timeS: number): number {
+  const steps = Math.max(1, Math.round(timeS / timerStepS));
+  return Math.round(10 * steps * timerStepS) / 10;
+}
+
+/** The shortest and longest time its timer can be set to within a range, s; a range between two steps is the nearest one. */
+export function dwells(press: Pick<Press, 'timerStepS'>, { min, max }: { min: number; max: number }): { min: number; max: number } {
+  const { timerStepS: step = 1 } = press;
+  const [first, last] = [Math.ceil(min / step - 1e-9) * step, Math.floor(max / step + 1e-9) * step];
+  const near = dwell(press, (min + max) / 2);
+  return first <= last ? { min: Math.round(10 * first) / 10, max: Math.round(10 * last) / 10 } : { min: near, max: near };
 }

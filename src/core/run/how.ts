@@ -17,7 +17,10 @@ function placeOfCue({ stages }: Pick<Card, 'stages'>, { stage, act }: Pick<Cue, 
   const kind = stages[stage]?.kind;
   if (!kind || act === null) return null;
   if (act === 'opened') return 'open';
-  return kind === 'peel' && stages[stage - 1]?.kind === 'marry' ? 'part' : kind;
+  const closing = stages.slice(0, stage).findLast(({ by }) => by === 'press')?.kind;
+  if (kind === 'peel' && closing === 'marry') return 'part';
+  if (kind === 'rub' && closing === 'marry') return 'rub married';
+  return kind === 'peel' && closing === 'finish' ? 'pull' : kind;
 }
 
 /**

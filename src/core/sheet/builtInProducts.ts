@@ -3,12 +3,12 @@ import type { CoverKind } from '../materials';
 import { FAMILIES } from './families';
 import type { Family, FamilyStage } from './family';
 import type { Product } from './product';
-import type { SheetStage } from './stage';
+import type { WrittenStage } from './stage';
 
 /** The sheet a family usually takes where one is called for. */
 const USUAL_COVER: Partial<Record<FamilyStage['kind'], CoverKind>> = { finish: 'matte' };
 
-const sheetStage = (stage: FamilyStage): SheetStage => ({
+const written = (stage: FamilyStage): WrittenStage => ({
   ...stage,
   pressure: { asStated: stage.pressure, band: stage.pressure },
   coverKind: USUAL_COVER[stage.kind] ?? 'ptfe',
@@ -17,13 +17,13 @@ const sheetStage = (stage: FamilyStage): SheetStage => ({
 
 /** A family's general figures as a product to start from; it says of itself that it is no supplier's sheet. */
 export function productFromFamily(family: Family, on: string): Product {
-  const { id, name, what: _, stages, filmMm, carrier, minutesToMake, care, ...traits } = family;
+  const { id, name, what: _, allowance: __, stages, filmMm, carrier, minutesToMake, care, ...traits } = family;
   return {
     id: `general-${id}`,
     name: `${name}, general figures`,
     maker: 'no maker: replace by your sheet',
     familyId: id,
-    stages: stages.map(sheetStage),
+    stages: stages.map(written),
     overrides: [],
     alternatives: [],
     otherPeels: [],

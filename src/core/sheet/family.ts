@@ -1,6 +1,7 @@
 /** What a built-in transfer family is: a general starting point that a product's own sheet always replaces. */
 
-import type { PressureBand, Range } from '../materials';
+import type { PressureBand } from '../materials';
+import type { Allowance, Figure } from './figure';
 import type { StageKind } from './stage';
 import type { Peel, Traits } from './traits';
 
@@ -31,8 +32,8 @@ export type FamilyId = (typeof FAMILY_IDS)[number];
 /** A stage of a family: its window at the platen, and what lies over it. */
 export interface FamilyStage {
   kind: StageKind;
-  tempC: Range;
-  timeS: Range;
+  tempC: Figure;
+  timeS: Figure;
   pressure: PressureBand;
   cover: 'required' | 'allowed' | 'avoid';
   peel: Peel;
@@ -43,6 +44,8 @@ export interface Family extends Traits {
   name: string;
   what: string;
   stages: readonly FamilyStage[];
+  /** How far a product of it may be from a single figure of its sheet: ours. */
+  allowance: Allowance;
   filmMm: number;
   carrier: 'film' | 'paper' | 'none';
   /** Hands' time to make one ready, minutes: cut, weed, print, marry. A starting figure to be replaced. */

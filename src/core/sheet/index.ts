@@ -3,7 +3,31 @@
 export { builtInProducts, productFromFamily } from './builtInProducts';
 export { FAMILIES } from './families';
 export { FAMILY_IDS, type FamilyId } from './family';
-export { OlderSheet, type Product, ProductSchema, pressStage, type SheetFor, sheetFor, stageOf, withRevision } from './product';
+export {
+  type Allowance,
+  AllowanceSchema,
+  type Allowed,
+  allowedTemp,
+  allowedTime,
+  at,
+  between,
+  type Figure,
+} from './figure';
+export { figurePhrase, figureText, figureWords, readFigure } from './figureText';
+export {
+  type Allowances,
+  allowanceOf,
+  OlderSheet,
+  type Product,
+  ProductSchema,
+  pressStage,
+  type SheetFor,
+  sheetFor,
+  stageOf,
+  withRevision,
+  writtenPress,
+  writtenStage,
+} from './product';
 export { isFoundBy } from './search';
-export { type SheetStage, STAGE_KINDS } from './stage';
+export { SHEET_C, SHEET_S, type SheetStage, STAGE_KINDS, type StageKind, type WrittenStage } from './stage';
 export { ART_KINDS, type ArtKind, PADS, type Pad, PEELS, type Peel } from './traits';

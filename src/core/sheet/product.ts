@@ -1,8 +1,18 @@
 /** Transfer products: one supplier's sheet, as the shop holds it, with its settings by fabric and colour group and its earlier revisions. */
 import { z } from 'zod';
 import { FABRIC_GROUPS, type FabricGroup, FIBRE_IDS, Id, Name, RetiredOn, Words } from '../materials';
-import { FAMILY_IDS } from './family';
-import { type SheetStage, SheetStagesSchema, StageChangeSchema, type StageKind } from './stage';
+import { FAMILIES } from './families';
+import { FAMILY_IDS, type FamilyId } from './family';
+import { type Allowance, AllowanceSchema, allowedTemp, allowedTime, type Figure } from './figure';
+import {
+  type SheetStage,
+  STAGE_KINDS,
+  type StageChange,
+  StageChangeSchema,
+  type StageKind,
+  type WrittenStage,
+  WrittenStagesSchema,
+} from './stage';
 import { PEELS, TraitsSchema } from './traits';
 
 /** Settings the sheet gives for a group of fabrics, a group of colours, or both together. */
@@ -21,14 +31,14 @@ const Source = z.object({ sheet: Words.min(1, 'Which sheet is this from?'), on: 
 /** A sheet as it was before the current one. */
 const Revision = z.object({
   source: Source,
-  stages: SheetStagesSchema,
+  stages: WrittenStagesSchema,
   overrides: z.array(Override),
   alternatives: z.array(Alternative),
   care: Words,
 });
 export type Revision = z.infer<typeof Revision>;
 
-const CHANGED = ['tempC', 'timeS', 'pressure'] as const;
+const CHANGED = ['tempC', 'timeS', 'pressure', 'cover', 'coverKind'] as const;
 const groupsOf = (one: Override) => [one.fabricGroup ?? 'any fabric', one.colourGroup ?? 'any colour'].join(', ');
 const covers = (wide: string | undefined, narrow: string | undefined) => wide === undefined || wide === narrow;
 
@@ -66,7 +76,7 @@ export const ProductSchema = z
     name: Name,
     maker: Name,
     familyId: z.enum(FAMILY_IDS),
-    stages: SheetStagesSchema,
+    stages: WrittenStagesSchema,
     overrides: z.array(Override).max(60),
     alternatives: z.array(Alternative).max(10),
     /** Other peels the sheet allows beside the press stage's own. */
@@ -84,6 +94,8 @@ export const ProductSchema = z
     source: Source,
     /** Newest first. */
     earlier: z.array(Revision).max(50),
+    /** How far from a single figure of the sheet; absent: as for its family. */
+    allowance: AllowanceSchema.optional(),
     care: Words,
     retiredOn: RetiredOn,
   })
@@ -106,7 +118,8 @@ export const ProductSchema = z
       ),
     ];
     for (const { one, path } of changes)
-      if (!kinds.includes(one.stage)) ctx.addIssue({ code: 'custom', path, message: `This product has no ${one.stage} stage.` });
+      if (!kinds.includes(one.stage) && !isNewPrePress(one))
+        ctx.addIssue({ code: 'custom', path, message: `This product has no ${one.stage} stage.` });
     product.earlier.forEach((revision, i) => {
       const newer = i === 0 ? product.source.on : product.earlier[i - 1]?.source.on;
       if (newer !== undefined && revision.source.on > newer)
@@ -119,16 +132,23 @@ export const ProductSchema = z
   });
 export type Product = z.infer<typeof ProductSchema>;
 
-/** The stage of a kind, or undefined. */
-export const stageOf = (product: Pick<Product, 'stages'>, kind: StageKind): SheetStage | undefined =>
+/** The stage of a kind as the sheet has it, or undefined. */
+export const writtenStage = (product: Pick<Product, 'stages'>, kind: StageKind): WrittenStage | undefined =>
   product.stages.find((stage) => stage.kind === kind);
 
-/** The press stage, which every product has. @throws a product that never went through its schema */
-export function pressStage(product: Pick<Product, 'stages' | 'name'>): SheetStage {
-  const stage = stageOf(product, 'press');
+/** The press stage as the sheet has it; every product has one. @throws a product that never went through its schema */
+export function writtenPress(product: Pick<Product, 'stages' | 'name'>): WrittenStage {
+  const stage = writtenStage(product, 'press');
   if (!stage) throw new TypeError(`${product.name} has no press stage`);
   return stage;
 }
+
+/** Allowances a house has of its own, by family. */
+export type Allowances = Partial<Record<FamilyId, Allowance>>;
+
+/** How far a product may be from a single figure of its sheet: its own, else the house's for its family, else ours. */
+export const allowanceOf = ({ allowance, familyId }: Pick<Product, 'allowance' | 'familyId'>, house: Allowances = {}): Allowance =>
+  allowance ?? house[familyId] ?? FAMILIES[familyId].allowance;
 
 /** What the sheet says for one piece, and from where. */
 export interface SheetFor {
@@ -137,19 +157,59 @@ export interface SheetFor {
   taken: { from: 'fabric group' | 'colour group' | 'fabric and colour group' | 'alternative'; name: string; stage: StageKind }[];
 }
 
-const change = (stages: SheetStage[], { stage, tempC, timeS, pressure }: Partial<Override> & { stage: StageKind }): SheetStage[] =>
-  stages.map((one) =>
-    one.kind === stage ? { ...one, ...(tempC && { tempC }), ...(timeS && { timeS }), ...(pressure && { pressure }) } : one,
+/** Settings for a group may bring a pre-press that the sheet has not in general. */
+function isNewPrePress({ stage, timeS }: StageChange): boolean {
+  return stage === 'pre-press' && timeS !== undefined;
+}
+
+/** A pre-press that only a group's settings name: at the press's heat and pressure, bare. */
+const newPrePress = (stages: readonly WrittenStage[], timeS: Figure): WrittenStage[] =>
+  stages
+    .filter(({ kind }) => kind === 'press')
+    .map(({ tempC: _, ...press }) => ({ ...press, kind: 'pre-press', timeS, cover: 'avoid', peel: 'none', timer: 1 }));
+
+function change(stages: WrittenStage[], { stage, tempC, timeS, pressure, cover, coverKind }: StageChange): WrittenStage[] {
+  const has = stages.some(({ kind }) => kind === stage);
+  const all = has || stage !== 'pre-press' || !timeS ? stages : inOrder([...stages, ...newPrePress(stages, timeS)]);
+  return all.map((one) =>
+    one.kind === stage
+      ? {
+          ...one,
+          ...(tempC && { tempC }),
+          ...(timeS && { timeS }),
+          ...(pressure && { pressure }),
+          ...(cover && { cover }),
+          ...(coverKind && { coverKind }),
+        }
+      : one,
   );
+}
+
+const inOrder = (stages: WrittenStage[]): WrittenStage[] =>
+  stages.sort((a, b) => STAGE_KINDS.indexOf(a.kind) - STAGE_KINDS.indexOf(b.kind));
+
+/** Written stages with what their figures allow; a stage without a heat of its own is pressed at the press stage's. */
+function allowed(stages: readonly WrittenStage[], allowance: Allowance): SheetStage[] {
+  const pressC = stages.find(({ kind }) => kind === 'press')?.tempC;
+  return stages.flatMap((stage) => {
+    const tempC = stage.tempC ?? pressC;
+    return tempC
+      ? [{ ...stage, ownHeat: stage.tempC !== undefined, tempC: allowedTemp(tempC, allowance), timeS: allowedTime(stage.timeS, allowance) }]
+      : [];
+  });
+}
 
 const particular = (one: Override) => Number(one.fabricGroup !== undefined) + Number(one.colourGroup !== undefined);
 
 /**
  * The sheet's settings for a fabric group and a colour: its own stages, then what it says for the group, for the colour,
  * for both together, and last an alternative of its own that was chosen. The more particular beats the more general.
+ *
+ * @param house allowances of the house's own round single figures
  */
 export function sheetFor(
   product: Product,
+  house: Allowances | undefined,
   piece: { group: FabricGroup | undefined; colour: string | undefined; alternative: string | undefined },
 ): SheetFor {
   const colourGroup = product.colours.find((colour) => colour.name === piece.colour)?.group;
@@ -168,7 +228,18 @@ export function sheetFor(
     stages = change(stages, one);
     taken.push({ from: 'alternative', name: alternative?.name ?? '', stage: one.stage });
   }
-  return { stages, taken };
+  return { stages: allowed(stages, allowanceOf(product, house)), taken };
+}
+
+/** The general settings of one stage, without any group's or colour's; undefined: the sheet has no such stage. */
+export const stageOf = (product: Product, kind: StageKind, house?: Allowances): SheetStage | undefined =>
+  allowed(product.stages, allowanceOf(product, house)).find((stage) => stage.kind === kind);
+
+/** The general press stage. */
+export function pressStage(product: Product, house?: Allowances): SheetStage {
+  const stage = stageOf(product, 'press', house);
+  if (!stage) throw new TypeError(`${product.name} has no press stage`);
+  return stage;
 }
 
 /** A sheet that is older than the one the shelf holds. */

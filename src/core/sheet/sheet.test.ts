@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { builtInProducts } from './builtInProducts';
-import { OlderSheet, type Product, ProductSchema, pressStage, sheetFor, withRevision } from './product';
-import type { SheetStage } from './stage';
+import { between } from './figure';
+import { OlderSheet, type Product, ProductSchema, sheetFor, withRevision } from './product';
+import type { WrittenStage } from './stage';
 
 const faults = (result: { error?: { issues: { message: string }[] } | undefined }) =>
   result.error?.issues.map((i) => i.message).join(' ') ?? '';
@@ -9,12 +10,12 @@ const faults = (result: { error?: { issues: { message: string }[] } | undefined 
 describe('a supplier’s sheet', () => {
   const cut = builtInProducts('2026-01-01')[0] as Product;
   const said = (change: Partial<Product>) => faults(ProductSchema.safeParse({ ...cut, ...change }));
-  const press = { stage: 'press' as const, tempC: { min: 140, max: 150 } };
+  const press = { stage: 'press' as const, tempC: between(140, 150) };
   it.each([
     ['without stages', { stages: [] }, /needs a press stage/],
     [
       'with its stages out of order',
-      { stages: [...cut.stages, { ...(cut.stages[0] as SheetStage), kind: 'tack' as const }] },
+      { stages: [...cut.stages, { ...(cut.stages[0] as WrittenStage), kind: 'tack' as const }] },
       /tack stands too late/,
     ],
     ['with a stage twice', { stages: [...cut.stages, ...cut.stages] }, /press stage is there twice/],
@@ -23,7 +24,7 @@ describe('a supplier’s sheet', () => {
       {
         overrides: [
           { ...press, fabricGroup: 'polyester' as const },
-          { ...press, fabricGroup: 'polyester' as const, tempC: { min: 130, max: 135 } },
+          { ...press, fabricGroup: 'polyester' as const, tempC: between(130, 135) },
         ],
       },
       /polyester, any colour contradict those for polyester/,
@@ -34,7 +35,7 @@ describe('a supplier’s sheet', () => {
         colours: [{ name: 'neon', group: 'bright' }],
         overrides: [
           { ...press, fabricGroup: 'polyester' as const },
-          { ...press, colourGroup: 'bright', tempC: { min: 130, max: 135 } },
+          { ...press, colourGroup: 'bright', tempC: between(130, 135) },
         ],
       },
       /contradict.*say which holds where both apply/,
@@ -56,19 +57,19 @@ describe('a supplier’s sheet', () => {
     ],
   ])('%s is refused', (_, change, words) => expect(said(change)).toMatch(words));
   it('that says what holds for both is no contradiction', () => {
-    const both = { ...press, fabricGroup: 'polyester' as const, colourGroup: 'bright', tempC: { min: 128, max: 133 } };
+    const both = { ...press, fabricGroup: 'polyester' as const, colourGroup: 'bright', tempC: between(128, 133) };
     const colours = [{ name: 'neon', group: 'bright' }];
     const product = ProductSchema.parse({
       ...cut,
       colours,
-      overrides: [{ ...press, fabricGroup: 'polyester' }, { ...press, colourGroup: 'bright', tempC: { min: 130, max: 135 } }, both],
+      overrides: [{ ...press, fabricGroup: 'polyester' }, { ...press, colourGroup: 'bright', tempC: between(130, 135) }, both],
     });
     const at = (group: 'polyester' | 'nylon', colour?: string) =>
-      pressStage({ ...product, ...sheetFor(product, { group, colour, alternative: undefined }) }).tempC;
+      sheetFor(product, undefined, { group, colour, alternative: undefined }).stages.find(({ kind }) => kind === 'press')?.tempC.written;
     expect([at('polyester', 'neon'), at('polyester'), at('nylon', 'neon'), at('nylon')]).toEqual([
       both.tempC,
       press.tempC,
-      { min: 130, max: 135 },
+      between(130, 135),
       cut.stages[0]?.tempC,
     ]);
   });

@@ -1,21 +1,26 @@
 /** The stages of a supplier's sheet: what is pressed, how hot, how long, how hard, under what, and how it is peeled. */
 import { z } from 'zod';
-import { COVER_KINDS, PRESSURE_BANDS, rangeOf, Words } from '../materials';
+import { COVER_KINDS, PRESSURE_BANDS, Words } from '../materials';
+import { type Allowed, figureOf } from './figure';
 import { PEELS } from './traits';
 
-/** In the order they are done: a sheet married to its adhesive, a short tack, the full press, a finish. */
-export const STAGE_KINDS = ['marry', 'tack', 'press', 'finish'] as const;
+/** In the order they are done: a sheet married to its adhesive, the blank dried, a short tack, the full press, a finish. */
+export const STAGE_KINDS = ['marry', 'pre-press', 'tack', 'press', 'finish'] as const;
 export type StageKind = (typeof STAGE_KINDS)[number];
 
-const TempRange = rangeOf(60, 260, '°C');
-const TimeRange = rangeOf(1, 3600, 's');
+export const SHEET_C = { min: 60, max: 260 } as const;
+export const SHEET_S = { min: 1, max: 3600 } as const;
+const TempFigure = figureOf(SHEET_C.min, SHEET_C.max, '°C');
+const TimeFigure = figureOf(SHEET_S.min, SHEET_S.max, 's');
 /** Pressure in the sheet's own words beside our reading of it. */
 const Pressure = z.object({ asStated: Words.min(1, 'What does the sheet say of pressure?'), band: z.enum(PRESSURE_BANDS) });
 
-export const SheetStageSchema = z.object({
+/** A stage as the sheet has it. */
+export const WrittenStageSchema = z.object({
   kind: z.enum(STAGE_KINDS),
-  tempC: TempRange,
-  timeS: TimeRange,
+  /** Absent: at the press stage's own. */
+  tempC: TempFigure.optional(),
+  timeS: TimeFigure,
   pressure: Pressure,
   cover: z.enum(['required', 'allowed', 'avoid']),
   /** Which sheet, where the supplier names one. */
@@ -24,12 +29,29 @@ export const SheetStageSchema = z.object({
   /** Which timer, on presses that have two. */
   timer: z.union([z.literal(1), z.literal(2)]),
 });
-export type SheetStage = z.infer<typeof SheetStageSchema>;
+export type WrittenStage = z.infer<typeof WrittenStageSchema>;
+
+/** A stage as it holds for a piece: its figures with what they allow. */
+export interface SheetStage extends Omit<WrittenStage, 'tempC' | 'timeS'> {
+  /** The sheet gives it a heat of its own; else it is done at the press stage's. */
+  ownHeat: boolean;
+  tempC: Allowed;
+  timeS: Allowed;
+}
+
+/** Stages that are pressed at a heat of their own. */
+const NEEDS_HEAT: readonly StageKind[] = ['marry', 'press'];
 
 /** Stages of one sheet: in order, none twice, and always one press. */
-export const SheetStagesSchema = z.array(SheetStageSchema).superRefine((stages, ctx) => {
+export const WrittenStagesSchema = z.array(WrittenStageSchema).superRefine((stages, ctx) => {
   if (!stages.some((stage) => stage.kind === 'press'))
     ctx.addIssue({ code: 'custom', message: 'A product needs a press stage: temperature, time and pressure from its sheet.' });
+  stages.forEach((stage, i) => {
+    if (stage.coverKind === 'used carrier' && stage.kind !== 'finish')
+      ctx.addIssue({ code: 'custom', path: [i, 'coverKind'], message: 'A used carrier is laid back in a finish alone.' });
+    if (!stage.tempC && NEEDS_HEAT.includes(stage.kind))
+      ctx.addIssue({ code: 'custom', path: [i, 'tempC'], message: `The ${stage.kind} stage needs a temperature.` });
+  });
   const places = stages.map((stage) => STAGE_KINDS.indexOf(stage.kind));
   places.forEach((place, i) => {
     const before = places[i - 1];
@@ -39,7 +61,7 @@ export const SheetStagesSchema = z.array(SheetStageSchema).superRefine((stages, 
       ctx.addIssue({
         code: 'custom',
         path: [i, 'kind'],
-        message: `Stages go marry, tack, press, finish; ${stages[i]?.kind} stands too late.`,
+        message: `Stages go ${STAGE_KINDS.join(', ')}; ${stages[i]?.kind} stands too late.`,
       });
   });
 });
@@ -47,8 +69,10 @@ export const SheetStagesSchema = z.array(SheetStageSchema).superRefine((stages, 
 /** What an override may put in place of a stage's own figures. */
 export const StageChangeSchema = z.object({
   stage: z.enum(STAGE_KINDS),
-  tempC: TempRange.optional(),
-  timeS: TimeRange.optional(),
+  tempC: TempFigure.optional(),
+  timeS: TimeFigure.optional(),
   pressure: Pressure.optional(),
+  cover: WrittenStageSchema.shape.cover.optional(),
+  coverKind: WrittenStageSchema.shape.coverKind.optional(),
 });
 export type StageChange = z.infer<typeof StageChangeSchema>;

@@ -31,6 +31,8 @@ export const TraitsSchema = z.object({
   embossBase: z.boolean(),
   /** A trial on scrap comes before the first good piece. */
   trialFirst: z.boolean(),
+  /** What a second press by house rule does to it. */
+  secondPress: z.enum(['fine', 'flattens', 'not needed']),
   /** Rubbed down under a cloth while hot. */
   rub: z.boolean(),
   trim: z.enum(['nothing', 'rim', 'carrier', 'two-up']),

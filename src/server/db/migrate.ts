@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import type Sqlite from 'better-sqlite3';
 import type { BetterSQLite3Database } from 'drizzle-orm/better-sqlite3';
 import { migrate } from 'drizzle-orm/better-sqlite3/migrator';
-import { DOCUMENT_VERSION, UPGRADES_TO_2 } from '../../core/formats';
+import { DOCUMENT_VERSION, UPGRADED, upgraded } from '../../core/formats';
 import { BUILT_IN_AIDS } from '../../core/materials';
 import { DatabaseError } from './errors';
 
@@ -60,13 +60,15 @@ function upgradeDocuments(sqlite: Sqlite.Database, fresh: boolean): void {
   if (version >= DOCUMENT_VERSION) return;
   sqlite.transaction(() => {
     if (!fresh) {
-      for (const [table, upgrade] of Object.entries(UPGRADES_TO_2)) {
+      for (const table of UPGRADED) {
         const write = sqlite.prepare(`UPDATE ${table} SET doc = ? WHERE id = ?`);
         const rows = sqlite.prepare(`SELECT id, doc FROM ${table}`).all() as { id: string; doc: string }[];
-        for (const { id, doc } of rows) write.run(JSON.stringify(upgrade(JSON.parse(doc) as Record<string, unknown>)), id);
+        for (const { id, doc } of rows) write.run(JSON.stringify(upgraded(table, version, JSON.parse(doc) as Record<string, unknown>)), id);
       }
-      const write = sqlite.prepare('INSERT OR IGNORE INTO aids (id, version, doc) VALUES (?, 1, ?)');
-      for (const aid of BUILT_IN_AIDS) write.run(aid.id, JSON.stringify(aid));
+      if (version < 2) {
+        const write = sqlite.prepare('INSERT OR IGNORE INTO aids (id, version, doc) VALUES (?, 1, ?)');
+        for (const aid of BUILT_IN_AIDS) write.run(aid.id, JSON.stringify(aid));
+      }
     }
     sqlite.pragma(`user_version = ${DOCUMENT_VERSION}`);
   })();

@@ -241,7 +241,7 @@ describe('a new shop', () => {
   it('begins with the built-in shelf, starting rules and no press; a press can be added once and then wants its version', () => {
     const own = fresh(({ db }) => beginShop(db, '2026-01-01'));
     expect(readShelf(own.db).products).toHaveLength(20);
-    expect(readHouse(own.db)).toMatchObject({ version: 1, doc: { rules: { prePress: 'short' } } });
+    expect(readHouse(own.db)).toMatchObject({ version: 1, doc: { rules: { prePress: 'seconds' } } });
     expect(bench(own.db).orders).toEqual([]);
     const [press] = listPresses(shop.db).rows;
     if (!press) throw new Error('the demo has a press');

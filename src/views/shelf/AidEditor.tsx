@@ -1,6 +1,6 @@
 /** A cover sheet, pad or pillow: what it serves as, how worn it is, what may stand in for it. */
 import type { ShelfReply } from '../../contract';
-import { type Aid, COVER_KINDS, PAD_KINDS } from '../../core/materials';
+import { AID_KINDS, type Aid } from '../../core/materials';
 import { Check } from '../../ui/Check';
 import { ChoiceField, TextField } from '../../ui/Field';
 import { NumberField } from '../../ui/NumberField';
@@ -31,7 +31,7 @@ export function AidEditor({ doc, shelf, fields, onChange }: EditorProps<Aid>) {
         <ChoiceField
           label="Serves as"
           value={doc.serves}
-          options={[...COVER_KINDS, ...PAD_KINDS].map((value) => ({ value, text: value }))}
+          options={AID_KINDS.map((value) => ({ value, text: value }))}
           onChange={(serves) => onChange({ serves })}
         />
       </Cell>

@@ -1,17 +1,8 @@
 /** What the shelf knows of one transfer, fabric, blank or aid. */
 import type { ReactNode } from 'react';
-import {
-  type Aid,
-  type Blank,
-  blendLimits,
-  describeComposition,
-  describeMaterial,
-  type Fabric,
-  FIBRES,
-  nominalOf,
-} from '../../core/materials';
-import { FAMILIES, type Product, type SheetStage } from '../../core/sheet';
-import { formatBeside, formatDuration, formatFigure, formatForHouse, formatQuantity, houseUnit, type UnitId } from '../../core/units';
+import { type Aid, type Blank, blendLimits, describeComposition, describeMaterial, type Fabric, FIBRES } from '../../core/materials';
+import { FAMILIES, type Figure, figureWords, type Product, type WrittenStage } from '../../core/sheet';
+import { formatBeside, formatForHouse, houseUnit } from '../../core/units';
 import { useUnits } from '../../ui/house';
 
 type Fact = [string, ReactNode];
@@ -43,26 +34,23 @@ function Temperature({ tempC }: { tempC: number }) {
   );
 }
 
-function TemperatureRange({ low, high }: { low: number; high: number }) {
+/** A figure as the sheet writes it, the shop's own unit first. */
+function AsWritten({ kind, figure }: { kind: 'temperature' | 'duration'; figure: Figure }) {
   const house = useUnits();
-  const { first, beside } = houseUnit('temperature', house);
-  const range = (unit: UnitId) => `${formatFigure(low, unit)} to ${formatQuantity(high, unit)}`;
+  const { first, beside } = houseUnit(kind, house);
   return (
     <span className="figure">
-      {range(first)} {beside && <span className="label">{range(beside)}</span>}
+      {figureWords(figure, first)} {beside && <span className="label">{figureWords(figure, beside)}</span>}
     </span>
   );
 }
 
-function StageWords({ stage }: { stage: SheetStage }) {
+function StageWords({ stage }: { stage: WrittenStage }) {
   return (
     <>
-      <TemperatureRange low={stage.tempC.min} high={stage.tempC.max} />
+      {stage.tempC ? <AsWritten kind="temperature" figure={stage.tempC} /> : <span className="label">at the press’s own heat</span>}
       <span className="block">
-        <span className="figure">
-          {formatDuration(stage.timeS.min)} to {formatDuration(stage.timeS.max)}
-        </span>
-        , nominal <span className="figure">{formatDuration(nominalOf(stage.timeS))}</span>
+        <AsWritten kind="duration" figure={stage.timeS} />
       </span>
       <span className="block">
         “{stage.pressure.asStated}”{stage.pressure.asStated === stage.pressure.band ? '' : `, read as ${stage.pressure.band}`}
@@ -93,9 +81,9 @@ export function ProductDetail({ product }: { product: Product }) {
           (one): Fact => [
             `for ${group(one)}`,
             one.tempC ? (
-              <TemperatureRange low={one.tempC.min} high={one.tempC.max} />
+              <AsWritten kind="temperature" figure={one.tempC} />
             ) : one.timeS ? (
-              `${formatDuration(one.timeS.min)} to ${formatDuration(one.timeS.max)}`
+              <AsWritten kind="duration" figure={one.timeS} />
             ) : (
               one.pressure?.band
             ),

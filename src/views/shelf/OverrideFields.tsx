@@ -1,10 +1,11 @@
 /** Settings a sheet gives for a group of fabrics or colours, and the second ways it offers. */
 import { FABRIC_GROUPS } from '../../core/materials';
-import { type Product, STAGE_KINDS } from '../../core/sheet';
+import { type Product, SHEET_C, SHEET_S, STAGE_KINDS } from '../../core/sheet';
 import type { HouseUnits } from '../../core/units';
 import { ChoiceField, TextField } from '../../ui/Field';
-import { QuantityField } from '../../ui/QuantityField';
+import { FigureField } from '../../ui/FigureField';
 import { Cell, Part } from './Frame';
+import { figureProblem } from './StageFields';
 
 type Change = Product['overrides'][number];
 
@@ -16,31 +17,34 @@ interface ChangeFieldsProps {
   onChange: (part: Pick<Change, 'tempC' | 'timeS'>) => void;
 }
 
-/** The window an override puts in the stage's place: both ends of temperature and time, each pair only when given. */
+/** The figures an override puts in the place of the stage's own, each only when given. */
 function ChangeFields({ change, house, path, fields, onChange }: ChangeFieldsProps) {
-  const pair = (field: 'tempC' | 'timeS', end: 'min' | 'max', value: number | null) => {
-    if (value === null) return;
-    const now = change[field] ?? { min: value, max: value };
-    onChange({ [field]: { ...now, [end]: value } });
-  };
   return (
     <>
-      {(['tempC', 'timeS'] as const).map((field) =>
-        (['min', 'max'] as const).map((end) => (
-          <QuantityField
-            key={`${field} ${end}`}
-            label={`${field === 'tempC' ? 'Temp.' : 'Time'} ${end === 'min' ? 'from' : 'to'}`}
-            kind={field === 'tempC' ? 'temperature' : 'duration'}
-            unit={field === 'tempC' ? house.temperature : 's'}
-            house={house}
-            value={change[field]?.[end] ?? null}
-            onChange={(value) => pair(field, end, value)}
-            min={field === 'tempC' ? 60 : 1}
-            max={field === 'tempC' ? 260 : 3600}
-            problem={fields[`${path}.${field}.${end}`]}
-          />
-        )),
-      )}
+      <div className="col-span-2">
+        <FigureField
+          label="Temperature"
+          kind="temperature"
+          value={change.tempC}
+          house={house}
+          {...SHEET_C}
+          whenEmpty="as the stage"
+          onChange={(tempC) => onChange({ tempC })}
+          problem={figureProblem(fields, `${path}.tempC`)}
+        />
+      </div>
+      <div className="col-span-2">
+        <FigureField
+          label="Time"
+          kind="duration"
+          value={change.timeS}
+          house={house}
+          {...SHEET_S}
+          whenEmpty="as the stage"
+          onChange={(timeS) => onChange({ timeS })}
+          problem={figureProblem(fields, `${path}.timeS`)}
+        />
+      </div>
     </>
   );
 }
@@ -53,8 +57,12 @@ interface OverridesProps {
 }
 
 const without = <T,>(all: readonly T[], i: number): T[] => all.filter((_, j) => j !== i);
+/** A group may have a pre-press of its own where the sheet has none in general. */
 const kindsOf = (doc: Product) =>
-  STAGE_KINDS.filter((kind) => doc.stages.some((stage) => stage.kind === kind)).map((value) => ({ value, text: value }));
+  STAGE_KINDS.filter((kind) => kind === 'pre-press' || doc.stages.some((stage) => stage.kind === kind)).map((value) => ({
+    value,
+    text: value,
+  }));
 
 export function Overrides({ doc, house, fields, onChange }: OverridesProps) {
   const groups = [...new Set(doc.colours.map((colour) => colour.group))];
@@ -109,7 +117,9 @@ export function Overrides({ doc, house, fields, onChange }: OverridesProps) {
           className="act act-quiet"
           onClick={() => {
             const press = doc.stages.find((stage) => stage.kind === 'press');
-            onChange({ overrides: [...doc.overrides, { fabricGroup: 'polyester', stage: 'press', ...(press && { tempC: press.tempC }) }] });
+            onChange({
+              overrides: [...doc.overrides, { fabricGroup: 'polyester', stage: 'press', ...(press?.tempC && { tempC: press.tempC }) }],
+            });
           }}
         >
           + settings for a group
@@ -182,7 +192,7 @@ export function Alternatives({ doc, house, fields, onChange }: OverridesProps) {
               onChange({
                 alternatives: [
                   ...doc.alternatives,
-                  { name: 'low heat', changes: [{ stage: 'press', tempC: press.tempC, timeS: press.timeS }] },
+                  { name: 'low heat', changes: [{ stage: 'press', ...(press.tempC && { tempC: press.tempC }), timeS: press.timeS }] },
                 ],
               });
           }}

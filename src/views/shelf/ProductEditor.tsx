@@ -1,6 +1,6 @@
 /** A transfer as its supplier's sheet has it: stages, settings by group, how it lies, where it may go. */
 import { useState } from 'react';
-import { FAMILIES, FAMILY_IDS, type Product, pressStage, productFromFamily, STAGE_KINDS } from '../../core/sheet';
+import { FAMILIES, FAMILY_IDS, type Product, productFromFamily, STAGE_KINDS, writtenPress } from '../../core/sheet';
 import { ChoiceField, TextField } from '../../ui/Field';
 import { useUnits } from '../../ui/house';
 import { NumberField } from '../../ui/NumberField';
@@ -121,13 +121,13 @@ function Stages({ doc, house, fields, onChange }: Some & { house: ReturnType<typ
     const like = FAMILIES[doc.familyId].stages.find((one) => one.kind === kind);
     const fresh = like
       ? productFromFamily(FAMILIES[doc.familyId], doc.source.on).stages.find((one) => one.kind === kind)
-      : { ...pressStage(doc), kind };
+      : { ...writtenPress(doc), kind };
     if (!fresh) return;
     onChange({ stages: [...doc.stages, fresh].sort((a, b) => STAGE_KINDS.indexOf(a.kind) - STAGE_KINDS.indexOf(b.kind)) });
     setAt(kind);
   };
   return (
-    <Part name="Stages" hint="Each with its window at the platen’s surface.">
+    <Part name="Stages" hint="Figures as the sheet writes them, at the platen’s surface: 160, 160 ± 5, 155–165, or 155–165, start 160.">
       <div className="col-span-6 flex flex-wrap items-center gap-1">
         {doc.stages.map((one, i) => (
           <button
@@ -164,6 +164,7 @@ function Stages({ doc, house, fields, onChange }: Some & { house: ReturnType<typ
         <StageFields
           key={stage.kind}
           stage={stage}
+          product={doc}
           house={house}
           path={`stages.${doc.stages.indexOf(stage)}`}
           fields={fields}

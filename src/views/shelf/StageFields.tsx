@@ -1,53 +1,61 @@
-/** One stage of a sheet: window and nominal, pressure as stated beside our reading, cover and peel. */
+/** One stage of a sheet: its figures as written, pressure as stated beside our reading, cover and peel. */
 import { COVER_KINDS, PRESSURE_BANDS } from '../../core/materials';
-import { PEELS, type SheetStage } from '../../core/sheet';
+import { allowanceOf, allowedTemp, allowedTime, PEELS, type Product, SHEET_C, SHEET_S, type WrittenStage } from '../../core/sheet';
 import type { HouseUnits } from '../../core/units';
 import { ChoiceField, TextField } from '../../ui/Field';
-import { QuantityField } from '../../ui/QuantityField';
+import { FigureField } from '../../ui/FigureField';
 import { Cell } from './Frame';
 
 const plain = <const T extends string>(values: readonly T[]) => values.map((value) => ({ value, text: value }));
 
+/** What the server said of any part of a figure. */
+export const figureProblem = (fields: Record<string, string>, path: string): string | undefined =>
+  fields[path] ?? Object.entries(fields).find(([field]) => field.startsWith(`${path}.`))?.[1];
+
 interface StageFieldsProps {
-  stage: SheetStage;
+  stage: WrittenStage;
+  product: Pick<Product, 'familyId' | 'allowance'>;
   house: HouseUnits;
   /** Where the stage stands among the fields the server names. */
   path: string;
   fields: Record<string, string>;
-  onChange: (stage: SheetStage) => void;
+  onChange: (stage: WrittenStage) => void;
 }
 
-export function StageFields({ stage, house, path, fields, onChange }: StageFieldsProps) {
-  const patch = (part: Partial<SheetStage>) => onChange({ ...stage, ...part });
-  const unit = house.temperature;
-  const ranges = [
-    ['tempC', 'temperature', unit, 60, 260],
-    ['timeS', 'duration', 's', 1, 3600],
-  ] as const;
+export function StageFields({ stage, product, house, path, fields, onChange }: StageFieldsProps) {
+  const patch = (part: Partial<WrittenStage>) => onChange({ ...stage, ...part });
+  const allowance = allowanceOf(product);
+  const needsHeat = stage.kind === 'press' || stage.kind === 'marry';
   return (
     <>
-      {ranges.map(([field, kind, shown, min, max]) =>
-        (['min', 'max', 'nominal'] as const).map((end) => (
-          <Cell key={`${field} ${end}`} span={2}>
-            <QuantityField
-              label={`${field === 'tempC' ? 'Temperature' : 'Time'}, ${end === 'min' ? 'from' : end === 'max' ? 'to' : 'nominal'}`}
-              kind={kind}
-              unit={shown}
-              house={house}
-              value={stage[field][end] ?? null}
-              onChange={(value) => {
-                const { nominal: _, ...range } = stage[field];
-                if (value === null) {
-                  if (end === 'nominal') patch({ [field]: range });
-                } else patch({ [field]: { ...stage[field], [end]: value } });
-              }}
-              min={min}
-              max={max}
-              problem={fields[`${path}.${field}.${end}`]}
-            />
-          </Cell>
-        )),
-      )}
+      <Cell span={3}>
+        <FigureField
+          label="Temperature, as the sheet has it"
+          kind="temperature"
+          value={stage.tempC}
+          house={house}
+          {...SHEET_C}
+          allowed={stage.tempC && allowedTemp(stage.tempC, allowance)}
+          {...(!needsHeat && { whenEmpty: 'as the press' })}
+          onChange={(tempC) => {
+            const { tempC: _, ...rest } = stage;
+            onChange(tempC ? { ...rest, tempC } : rest);
+          }}
+          problem={figureProblem(fields, `${path}.tempC`)}
+        />
+      </Cell>
+      <Cell span={3}>
+        <FigureField
+          label="Time, as the sheet has it"
+          kind="duration"
+          value={stage.timeS}
+          house={house}
+          {...SHEET_S}
+          allowed={allowedTime(stage.timeS, allowance)}
+          onChange={(timeS) => timeS && patch({ timeS })}
+          problem={figureProblem(fields, `${path}.timeS`)}
+        />
+      </Cell>
       <Cell span={2}>
         <TextField
           label="Pressure, as the sheet says it"

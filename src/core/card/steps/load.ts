@@ -1,6 +1,7 @@
 /** The piece made ready: cleaned, loaded, warmed. */
 
 import { obstructionsUnder } from '../../draft';
+import { COVER_SHEETS } from '../../heat';
 import { isBrittle, isHard } from '../../materials';
 import { phrase, seconds } from '../../units';
 import { layWords } from './place';
@@ -101,7 +102,9 @@ export const LOAD_STEPS: readonly StepRule[] = [
         ? null
         : isHard(fabric)
           ? phrase`Warm the blank ${seconds(draft.prePressS)} under the pad.`
-          : phrase`Pre-press ${seconds(draft.prePressS)} with nothing on it, to drive out damp and creases.`,
+          : draft.prePressCover
+            ? phrase`Pre-press ${seconds(draft.prePressS)} under ${COVER_SHEETS[draft.prePressCover].name}, to drive out damp and creases.`
+            : phrase`Pre-press ${seconds(draft.prePressS)} with nothing on it, to drive out damp and creases.`,
     safety: ({ input: { fabric } }) => (isHard(fabric) ? PINCH : phrase`${PINCH} ${STEAM}`),
   },
 ];

@@ -4,7 +4,7 @@ import { layerName, layersOf, SPOT_OVERLAP_MM } from '../../draft';
 import { COVER_SHEETS } from '../../heat';
 import { isBrittle, isHard } from '../../materials';
 import { isHandHeld, pressOffset } from '../../press';
-import { type Peel, stageOf } from '../../sheet';
+import type { Peel } from '../../sheet';
 import { mm, type Phrase, phrase, seconds, setTemp, tempDiff } from '../../units';
 import { CENTRE, placeWords } from './place';
 import { BURNS, needs, PINCH, SMOKE, type StepRule } from './step';
@@ -16,13 +16,19 @@ const PEEL_WORDS: Record<Exclude<Peel, 'none'>, Phrase> = {
   cold: phrase`Take it off the press, lay it flat and wait until no warmth is left, then peel`,
 };
 
+const PULL_WORDS: Record<Exclude<Peel, 'none'>, string> = {
+  hot: 'open',
+  warm: 'wait until it is warm but bearable to touch',
+  cold: 'wait until no warmth is left',
+};
+
 export const PASSAGE_STEPS: readonly StepRule[] = [
   {
     id: 'tack-lower-layers',
-    says: ({ input, input: { under, house }, draft }) =>
-      under.length === 0
+    says: ({ input, input: { house }, draft }) =>
+      draft.under.length === 0
         ? null
-        : phrase`${layersOf(input).slice(0, -1).map(layerName).join(', then ')}: lay, ${house.rules.layers === 'full' ? 'press' : 'tack'} ${seconds(draft.tackS)}, peel ${under.map((product) => stageOf(product, 'press')?.peel ?? 'warm').join(', ')}. Let the next overlap it by ${{ q: 'length', v: 0.3, d: 2 }} to ${{ q: 'length', v: 0.6, d: 2 }}.`,
+        : phrase`${layersOf(input).slice(0, -1).map(layerName).join(', then ')}: lay, ${house.rules.layers === 'full' ? 'press' : 'tack'} ${seconds(draft.tackS)}, peel ${draft.under.map(({ press }) => press.peel).join(', ')}. Let the next overlap it by ${{ q: 'length', v: 0.3, d: 2 }} to ${{ q: 'length', v: 0.6, d: 2 }}.`,
     safety: () => BURNS,
   },
   {
@@ -108,11 +114,20 @@ export const PASSAGE_STEPS: readonly StepRule[] = [
     safety: () => PINCH,
   },
   {
+    id: 'pull-the-cover',
+    at: 'pull',
+    says: ({ draft: { finish } }) =>
+      !finish || finish.pull === 'none'
+        ? null
+        : phrase`The ${COVER_SHEETS[finish.cover].name} stays on: ${PULL_WORDS[finish.pull]}, then pull it low and steady.`,
+    safety: () => BURNS,
+  },
+  {
     id: 'finish-if-proud',
     at: 'inspect',
-    says: ({ input: { fabric }, draft }) =>
+    says: ({ input: { fabric, product }, draft }) =>
       needs(
-        !draft.finish && draft.peel !== 'none' && !isHard(fabric),
+        !draft.finish && draft.peel !== 'none' && !isHard(fabric) && product.secondPress === 'fine',
         phrase`Only if an edge looks proud: press again ${seconds(5)} under plain paper.`,
       ),
   },

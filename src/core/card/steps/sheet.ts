@@ -1,7 +1,7 @@
 /** The transfer made ready: warm base, trial, marry, trim, mask. */
 
 import { trialOf } from '../../draft';
-import { nominalOf } from '../../materials';
+import { dwell } from '../../press';
 import { phrase, seconds, setTemp } from '../../units';
 import { BURNS, marries, needs, PINCH, type StepRule } from './step';
 
@@ -14,11 +14,12 @@ export const SHEET_STEPS: readonly StepRule[] = [
   },
   {
     id: 'try-on-scrap',
-    says: ({ draft }) => {
+    says: ({ input: { product }, draft }) => {
       const trial = trialOf(draft);
+      const piece = product.mirroring === 'by the supplier' ? 'a spare transfer of the parcel' : 'weeded scrap of the same film';
       return (
         trial &&
-        phrase`Try first: weeded scrap of the same film on a strip of the same cloth, ${seconds(trial.fromS)}, then ${seconds(trial.stepS)} more each time up to ${seconds(trial.toS)}. A fresh scrap each time, for a second press flattens it. Keep the best.`
+        phrase`Try first: ${piece} on a strip of the same cloth, ${seconds(trial.fromS)}, then ${seconds(trial.stepS)} more each time up to ${seconds(trial.toS)}. A fresh scrap each time, for a second press flattens it. Keep the best.`
       );
     },
   },
@@ -29,9 +30,19 @@ export const SHEET_STEPS: readonly StepRule[] = [
       const { marry } = draft;
       if (!marry) return null;
       const at = values.marry === values.press ? phrase`` : phrase` at ${setTemp(values.marry, press.set.unit)}`;
-      return phrase`Marry: printed sheet and adhesive sheet face to face, no garment in the press. Close${at}, ${seconds(nominalOf(marry.timeS))}, ${marry.pressure.band}.`;
+      return phrase`Marry: printed sheet and adhesive sheet face to face, no garment in the press. Close${at}, ${seconds(dwell(press, marry.timeS.nominal))}, ${marry.pressure.band}.`;
     },
     safety: () => phrase`${PINCH} Heat-reactive glue and printed sheets: follow the maker’s safety data sheet, and ventilate.`,
+  },
+  {
+    id: 'rub-the-married-sheet',
+    at: 'rub married',
+    says: ({ draft }) =>
+      needs(
+        draft.rubMarried,
+        phrase`Before you part it, rub the married sheet down under a cloth for a few seconds, so that no bubble stays.`,
+      ),
+    safety: () => BURNS,
   },
   {
     id: 'part-the-sheets',

@@ -1,7 +1,7 @@
 /** What follows from how it lies and how long it is pressed: spots, trial, second press, rub, weight, drying wool. */
 
-import { PRE_PRESS_S } from '../../house';
-import { isHard, nominalOf } from '../../materials';
+import { COVER_SHEETS } from '../../heat';
+import { isHard } from '../../materials';
 import { isHandHeld } from '../../press';
 import { mm, phrase, seconds } from '../../units';
 import { type Draft, sheetStage, type Timed, thicknessOf, trialOf } from '../draft';
@@ -10,8 +10,8 @@ import { type Decision, given, HOUSE, SHEET } from './decision';
 
 /** Overlap of two spots of a hand press, mm. */
 export const SPOT_OVERLAP_MM = 20;
-/** A second press by house rule, s. */
-const SECOND_PRESS_S = 5;
+/** Damp wool is dried so long at least, s. */
+const WOOL_DRIES_S = 10;
 /** Cast acrylic up to this thickness curls as it cools, mm. */
 const THIN_ACRYLIC_MM = 4;
 
@@ -34,13 +34,13 @@ export const AFTER: readonly Decision<Timed, Draft>[] = [
     id: 'pre-press-dries-wool',
     field: 'pre-press',
     rank: 'piece',
-    decide: ({ fabric }, { prePressS }) =>
+    decide: ({ fabric, print }, { prePressS }) =>
       given(
-        fabric.composition.some((part) => part.fibre === 'wool' && part.percent >= 5),
+        print.choices.stageS?.['pre-press'] === undefined && fabric.composition.some((part) => part.fibre === 'wool' && part.percent >= 5),
         () => ({
-          set: { prePressS: Math.max(prePressS, PRE_PRESS_S.long) },
+          set: { prePressS: Math.max(prePressS, WOOL_DRIES_S) },
           source: 'fabric',
-          says: phrase`Wool felts under pressure while it is damp: dry it for at least ${seconds(PRE_PRESS_S.long)}.`,
+          says: phrase`Wool felts under pressure while it is damp: dry it for at least ${seconds(WOOL_DRIES_S)}.`,
         }),
       ),
   },
@@ -48,41 +48,64 @@ export const AFTER: readonly Decision<Timed, Draft>[] = [
     id: 'finish-by-house',
     field: 'finish',
     rank: 'usual',
-    decide: ({ house, fabric }, { peel }) => {
+    decide: ({ house, fabric, product }, { peel }) => {
+      if (peel === 'none' || isHard(fabric)) return null;
+      if (product.secondPress === 'flattens')
+        return { set: {}, source: SHEET, says: phrase`No second press by house rule: it would flatten ${product.name}.` };
+      if (product.secondPress === 'not needed') return null;
       const always = house.rules.secondPress === 'always';
-      return given(peel !== 'none' && !isHard(fabric), () => ({
-        set: { finish: always ? { timeS: SECOND_PRESS_S, cover: 'paper', sheet: null } : null },
+      return {
+        set: { finish: always ? { timeS: house.figures.finishS, cover: 'paper', sheet: null, pull: 'none' } : null },
         source: HOUSE,
         says: phrase`House rule for a second press: ${house.rules.secondPress}.`,
-      }));
+      };
     },
   },
   {
     id: 'finish-by-sheet',
     field: 'finish',
-    rank: 'sheet',
-    decide: (_, draft) => {
-      const finish = sheetStage(draft, 'finish');
-      return finish
-        ? {
-            set: { finish: { timeS: nominalOf(finish.timeS), cover: finish.coverKind, sheet: finish } },
-            source: SHEET,
-            says: phrase`The sheet asks for a second press of ${seconds(nominalOf(finish.timeS))}.`,
-          }
-        : null;
+    rank: 'piece',
+    decide: (_, known) => {
+      const finish = sheetStage(known, 'finish');
+      if (!finish) return null;
+      const { timeS, coverKind, ownHeat, peel } = finish;
+      const pull = peel === 'none' ? phrase`` : phrase`; it is pulled ${peel}`;
+      return {
+        set: { finish: { timeS: timeS.nominal, cover: coverKind, sheet: ownHeat ? finish : null, pull: peel } },
+        source: SHEET,
+        says: phrase`The sheet asks for a second press of ${seconds(timeS.nominal)} under ${COVER_SHEETS[coverKind].name}${pull}.`,
+      };
+    },
+  },
+  {
+    id: 'finish-chosen',
+    field: 'finish',
+    rank: 'operator',
+    decide: ({ print: { choices } }, known) => {
+      const timeS = choices.stageS?.finish;
+      if (timeS === undefined) return null;
+      if (timeS === 0) return { set: { finish: null }, source: 'operator', says: phrase`Chosen for this print: no second press.` };
+      const stage = sheetStage(known, 'finish');
+      const finish = {
+        timeS,
+        cover: stage?.coverKind ?? ('paper' as const),
+        sheet: stage?.ownHeat ? stage : null,
+        pull: stage?.peel ?? ('none' as const),
+      };
+      return { set: { finish }, source: 'operator', says: phrase`Chosen for this print: a second press of ${seconds(timeS)}.` };
     },
   },
   {
     id: 'rub-while-hot',
     field: 'peel',
     rank: 'usual',
-    decide: ({ print, product }, { peel }) =>
-      given((product.rub || print.smallType) && peel !== 'none', () => ({
+    decide: ({ print, product }, { peel, marry }) =>
+      given((print.smallType || (product.rub && !marry)) && peel !== 'none', () => ({
         set: { rub: true },
         source: SHEET,
-        says: product.rub
-          ? phrase`A married sheet is rubbed down under a cloth while it is hot.`
-          : phrase`Small type: rubbed down under a cloth while it is hot.`,
+        says: print.smallType
+          ? phrase`Small type: rubbed down under a cloth while it is hot.`
+          : phrase`The sheet asks for it: rubbed down under a cloth while it is hot.`,
       })),
   },
   {

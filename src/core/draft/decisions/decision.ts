@@ -1,6 +1,5 @@
 /** A decision as data: the value it settles and its reason. */
-import { nominalOf } from '../../materials';
-import type { SheetStage } from '../../sheet';
+import { figurePhrase, type SheetStage } from '../../sheet';
 import { type Phrase, phrase, seconds } from '../../units';
 import type { PreparedInput } from '../input';
 import type { Field, Reason } from '../reason';
@@ -33,6 +32,14 @@ export const HOUSE = 'house' as const;
 /** What was decided if the condition is met; it is worked out only then. */
 export const given = <T>(met: boolean, decided: () => T): T | null => (met ? decided() : null);
 
-/** A stage's time as its sheet gives it. */
-export const settings = (stage: SheetStage): Phrase =>
-  phrase`${seconds(stage.timeS.min)} to ${seconds(stage.timeS.max)}, nominal ${seconds(nominalOf(stage.timeS))}`;
+/** A stage's time as its sheet gives it; an allowance of ours is said to be ours. */
+export const settings = ({ timeS }: SheetStage): Phrase => {
+  const { written, ours, named, min, max, nominal } = timeS;
+  const says = figurePhrase(
+    written,
+    (value) => phrase`${seconds(value)}`,
+    (by) => phrase`${seconds(by)}`,
+  );
+  if (ours) return phrase`${says}. It gives one figure: ${seconds(min)} to ${seconds(max)} is our allowance round it`;
+  return named ? says : phrase`${says}, nominal ${seconds(nominal)}`;
+};

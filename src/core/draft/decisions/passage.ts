@@ -1,7 +1,5 @@
 /** Its way through the press: peel, marrying, layers, mask and trim, and where the heat comes from. */
-import { nominalOf } from '../../materials';
 import { pressOffset } from '../../press';
-import { stageOf } from '../../sheet';
 import { phrase, seconds, tempDiff } from '../../units';
 import { type Arranged, pressOf, type Sheeted, sheetStage } from '../draft';
 import { type Decision, given, HOUSE, SHEET, settings } from './decision';
@@ -44,16 +42,53 @@ export const PASSAGE: readonly Decision<Sheeted, Arranged>[] = [
     },
   },
   {
+    id: 'rub-before-parting',
+    field: 'peel',
+    rank: 'usual',
+    decide: ({ product }, known) =>
+      given(product.rub && sheetStage(known, 'marry') !== null, () => ({
+        set: { rubMarried: true },
+        source: SHEET,
+        says: phrase`The married sheet is rubbed down under a cloth before it is parted, a few seconds, against bubbles.`,
+      })),
+  },
+  {
+    id: 'marry-chosen',
+    field: 'layers',
+    rank: 'operator',
+    decide: ({ print: { choices } }, known) => {
+      const marry = sheetStage(known, 'marry');
+      const timeS = choices.stageS?.marry;
+      return timeS && marry
+        ? {
+            set: { marry: { ...marry, timeS: { ...marry.timeS, nominal: timeS } } },
+            source: 'operator',
+            says: phrase`Chosen for this print: married ${seconds(timeS)}.`,
+          }
+        : null;
+    },
+  },
+  {
+    id: 'tack-chosen',
+    field: 'layers',
+    rank: 'operator',
+    decide: ({ print: { choices, layers } }) => {
+      const tackS = choices.stageS?.tack;
+      return given(tackS !== undefined && tackS > 0 && layers.length > 1, () => ({
+        set: { tackS: tackS ?? 0 },
+        source: 'operator',
+        says: phrase`Chosen for this print: lower layers are tacked ${seconds(tackS ?? 0)}.`,
+      }));
+    },
+  },
+  {
     id: 'layers-tack-or-full',
     field: 'layers',
     rank: 'usual',
-    decide: ({ under, house }) => {
-      const first = under[0];
+    decide: ({ house }, { under: [first] }) => {
       if (!first) return null;
       const full = house.rules.layers === 'full';
-      const tack = stageOf(first, 'tack');
-      const press = stageOf(first, 'press');
-      const tackS = full && press ? nominalOf(press.timeS) : tack ? nominalOf(tack.timeS) : TACK_S;
+      const tackS = full ? first.press.timeS.nominal : (first.tack?.timeS.nominal ?? TACK_S);
       return {
         set: { tackS },
         source: HOUSE,
@@ -67,23 +102,21 @@ export const PASSAGE: readonly Decision<Sheeted, Arranged>[] = [
     id: 'layers-emboss-base-released',
     field: 'layers',
     rank: 'piece',
-    decide: ({ print, under }) => {
-      const base = under[0];
-      const press = base && stageOf(base, 'press');
-      return given(print.embossed && base !== undefined && press !== undefined && base.embossBase, () => ({
-        set: { tackS: press ? nominalOf(press.timeS) : TACK_S },
-        source: SHEET,
-        says: phrase`Embossing: the high-build layer is pressed in full and released first.`,
-      }));
-    },
+    decide: ({ print }, { under: [base] }) =>
+      print.embossed && base?.product.embossBase
+        ? {
+            set: { tackS: base.press.timeS.nominal },
+            source: SHEET,
+            says: phrase`Embossing: the high-build layer is pressed in full and released first.`,
+          }
+        : null,
   },
   {
     id: 'layers-emboss-film-tacked',
     field: 'layers',
     rank: 'usual',
-    decide: ({ print, product }) => {
-      const tack = stageOf(product, 'tack');
-      const embossTackS = tack ? nominalOf(tack.timeS) : TACK_S;
+    decide: ({ print }, known) => {
+      const embossTackS = sheetStage(known, 'tack')?.timeS.nominal ?? TACK_S;
       return given(print.embossed, () => ({
         set: { embossTackS },
         source: SHEET,

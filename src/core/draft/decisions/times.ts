@@ -1,9 +1,9 @@
 /** How long it is pressed, and how long it is warmed or dried before. */
 
-import { PRE_PRESS_S } from '../../house';
-import { isHard, nominalOf } from '../../materials';
+import { COVER_SHEETS } from '../../heat';
+import { isHard } from '../../materials';
 import { mm, phrase, seconds } from '../../units';
-import { type Arranged, massOf, pressOf, type Timed, thicknessOf } from '../draft';
+import { type Arranged, massOf, pressOf, sheetStage, type Timed, thicknessOf } from '../draft';
 import { keptTime, keptWords, timeGoesByMass } from '../kept';
 import { driedIn } from '../stack';
 import { type Decision, given, HOUSE, SHEET, settings } from './decision';
@@ -19,7 +19,7 @@ export const TIMES: readonly Decision<Arranged, Timed>[] = [
     rank: 'usual',
     decide: (_, known) => {
       const press = pressOf(known);
-      return { set: { timeS: nominalOf(press.timeS) }, source: SHEET, says: phrase`Sheet: ${settings(press)}.` };
+      return { set: { timeS: press.timeS.nominal }, source: SHEET, says: phrase`Sheet: ${settings(press)}.` };
     },
   },
   {
@@ -70,14 +70,14 @@ export const TIMES: readonly Decision<Arranged, Timed>[] = [
       const { fabric, house } = input;
       if (isHard(fabric)) return null;
       const rule = house.rules.prePress;
-      const prePressS = rule === 'computed' ? driedIn(input, draft) : PRE_PRESS_S[rule];
+      const prePressS = rule === 'computed' ? driedIn(input, draft) : house.figures.prePressS;
       return {
         set: { prePressS },
         source: rule === 'computed' ? 'physics' : HOUSE,
         says:
           rule === 'computed'
             ? phrase`House rule: as long as the damp in ${fabric.name} needs at ${String(house.room.humidityPercent)} % in the room, ${seconds(prePressS)}.`
-            : phrase`House rule: ${rule}, ${seconds(prePressS)}.`,
+            : phrase`House rule: our own ${seconds(prePressS)}.`,
       };
     },
   },
@@ -92,6 +92,32 @@ export const TIMES: readonly Decision<Arranged, Timed>[] = [
         source: 'physics',
         says: phrase`A hard blank is warmed first; for its thickness ${seconds(prePressS)}.`,
       }));
+    },
+  },
+  {
+    id: 'pre-press-by-sheet',
+    field: 'pre-press',
+    rank: 'particular',
+    decide: (_, known) => {
+      const stage = sheetStage(known, 'pre-press');
+      if (!stage) return null;
+      const cover = stage.cover === 'required' ? stage.coverKind : null;
+      return {
+        set: { prePressS: stage.timeS.nominal, prePressCover: cover },
+        source: SHEET,
+        says: phrase`Sheet: pre-press ${settings(stage)}${cover ? `, under ${COVER_SHEETS[cover].name}` : ''}.`,
+      };
+    },
+  },
+  {
+    id: 'pre-press-chosen',
+    field: 'pre-press',
+    rank: 'operator',
+    decide: ({ print: { choices } }) => {
+      const prePressS = choices.stageS?.['pre-press'];
+      if (prePressS === undefined) return null;
+      const says = prePressS === 0 ? phrase`Chosen for this print: no pre-press.` : phrase`Chosen for this print: ${seconds(prePressS)}.`;
+      return { set: { prePressS }, source: 'operator', says };
     },
   },
 ];

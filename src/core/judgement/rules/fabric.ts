@@ -1,12 +1,15 @@
 /** Rules of what may go on which cloth. */
 
 import { familyOf } from '../../draft';
-import { countedFibres, describeComposition, FIBRES, testPieceHeld } from '../../materials';
+import { COATINGS, countedFibres, describeComposition, FIBRES, testPieceHeld } from '../../materials';
 import { phrase } from '../../units';
 import { type Rule, when } from './rule';
 
 /** Cloth that gives more than this wants a film that gives with it, %. */
 const STRETCHY_PERCENT = 30;
+
+/** Finishes that refuse ordinary adhesive: an unknown one may be any of them. */
+const FINISHES = COATINGS.filter((one) => one !== 'none' && one !== 'unknown');
 
 export const FABRIC_RULES: readonly Rule[] = [
   {
@@ -29,7 +32,7 @@ export const FABRIC_RULES: readonly Rule[] = [
     level: 'care',
     met: ({ fabric, product, blank }) =>
       when(
-        fabric.coating === 'unknown' && product.madeFor.length === 0 && !testPieceHeld(blank, product.id),
+        fabric.coating === 'unknown' && !FINISHES.every((one) => product.madeFor.includes(one)) && !testPieceHeld(blank, product.id),
         () => phrase`The finish of ${fabric.name} is unknown: press a test piece and pull at it before the first good one.`,
       ),
   },

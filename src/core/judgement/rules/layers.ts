@@ -1,8 +1,6 @@
 /** Rules of layers, embossing and second prints. */
 
 import { familyOf, pressOf } from '../../draft';
-import { nominalOf } from '../../materials';
-import { pressStage } from '../../sheet';
 import { phrase, tempDiff } from '../../units';
 import { type Rule, when } from './rule';
 
@@ -59,13 +57,13 @@ export const LAYER_RULES: readonly Rule[] = [
     id: 'lower-layer-overheats',
     field: 'layers',
     level: 'care',
-    met: ({ under }, draft) => {
-      const needs = nominalOf(pressOf(draft).tempC);
-      const shy = under.find((product) => pressStage(product).tempC.max < needs);
+    met: (_, draft) => {
+      const needs = pressOf(draft).tempC.nominal;
+      const shy = draft.under.find(({ press }) => press.tempC.max < needs);
       return when(
         shy !== undefined,
         () =>
-          phrase`${shy?.name ?? ''} bears ${tempDiff(needs - (shy ? pressStage(shy).tempC.max : 0))} less than the layer over it is pressed at: it may shrink and show a gap. Leave a small overlap.`,
+          phrase`${shy?.product.name ?? ''} bears ${tempDiff(needs - (shy?.press.tempC.max ?? needs))} less than the layer over it is pressed at: it may shrink and show a gap. Leave a small overlap.`,
       );
     },
   },
@@ -84,7 +82,7 @@ export const LAYER_RULES: readonly Rule[] = [
     field: 'layers',
     level: 'care',
     met: ({ item, product }, draft) => {
-      const needs = nominalOf(pressOf(draft).tempC);
+      const needs = pressOf(draft).tempC.nominal;
       const shy = item.before.find((print) => print.mostC < needs);
       return when(
         shy !== undefined,

@@ -1,16 +1,18 @@
 /** Rules of what was chosen against the sheet: time, peel, cover, base, alternatives; and of the aids that lie there. */
 
 import { type Draft, pressOf } from '../../draft';
-import { type Aid, aidFor } from '../../materials';
+import { type Aid, aidFor, coverAid } from '../../materials';
 import { phrase, seconds } from '../../units';
 import { type Rule, when } from './rule';
 
 /** Sheets and pads this card lays somewhere. */
-function aidsNeeded({ cover, marry, finish, base, pad }: Draft): Aid['serves'][] {
+function aidsNeeded({ cover, prePressCover, marry, finish, base, pad }: Draft): Aid['serves'][] {
   const needed: Aid['serves'][] = [];
-  if (cover) needed.push(cover);
-  if (marry && marry.cover !== 'avoid') needed.push(marry.coverKind);
-  if (finish) needed.push(finish.cover);
+  const covers = [cover, prePressCover, marry && marry.cover !== 'avoid' ? marry.coverKind : null, finish?.cover ?? null];
+  for (const one of covers) {
+    const aid = one && coverAid(one);
+    if (aid) needed.push(aid);
+  }
   if (base !== 'usual pad') needed.push(base);
   if (pad === 'felt under') needed.push('felt');
   if (pad === 'soft pad over') needed.push('soft pad');

@@ -1,6 +1,7 @@
 /** What families have in common: a film face down on cloth, and how bought transfers and papers differ from it. */
-import type { Coating, Duty, FibreId, PressureBand, Range, Substrate } from '../../materials';
+import type { Coating, Duty, FibreId, PressureBand, Substrate } from '../../materials';
 import type { Family, FamilyStage } from '../family';
+import { type Allowance, between, type Figure } from '../figure';
 import type { StageKind } from '../stage';
 import type { Peel } from '../traits';
 
@@ -14,16 +15,19 @@ export const WASH_COOL = 'Wash inside out, cool, no softener; dry low.';
 const WASH_WARM = 'Wash inside out, warm at most, no softener; do not iron the print.';
 export const WIPE = 'Wipe with a soft damp cloth; no scouring, no dishwasher.';
 
-export const range = (min: number, max: number): Range => ({ min, max });
+export const range = between;
+
+/** Our allowance round a single figure: the temperature a family bears more or less of, K, and 15 % of the time. */
+export const allow = (tempK: number): Allowance => ({ tempK, timePercent: 15 });
 export const stage = (
   kind: StageKind,
-  tempC: Range,
-  timeS: Range,
+  tempC: Figure,
+  timeS: Figure,
   pressure: PressureBand,
   cover: FamilyStage['cover'],
   peel: Peel,
 ): FamilyStage => ({ kind, tempC, timeS, pressure, cover, peel });
-export const pressed = (tempC: Range, timeS: Range, pressure: PressureBand, cover: FamilyStage['cover'], peel: Peel) =>
+export const pressed = (tempC: Figure, timeS: Figure, pressure: PressureBand, cover: FamilyStage['cover'], peel: Peel) =>
   stage('press', tempC, timeS, pressure, cover, peel);
 
 /** A film laid face down on cloth, mirrored in the art: what most families differ from. */
@@ -39,6 +43,7 @@ export const film = {
   layer: 'any',
   embossBase: false,
   trialFirst: false,
+  secondPress: 'fine',
   rub: false,
   trim: 'nothing',
   timeByMass: false,
@@ -49,6 +54,7 @@ export const film = {
   substrates: SOFT,
   duties: ALL_DUTIES,
   artKinds: ['one colour', 'few flat colours'],
+  allowance: allow(8),
   filmMm: 0.09,
   carrier: 'film',
   minutesToMake: 6,

@@ -1,6 +1,6 @@
 /** Transfers that come printed from a supplier, stones and patches. General figures, each to be replaced by the product’s own sheet. */
 import type { Family } from '../family';
-import { bought, CLOTHS, film, pressed, range, SOFT, stage } from './base';
+import { allow, bought, CLOTHS, film, pressed, range, SOFT, stage } from './base';
 
 export const BOUGHT: readonly Family[] = [
   {
@@ -20,6 +20,7 @@ export const BOUGHT: readonly Family[] = [
     id: 'low-cure-screen-printed',
     name: 'low-cure screen-printed transfer',
     what: 'Bought; an ink that cures cooler, for polyester.',
+    allowance: allow(6),
     base: 'firm',
     layer: 'alone',
     artKinds: ['one colour', 'few flat colours', 'fine detail'],
@@ -31,9 +32,11 @@ export const BOUGHT: readonly Family[] = [
     id: 'raised-screen-printed',
     name: 'raised screen-printed transfer',
     what: 'Bought; an ink that rises as it heats.',
+    allowance: allow(6),
     base: 'firm',
     layer: 'alone',
     trialFirst: true,
+    secondPress: 'flattens',
     filmMm: 0.3,
     artKinds: ['raised', 'one colour'],
     stages: [pressed(range(150, 165), range(3, 7), 'medium', 'allowed', 'hot')],
@@ -59,8 +62,10 @@ export const BOUGHT: readonly Family[] = [
   {
     ...film,
     id: 'stones',
+    secondPress: 'not needed',
     name: 'stones or sequins on tape',
     what: 'Set in-house or bought, glue side down under a clear tape.',
+    allowance: allow(6),
     facing: 'face up',
     pad: 'felt under',
     static: false,
@@ -77,6 +82,7 @@ export const BOUGHT: readonly Family[] = [
     id: 'heat-glued-patch',
     name: 'heat-glued patch',
     what: 'Leather-look or woven patch with heat adhesive on its back.',
+    allowance: allow(6),
     facing: 'face up',
     pad: 'foam behind',
     static: false,

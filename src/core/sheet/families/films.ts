@@ -1,6 +1,6 @@
 /** Films cut in the shop. General figures, each to be replaced by the product’s own sheet. */
 import type { Family } from '../family';
-import { CLOTHS, film, pressed, REPELLENT, range } from './base';
+import { allow, CLOTHS, film, pressed, REPELLENT, range } from './base';
 
 export const FILMS: readonly Family[] = [
   {
@@ -34,8 +34,10 @@ export const FILMS: readonly Family[] = [
     id: 'raised-film',
     name: 'raised film',
     what: 'Foams up as it heats; its window may differ by colour.',
+    allowance: allow(6),
     layer: 'top only',
     trialFirst: true,
+    secondPress: 'flattens',
     substrates: CLOTHS,
     artKinds: ['raised', 'one colour'],
     stages: [pressed(range(132, 155), range(6, 13), 'medium', 'allowed', 'hot')],

@@ -1,6 +1,6 @@
 /** Papers printed in the shop: toner, ink, and those for hard goods and dye. General figures, each to be replaced by the product’s own sheet. */
 import type { Family } from '../family';
-import { CLOTHS, film, NEVER_WASHED, POLYESTER, paper, pressed, range, stage, WASH_COOL, WIPE } from './base';
+import { allow, CLOTHS, film, NEVER_WASHED, POLYESTER, paper, pressed, range, stage, WASH_COOL, WIPE } from './base';
 
 export const PAPERS: readonly Family[] = [
   {
@@ -95,6 +95,7 @@ export const PAPERS: readonly Family[] = [
     id: 'dye-paper',
     name: 'dye paper',
     what: 'Sublimation paper; the dye goes into light polyester.',
+    allowance: allow(5),
     passesMark: true,
     shades: 'light',
     leastFibre: { fibres: POLYESTER, percent: 65 },

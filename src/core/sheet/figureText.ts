@@ -1,0 +1,110 @@
+/** Figures of a sheet in writing: as the sheet has them, in the shop's units, and read back from what is typed. */
+import { formatFigure, type Phrase, parseQuantity, phrase, UNITS, type UnitId } from '../units';
+import type { Figure } from './figure';
+
+type Kind = 'temperature' | 'duration';
+
+/** A stretch of kelvin in a unit of temperature. */
+const spanIn = (k: number, unit: UnitId): number => (unit === 'F' ? (k * 9) / 5 : k);
+const spanInside = (span: number, unit: UnitId): number => (unit === 'F' ? (span * 5) / 9 : span);
+
+const plainFigure = (value: number, unit: UnitId): string => String(Number(formatFigure(value, unit, 1).replace('−', '-')));
+const plainSpan = (k: number, unit: UnitId): string => String(Math.round(10 * spanIn(k, unit)) / 10);
+
+/** `160`, `about 160`, `160 ± 5`, `155–165`, `155–165, start 160`; without its unit. */
+export function figureText(figure: Figure, unit: UnitId): string {
+  const say = (value: number) => plainFigure(value, unit);
+  switch (figure.form) {
+    case 'one':
+      return `${figure.about ? 'about ' : ''}${say(figure.value)}`;
+    case 'tolerance':
+      return `${say(figure.value)} ± ${plainSpan(figure.plusMinus, unit)}`;
+    case 'range':
+      return `${say(figure.min)}–${say(figure.max)}${figure.start === undefined ? '' : `, start ${say(figure.start)}`}`;
+  }
+}
+
+/** With its unit: `155–165 °C, start 160`. */
+export function figureWords(figure: Figure, unit: UnitId): string {
+  const [first = '', ...rest] = figureText(figure, unit).split(', ');
+  return [`${first} ${UNITS[unit].symbol}`, ...rest].join(', ');
+}
+
+/** The same for a reason, its figures in whatever unit they are shown in. @param say a temperature or a time; @param by a stretch of it */
+export function figurePhrase(figure: Figure, say: (value: number) => Phrase, by: (stretch: number) => Phrase): Phrase {
+  switch (figure.form) {
+    case 'one':
+      return figure.about ? phrase`about ${say(figure.value)}` : say(figure.value);
+    case 'tolerance':
+      return phrase`${say(figure.value)} give or take ${by(figure.plusMinus)}`;
+    case 'range':
+      return figure.start === undefined
+        ? phrase`${say(figure.min)} to ${say(figure.max)}`
+        : phrase`${say(figure.min)} to ${say(figure.max)}, beginning at ${say(figure.start)}`;
+  }
+}
+
+export type ReadFigure = { state: 'ok'; figure: Figure; unit: UnitId } | { state: 'bad'; message: string };
+
+interface FigureOptions {
+  /** Taken where none is typed. */
+  unit: UnitId;
+  min: number;
+  max: number;
+}
+
+const EXAMPLES: Record<Kind, string> = {
+  temperature: '160, 160 ± 5, 155–165 or 155–165, start 160',
+  duration: '15, 15 ± 2, 12–18 or 12–18, start 15',
+};
+
+/** The unit that is typed after any of the figures, else the field's own. */
+function unitIn(kind: Kind, texts: readonly string[], options: FigureOptions): UnitId {
+  for (const text of [...texts].reverse()) {
+    const parsed = parseQuantity(kind, text, { unit: options.unit });
+    if (parsed.state === 'ok' && /[a-z]/i.test(text)) return parsed.unit;
+  }
+  return options.unit;
+}
+
+/**
+ * Reads a figure as a sheet writes it.
+ *
+ * @example readFigure('temperature', '155–165, start 160', { unit: 'C', min: 60, max: 260 })
+ * @returns bad: in words, for the field it was typed in
+ */
+export function readFigure(kind: Kind, typed: string, options: FigureOptions): ReadFigure {
+  const bad = (message: string): ReadFigure => ({ state: 'bad', message });
+  const clean = typed.trim().replace(/\s+/g, ' ');
+  if (clean === '') return bad(`Type it as the sheet has it: ${EXAMPLES[kind]}.`);
+  const about = /^(?:about|approx(?:imately)?\.?|ca\.?|~)\s*(.*)$/i.exec(clean);
+  const [plain = '', tolerance] = (about?.[1] ?? clean).split(/\s*(?:±|\+\/-|\+-)\s*/);
+  const [, sides = plain, startText] = /^(.*?)[,;]?\s*(?:start|begin)(?:ning)?(?: at| with)?\s*(.+)$/i.exec(plain) ?? [];
+  const [lowText = '', highText] = sides.split(/\s*(?:–|—|-|\bto\b)\s*/i);
+  const unit = unitIn(
+    kind,
+    [lowText, highText, startText].filter((text) => text !== undefined),
+    options,
+  );
+  const values: number[] = [];
+  for (const text of [lowText, highText, startText]) {
+    if (text === undefined) continue;
+    // a figure far outside what presses do in its unit is asked about where a single quantity is typed; here it is refused by its limits
+    const parsed = parseQuantity(kind, text, { ...options, unit, usual: { low: options.min, high: options.max } });
+    if (parsed.state === 'bad') return bad(parsed.message);
+    if (parsed.state === 'ask') return bad(`${parsed.message} Type the unit with it.`);
+    values.push(parsed.value);
+  }
+  const [value = 0, max, start] = values;
+  if (tolerance !== undefined) {
+    if (highText !== undefined) return bad(`A range and a tolerance at once: which does the sheet say? ${EXAMPLES[kind]}.`);
+    const span = Number(tolerance.replace(',', '.').replace(/[^\d.]/g, ''));
+    if (tolerance === '' || !Number.isFinite(span)) return bad(`“± ${tolerance}” is not a tolerance. Type it like ${EXAMPLES[kind]}.`);
+    return { state: 'ok', figure: { form: 'tolerance', value, plusMinus: kind === 'temperature' ? spanInside(span, unit) : span }, unit };
+  }
+  if (highText === undefined) {
+    if (startText !== undefined) return bad(`A start belongs to a range: ${EXAMPLES[kind]}.`);
+    return { state: 'ok', figure: { form: 'one', value, ...(about && { about: true }) }, unit };
+  }
+  return { state: 'ok', figure: { form: 'range', min: value, max: max ?? value, ...(start !== undefined && { start }) }, unit };
+}
