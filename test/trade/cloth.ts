@@ -270,7 +270,7 @@ export const CLOTH: readonly Case[] = [
     blank: { shade: 'light', colour: 'white' },
     with: 'dye-paper',
     lamp: 'clear',
-    set: { tempC: 196, timeS: 55 },
+    set: { tempC: 197, timeS: 55 },
     reason: /made to go past the mark limit/,
   },
   {

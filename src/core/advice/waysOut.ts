@@ -4,6 +4,7 @@ import { type Card, minutesOf, stagesOf } from '../card';
 import { areaOfArt, laidOf, layIn, limitsFor, mapOf, type PreparedInput, prepared, pressOf, type ResolveInput } from '../draft';
 import { type Judgement, judge, QUICK } from '../judgement';
 import { nearestShift } from '../placement';
+import { dwells } from '../press';
 import { FAMILIES } from '../sheet';
 import { type Phrase, phrase, seconds, tape, temp } from '../units';
 import { inputAfter, type Stock } from './change';
@@ -24,7 +25,7 @@ interface Candidate {
 function settings(input: PreparedInput, judged: Judgement): Candidate[] {
   const { product, press, print, house } = input;
   const stage = pressOf(judged.draft);
-  const shortest = stage.timeS.min;
+  const shortest = dwells(press, stage.timeS).min;
   const list: Candidate[] = [
     { change: { ownSetting: true }, says: phrase`Go back to the card’s own setting.` },
     { change: { timeS: shortest }, says: phrase`Press only ${seconds(shortest)}, the least the sheet allows.` },

@@ -18,7 +18,7 @@ import {
 } from '../draft';
 import { type Adhesive, bondBand, correct, deviations, type Effect, growthOf, type Passage, type Piece, SOUND } from '../heat';
 import { remembered } from '../numerics';
-import { bandOf, type Offset } from '../press';
+import { bandOf, dwells, type Offset } from '../press';
 import { type Phrase, phrase, seconds, tempDiff } from '../units';
 import type { Heat } from './heatOfCard';
 
@@ -128,7 +128,7 @@ export function heatOf(
 /** The time that restores the bond at this very temperature, within sheet and limits; null: the time is right as it is. */
 function correctionOf(input: PreparedInput, draft: Draft, { piece, passage, adhesive }: CardPiece): Heat['correction'] {
   const { surfaceC, timeS } = passage;
-  const { min, max } = pressOf(draft).timeS;
+  const { min, max } = dwells(input.press, pressOf(draft).timeS);
   const limits = { ...limitsFor(input), dyeC: null, ...(draft.passesMark && { markC: null }) };
   const found = correct(
     { piece, passage, adhesive, limits, allowed: { timeS: { min, max }, surfaceC: { min: surfaceC, max: surfaceC } } },

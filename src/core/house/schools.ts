@@ -27,7 +27,12 @@ export const SCHOOLS: readonly School[] = [
   school(
     'secondPress',
     'Second press after the peel',
-    { value: 'always', text: 'always, short', changes: 'One more closing a piece under paper, and one more that the bare face must bear.' },
+    {
+      value: 'always',
+      text: 'always, short',
+      changes:
+        'One more closing a piece under paper, as long as you type under Figures, and one more that the bare face must bear. Never on what it flattens.',
+    },
     { value: 'when an edge looks proud', text: 'only when an edge looks proud', changes: 'A step says when; no time is planned for it.' },
   ),
   school(

@@ -99,10 +99,15 @@ export function sheetBounds({ min, max, ours, nominal }: Allowed): Bound[] {
 /** The figure a sheet names to begin with; null: it gives a range alone. */
 export const namedIn = ({ named, nominal }: Allowed): number | null => (named ? nominal : null);
 
+/** What white polyester bears under a paper that is made to dye it, °C for 15 s. */
+const DYED_DAMAGE_C = 230;
+
 /** Mark, damage and dye, as bounds on the platen for a set of closings. */
 export function fabricBounds(input: PreparedInput, given: Draft, closings: readonly Closing[], band: PressureBand): Bound[] {
   const draft = { ...given, band };
-  const { markC, damageC } = limitsFor(input);
+  const limits = limitsFor(input);
+  const { markC } = limits;
+  const damageC = draft.passesMark && !input.blank.tested ? Math.max(limits.damageC ?? 0, DYED_DAMAGE_C) : limits.damageC;
   const bounds: Bound[] = [];
   const add = (side: Bound['side'], wall: Wall | null, breach: Bound['breach'], what: Phrase) => {
     if (wall) bounds.push({ side, keep: 'below', surfaceC: wall.surfaceC, breach, says: underWords(input.press, wall, what) });

@@ -9,7 +9,7 @@ export type CoverKind = (typeof COVER_KINDS)[number];
 /** The aid that lies there; null: it is none. */
 export const coverAid = (cover: CoverKind): (typeof COVER_AIDS)[number] | null => (cover === 'used carrier' ? null : cover);
 
-export const PAD_KINDS = ['firm pad', 'felt', 'soft pad', 'foam', 'pillow'] as const;
+const PAD_KINDS = ['firm pad', 'felt', 'soft pad', 'foam', 'pillow'] as const;
 export type PadKind = (typeof PAD_KINDS)[number];
 
 /** What an aid may serve as. */

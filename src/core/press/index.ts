@@ -63,6 +63,7 @@ export {
   platensOf,
   pressOffset,
   setForMiddle,
+  TIMER_STEPS,
   usualPress,
 } from './press';
 export { BAND_KPA, bandMiddle, contactIfUnchanged, type PressureSetting, pressureSetting } from './pressure';

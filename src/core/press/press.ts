@@ -35,6 +35,9 @@ const PressureGauge = z.discriminatedUnion('kind', [
   }),
 ]);
 
+/** Steps a press's timer may be set in, s. */
+export const TIMER_STEPS = [0.1, 0.5, 1, 5] as const;
+
 export const PressSchema = z.object({
   id: Id,
   name: Name,
@@ -85,7 +88,7 @@ export const PressSchema = z.object({
     .nullable(),
   timers: z.union([z.literal(1), z.literal(2)]),
   /** What its timer can be set in, s; absent: whole seconds. */
-  timerStepS: z.union([z.literal(0.1), z.literal(0.5), z.literal(1), z.literal(5)]).optional(),
+  timerStepS: z.literal(TIMER_STEPS).optional(),
   opensItself: z.boolean(),
   retiredOn: z.iso.date().optional(),
   /** What the upper platen’s face is; absent: dark coated. */

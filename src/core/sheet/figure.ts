@@ -47,7 +47,7 @@ export const figureOf = (lowest: number, highest: number, unit: string) => {
  *
  * @param around our allowance on either side of a single figure, in its unit; a tolerance or range of the sheet's own comes first
  */
-export function allowedBy(figure: Figure, around: number): Allowed {
+function allowedBy(figure: Figure, around: number): Allowed {
   switch (figure.form) {
     case 'one':
       return {

@@ -23,7 +23,6 @@ export {
   pressStage,
   type SheetFor,
   sheetFor,
-  stageOf,
   withRevision,
   writtenPress,
   writtenStage,

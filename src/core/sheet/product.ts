@@ -232,7 +232,7 @@ export function sheetFor(
 }
 
 /** The general settings of one stage, without any group's or colour's; undefined: the sheet has no such stage. */
-export const stageOf = (product: Product, kind: StageKind, house?: Allowances): SheetStage | undefined =>
+const stageOf = (product: Product, kind: StageKind, house?: Allowances): SheetStage | undefined =>
   allowed(product.stages, allowanceOf(product, house)).find((stage) => stage.kind === kind);
 
 /** The general press stage. */

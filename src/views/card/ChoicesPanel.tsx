@@ -1,8 +1,9 @@
 /** Choices beside the card's own pick: everything the sheet, the press and the blank leave open for one print. */
-import type { Choices, Print } from '../../core/order';
+import { CHOSEN_STAGES, type Choices, type ChosenStage, type Print } from '../../core/order';
 import type { Press } from '../../core/press';
-import type { Product } from '../../core/sheet';
+import { type Product, writtenStage } from '../../core/sheet';
 import { ChoiceField } from '../../ui/Field';
+import { StageSeconds } from './StageSeconds';
 
 interface ChoicesPanelProps {
   print: Print;
@@ -13,6 +14,10 @@ interface ChoicesPanelProps {
 
 const AS_CARD = { value: '', text: 'as the card says' } as const;
 const named = (values: readonly string[]) => values.map((value) => ({ value, text: value }));
+
+/** Closings this print has or may have. */
+const mayChoose = (kind: ChosenStage, print: Print, product: Product): boolean =>
+  kind === 'marry' ? writtenStage(product, 'marry') !== undefined : kind === 'tack' ? print.layers.length > 1 : true;
 
 export function ChoicesPanel({ print, product, press, onChoose }: ChoicesPanelProps) {
   const { choices } = print;
@@ -80,6 +85,9 @@ export function ChoicesPanel({ print, product, press, onChoose }: ChoicesPanelPr
             onChange={(value) => choose('heat', value === 'split' ? 'split' : undefined, 'heat chosen')}
           />
         )}
+        {CHOSEN_STAGES.filter((kind) => mayChoose(kind, print, product)).map((kind) => (
+          <StageSeconds key={kind} kind={kind} chosen={choices.stageS} onChoose={(stageS, what) => choose('stageS', stageS, what)} />
+        ))}
       </div>
     </details>
   );

@@ -102,6 +102,18 @@ function HouseForm({ now, fault, save }: { now: Reply<'house'> } & Saving) {
             onChange={(fingerMm) => patch({ figures: { ...draft.figures, fingerMm } })}
             problem={fields['figures.fingerMm']}
           />
+          <NumberField
+            label="Pre-press, our own seconds; 0 for none"
+            value={draft.figures.prePressS}
+            onChange={(prePressS) => patch({ figures: { ...draft.figures, prePressS } })}
+            problem={fields['figures.prePressS']}
+          />
+          <NumberField
+            label="Second press by house rule, s"
+            value={draft.figures.finishS}
+            onChange={(finishS) => patch({ figures: { ...draft.figures, finishS } })}
+            problem={fields['figures.finishS']}
+          />
           <QuantityField
             label="The bump"
             kind="temperatureDifference"

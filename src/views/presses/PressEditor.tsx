@@ -2,7 +2,7 @@
 import { useState } from 'react';
 import { ProblemError } from '../../contract';
 import { SET_C } from '../../core/materials';
-import type { Press } from '../../core/press';
+import { type Press, TIMER_STEPS } from '../../core/press';
 import { type HouseUnits, houseUnit, toInside } from '../../core/units';
 import { Check } from '../../ui/Check';
 import { isoDay } from '../../ui/days';
@@ -140,6 +140,14 @@ export function PressEditor({ press, version, house, onSaved }: PressEditorProps
             { value: '2', text: 'two' },
           ]}
           onChange={(timers) => patch({ timers: timers === '2' ? 2 : 1 })}
+        />
+      </div>
+      <div className="col-span-2">
+        <ChoiceField
+          label="Its timer is set in"
+          value={String(draft.timerStepS ?? 1)}
+          options={TIMER_STEPS.map((step) => ({ value: String(step), text: step === 1 ? 'whole seconds' : `steps of ${step} s` }))}
+          onChange={(text) => patch({ timerStepS: TIMER_STEPS.find((step) => String(step) === text) ?? 1 })}
         />
       </div>
       <div className="col-span-6 flex gap-8">
