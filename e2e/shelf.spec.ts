@@ -8,13 +8,21 @@ test('a family is copied into a product from a supplier’s sheet, and a line is
   await page.getByLabel('Name', { exact: true }).fill('Wagtail Solid');
   await page.getByLabel('Maker').fill('Plover Film Works');
   await page.getByLabel('Which sheet').fill('Plover sheet 40');
-  await page.getByLabel('Temperature, from').fill('300f');
-  await page.getByLabel('Temperature, to').fill('158c');
-  await page.getByLabel('Time, from').fill('9');
-  await page.getByLabel('Time, to').fill('8');
+  const temperature = page.getByLabel('Temperature, as the sheet has it');
+  const time = page.getByLabel('Time, as the sheet has it');
+  await temperature.fill('300-316f, start 306f');
+  await time.fill('9-8');
   await page.getByRole('button', { name: 'Save', exact: true }).click();
   await expect(page.getByText('The minimum 9 s is over the maximum 8 s.', { exact: true })).toBeVisible();
-  await page.getByLabel('Time, to').fill('13');
+  await time.fill('12');
+  await time.blur();
+  await expect(page.getByText('10–14 s, our allowance')).toBeVisible();
+  await page.getByRole('button', { name: '+ pre-press' }).click();
+  await time.fill('6');
+  await temperature.fill('');
+  await page.getByLabel('Cover', { exact: true }).selectOption('required');
+  await page.getByLabel('of', { exact: true }).selectOption('paper');
+  await page.getByRole('button', { name: 'press', exact: true }).click();
   await page.getByLabel('Pressure, as the sheet says it').fill('40 psi on our press');
   await page.getByRole('button', { name: 'Save', exact: true }).click();
   await expect(page.getByRole('complementary', { name: 'Detail' }).getByRole('heading', { name: 'Wagtail Solid' })).toBeVisible();
@@ -29,7 +37,8 @@ test('a family is copied into a product from a supplier’s sheet, and a line is
   const card = page.getByRole('article', { name: 'Card' });
   await expect(card.locator('[data-lamp="clear"]').first()).toBeVisible();
   await page.getByRole('button', { name: /^Temperature:/ }).click();
-  await expect(page.getByRole('region', { name: 'Why this temperature' })).toContainText('Wagtail Solid, sheet of');
+  await expect(page.getByRole('region', { name: 'Why this temperature' })).toContainText(/Wagtail Solid, sheet of .*beginning at 306\s°F/);
+  await expect(page.getByText('Pre-press 6 s under baking paper')).toBeVisible();
 });
 
 test('two people change one transfer: what only one touched is kept, what both did is asked', async ({ page, request }) => {

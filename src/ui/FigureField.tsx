@@ -49,7 +49,10 @@ export function FigureField({ label, kind, value, house, min, max, allowed, when
     setText(figureText(read.figure, unit));
     onChange(read.figure);
   };
-  const message = fault ?? problem;
+  // what the server said holds for the figure it was said of
+  const [told, setTold] = useState<{ problem: string | undefined; of: Figure | undefined }>({ problem, of: value });
+  if (told.problem !== problem) setTold({ problem, of: value });
+  const message = fault ?? (told.of === value ? problem : undefined);
   const { beside } = houseUnit(kind, house);
   return (
     <div>
