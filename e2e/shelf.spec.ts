@@ -16,7 +16,7 @@ test('a family is copied into a product from a supplier’s sheet, and a line is
   await expect(page.getByText('The minimum 9 s is over the maximum 8 s.', { exact: true })).toBeVisible();
   await time.fill('12');
   await time.blur();
-  await expect(page.getByText('10–14 s, our allowance')).toBeVisible();
+  await expect(page.getByText('10–14 s is our allowance')).toBeVisible();
   await page.getByRole('button', { name: '+ pre-press' }).click();
   await time.fill('6');
   await temperature.fill('');

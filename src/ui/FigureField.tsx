@@ -82,8 +82,12 @@ export function FigureField({ label, kind, value, house, min, max, allowed, when
           </span>
         ) : value ? (
           <span className="label figure">
-            {beside && `${figureWords(value, beside)} `}
-            {allowed?.ours && `${formatFigure(allowed.min, unit)}–${formatFigure(allowed.max, unit)} ${UNITS[unit].symbol}, our allowance`}
+            {[
+              ...(beside ? [figureWords(value, beside)] : []),
+              ...(allowed?.ours
+                ? [`${formatFigure(allowed.min, unit)}–${formatFigure(allowed.max, unit)} ${UNITS[unit].symbol} is our allowance`]
+                : []),
+            ].join('; ')}
           </span>
         ) : null}
       </div>

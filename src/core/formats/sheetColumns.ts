@@ -12,7 +12,7 @@ type FigureField = keyof typeof LIMITS;
 /** A figure as it stands in a cell, or what is wrong with it. */
 function readCell(field: FigureField, cell: string): Figure | string {
   const { kind, ...limits } = LIMITS[field];
-  const read = readFigure(kind, cell, limits);
+  const read = readFigure(kind, cell, { ...limits, sure: true });
   return read.state === 'ok' ? read.figure : read.message;
 }
 const cellOf = (field: FigureField, figure: Figure | undefined): string => (figure ? figureText(figure, LIMITS[field].unit) : '');

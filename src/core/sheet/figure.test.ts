@@ -23,6 +23,10 @@ describe('a figure as a sheet writes it', () => {
     expect(temp('302-320f')).toMatchObject({ figure: { form: 'range', min: 150, max: 160 } });
     expect(temp('320 ± 9', 'F')).toMatchObject({ figure: { form: 'tolerance', value: 160, plusMinus: 5 } });
   });
+  it('a bare figure that a press is set to only in the other unit is asked about, not taken', () => {
+    expect(temp('155', 'F')).toMatchObject({ state: 'bad', message: expect.stringMatching(/155 °F, or did you mean 155 °C\?/) });
+    expect(temp('155 c', 'F')).toMatchObject({ state: 'ok', figure: { form: 'one', value: 155 } });
+  });
   it('times may be clocks', () => {
     expect(time('1:30-2:00')).toMatchObject({ figure: { form: 'range', min: 90, max: 120 } });
     expect(time('12 s')).toMatchObject({ figure: { form: 'one', value: 12 } });
@@ -34,6 +38,7 @@ describe('a figure as a sheet writes it', () => {
     ['160 start 158', /A start belongs to a range/],
     ['160 ±', /is not a tolerance/],
     ['320', /did you mean 320 °F\? Type the unit with it/],
+    ['155–320', /did you mean 320 °F/],
   ])('“%s” is refused in words', (typed, words) =>
     expect(temp(typed)).toMatchObject({ state: 'bad', message: expect.stringMatching(words) }),
   );
@@ -51,7 +56,7 @@ describe('a figure as a sheet writes it', () => {
   it('is read back as it was written, every form of it', () => {
     fc.assert(
       fc.property(figures, (figure) => {
-        expect(temp(figureText(figure, 'C'))).toEqual({ state: 'ok', figure, unit: 'C' });
+        expect(readFigure('temperature', figureText(figure, 'C'), { ...TEMPS, sure: true })).toEqual({ state: 'ok', figure, unit: 'C' });
       }),
     );
   });

@@ -49,6 +49,8 @@ export type ReadFigure = { state: 'ok'; figure: Figure; unit: UnitId } | { state
 interface FigureOptions {
   /** Taken where none is typed. */
   unit: UnitId;
+  /** Whoever wrote it knew the unit: a figure that would make more sense in another is taken as it is. */
+  sure?: true;
   min: number;
   max: number;
 }
@@ -58,13 +60,13 @@ const EXAMPLES: Record<Kind, string> = {
   duration: '15, 15 ± 2, 12–18 or 12–18, start 15',
 };
 
-/** The unit that is typed after any of the figures, else the field's own. */
-function unitIn(kind: Kind, texts: readonly string[], options: FigureOptions): UnitId {
+/** The unit that is typed after any of the figures: it is that of all of them. Null: none is typed. */
+function unitIn(kind: Kind, texts: readonly string[], options: FigureOptions): UnitId | null {
   for (const text of [...texts].reverse()) {
     const parsed = parseQuantity(kind, text, { unit: options.unit });
     if (parsed.state === 'ok' && /[a-z]/i.test(text)) return parsed.unit;
   }
-  return options.unit;
+  return null;
 }
 
 /**
@@ -81,16 +83,19 @@ export function readFigure(kind: Kind, typed: string, options: FigureOptions): R
   const [plain = '', tolerance] = (about?.[1] ?? clean).split(/\s*(?:±|\+\/-|\+-)\s*/);
   const [, sides = plain, startText] = /^(.*?)[,;]?\s*(?:start|begin)(?:ning)?(?: at| with)?\s*(.+)$/i.exec(plain) ?? [];
   const [lowText = '', highText] = sides.split(/\s*(?:–|—|-|\bto\b)\s*/i);
-  const unit = unitIn(
+  const typedUnit = unitIn(
     kind,
     [lowText, highText, startText].filter((text) => text !== undefined),
     options,
   );
+  const unit = typedUnit ?? options.unit;
+  const known = typedUnit ?? (options.sure ? unit : null);
   const values: number[] = [];
   for (const text of [lowText, highText, startText]) {
     if (text === undefined) continue;
-    // a figure far outside what presses do in its unit is asked about where a single quantity is typed; here it is refused by its limits
-    const parsed = parseQuantity(kind, text, { ...options, unit, usual: { low: options.min, high: options.max } });
+    // a figure that makes sense only in the other unit is asked about where a quantity is typed; here its unit is asked for
+    const own = known && !/[a-z:]/i.test(text) ? `${text} ${UNITS[known].typed[0]}` : text;
+    const parsed = parseQuantity(kind, own, { ...options, unit });
     if (parsed.state === 'bad') return bad(parsed.message);
     if (parsed.state === 'ask') return bad(`${parsed.message} Type the unit with it.`);
     values.push(parsed.value);

@@ -1,5 +1,6 @@
 /** What the shelf knows of one transfer, fabric, blank or aid. */
 import type { ReactNode } from 'react';
+import { COVER_SHEETS } from '../../core/heat';
 import { type Aid, type Blank, blendLimits, describeComposition, describeMaterial, type Fabric, FIBRES } from '../../core/materials';
 import { FAMILIES, type Figure, figureWords, type Product, type WrittenStage } from '../../core/sheet';
 import { formatBeside, formatForHouse, houseUnit } from '../../core/units';
@@ -56,7 +57,20 @@ function StageWords({ stage }: { stage: WrittenStage }) {
         “{stage.pressure.asStated}”{stage.pressure.asStated === stage.pressure.band ? '' : `, read as ${stage.pressure.band}`}
       </span>
       <span className="label block">
-        cover {stage.cover}, {stage.peel === 'none' ? 'nothing to peel' : `peel ${stage.peel}`}
+        {[
+          stage.cover === 'required'
+            ? `under ${COVER_SHEETS[stage.coverKind].name}`
+            : stage.cover === 'allowed'
+              ? 'cover left open'
+              : 'no cover',
+          stage.kind === 'finish'
+            ? stage.peel === 'none'
+              ? 'lifted off at once'
+              : `pulled ${stage.peel}`
+            : stage.peel === 'none'
+              ? 'nothing to peel'
+              : `peel ${stage.peel}`,
+        ].join(', ')}
       </span>
     </>
   );

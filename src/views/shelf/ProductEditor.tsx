@@ -127,7 +127,10 @@ function Stages({ doc, house, fields, onChange }: Some & { house: ReturnType<typ
     setAt(kind);
   };
   return (
-    <Part name="Stages" hint="Figures as the sheet writes them, at the platen’s surface: 160, 160 ± 5, 155–165, or 155–165, start 160.">
+    <Part
+      name="Stages"
+      hint={`Figures as the sheet writes them, at the platen’s surface: ${house.temperature === 'F' ? '320, 320 ± 9, 311–329, or 311–329, start 320' : '160, 160 ± 5, 155–165, or 155–165, start 160'}.`}
+    >
       <div className="col-span-6 flex flex-wrap items-center gap-1">
         {doc.stages.map((one, i) => (
           <button
