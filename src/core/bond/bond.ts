@@ -83,7 +83,11 @@ const takesBefore = remembered<Effect[]>(400);
 
 /** What each thing that differs from the supplier's own stack takes or gives. */
 export function takesOf(input: PreparedInput, draft: Draft, { piece, passage, adhesive }: CardPiece): Effect[] {
-  const meant = { cloth: meantCloth(input), baseC: MEANT_BASE_C, covered: pressOf(draft).cover === 'required' || coveredBySheet(draft) };
+  const meant = {
+    cloth: meantCloth(input),
+    baseC: MEANT_BASE_C,
+    covered: pressOf(draft).cover === 'required' || coveredBySheet(input, draft),
+  };
   return takesBefore(JSON.stringify([piece, passage, adhesive, meant]), () => deviations(piece, passage, adhesive, meant, WEIGHED_HEAT));
 }
 

@@ -18,12 +18,15 @@ const reasons = (card: ReturnType<typeof resolve>, source: string) =>
     .join('\n');
 
 describe('the bond on a card', () => {
-  it('a cover that the sheet leaves open takes nothing of the bond its figures mean; a pillow under it does, and is named', () => {
-    const [bare, covered, soft] = [{}, { cover: true }, { base: 'pillow' as const }].map((choices) =>
-      resolve(input({ choices: { ...choices, timeS: 12 } })),
-    );
-    expect(Math.abs((covered?.heat?.bond ?? 0) - (bare?.heat?.bond ?? 0))).toBeLessThan(0.02);
-    expect(reasons(soft as ReturnType<typeof resolve>, 'physics')).toMatch(/pillow under it (?:takes|gives) \d+\sK at the glue/);
+  it('a cover put over one print says what it takes at the glue, and lowers the bond; a house cover that the sheet leaves open does not', () => {
+    const [bare, covered] = [resolve(input()), resolve(input({ choices: { cover: true, timeS: 12 } }))];
+    expect(reasons(covered, 'physics')).toMatch(/PTFE-coated sheet over it takes \d+\sK at the glue/);
+    expect(covered.heat?.bond).toBeLessThan(bare.heat?.bond ?? 0);
+    expect(covered.heat?.correction?.timeS).toBeGreaterThan(12);
+    expect(reasons(covered, 'physics')).toMatch(/more, \d+\ss in all, bring the bond to/);
+    const byHouse = resolve(input({ rules: { coverWhenAllowed: 'always' } }));
+    expect(byHouse.set.cover).toBe('ptfe');
+    expect(Math.abs((byHouse.heat?.bond ?? 0) - (bare.heat?.bond ?? 0))).toBeLessThan(0.02);
   });
   it('is told as a band with its chance, never as one figure alone', () => {
     const { heat } = resolve(input());

@@ -106,8 +106,9 @@ export function meantCloth(input: PreparedInput): StackLayer {
   return meansCloth(input) ? MEANT_CLOTH : { ...blankLayer(input), waterKgM2: 0 };
 }
 
-/** Whether the supplier's figures hold under the cover that lies there: he asks for it, or leaves it open. */
-export const coveredBySheet = (draft: Timed): boolean => draft.cover !== null && pressOf(draft).cover !== 'avoid';
+/** Whether the supplier's figures hold under the cover that lies there: he asks for it, or leaves it to the house. One that was put over this very print is weighed by what it takes. */
+export const coveredBySheet = ({ print }: PreparedInput, draft: Timed): boolean =>
+  draft.cover !== null && pressOf(draft).cover !== 'avoid' && print.choices.cover === undefined;
 
 /** The supplier's own setting on the supplier's own stack: a dry piece on a base in use, covered where the sheet asks for it, or leaves it open and it is covered here. */
 export function referenceOf(input: PreparedInput, draft: Timed): Reference {
@@ -119,7 +120,11 @@ export function referenceOf(input: PreparedInput, draft: Timed): Reference {
     piece: {
       stack: [
         ...(padOver ? [{ role: 'pad over' as const, ...PADS_OVER[padOver] }] : []),
-        ...(coveredBySheet(draft) && draft.cover ? [cover(draft.cover)] : stage.cover === 'required' ? [cover(stage.coverKind)] : []),
+        ...(coveredBySheet(input, draft) && draft.cover
+          ? [cover(draft.cover)]
+          : stage.cover === 'required'
+            ? [cover(stage.coverKind)]
+            : []),
         ...transferOf({ ...input, under: [] }),
         meantCloth(input),
         ...(product.pad === 'felt under' ? [{ role: 'underlay' as const, ...UNDERLAYS.felt }] : []),

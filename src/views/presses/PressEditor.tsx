@@ -144,7 +144,7 @@ export function PressEditor({ press, version, house, onSaved }: PressEditorProps
       </div>
       <div className="col-span-2">
         <ChoiceField
-          label="Its timer is set in"
+          label="Timer steps"
           value={String(draft.timerStepS ?? 1)}
           options={TIMER_STEPS.map((step) => ({ value: String(step), text: step === 1 ? 'whole seconds' : `steps of ${step} s` }))}
           onChange={(text) => patch({ timerStepS: TIMER_STEPS.find((step) => String(step) === text) ?? 1 })}
