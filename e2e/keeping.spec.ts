@@ -113,7 +113,7 @@ test('every school says what it changes, and shows it on a card', async ({ page 
   await page.goto('/house');
   await page.getByRole('radio', { name: /^raise the print on a firm pad/ }).check();
   await expect(answer(page, 'raise the print')).toContainText('firm pad');
-  await page.getByLabel('Pre-press, our own seconds; 0 for none').fill('10');
+  await page.getByLabel('Pre-press, s').fill('10');
   await page.getByRole('radio', { name: /^our own seconds/ }).focus();
   await expect(page.getByRole('region', { name: 'Example' })).toContainText('pre-press 10 s');
   await page.getByLabel('Who presses here').fill('MB, ZZ');

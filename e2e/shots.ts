@@ -126,6 +126,9 @@ async function toParting(page: Page) {
   await page.getByRole('button', { name: /^Pressing/ }).waitFor();
   await page.waitForTimeout(650);
   await page.keyboard.press('o');
+  await page.getByRole('button', { name: /^Rub it down/ }).waitFor();
+  await page.waitForTimeout(650);
+  await page.keyboard.press('Space');
   await page.getByRole('button', { name: /^Peel now/ }).waitFor();
   await page.waitForTimeout(3600);
 }

@@ -31,7 +31,7 @@ export const SCHOOLS: readonly School[] = [
       value: 'always',
       text: 'always, short',
       changes:
-        'One more closing a piece under paper, as long as you type under Figures, and one more that the bare face must bear. Never on what it flattens.',
+        'One more closing a piece under paper, as long as you type above, and one more that the bare face must bear. Never on what it flattens.',
     },
     { value: 'when an edge looks proud', text: 'only when an edge looks proud', changes: 'A step says when; no time is planned for it.' },
   ),
@@ -67,8 +67,7 @@ export const SCHOOLS: readonly School[] = [
     {
       value: 'seconds',
       text: 'our own seconds',
-      changes:
-        'As many seconds before every print as you type under Figures; a longer one brings the bare face nearer its limit on hot cards.',
+      changes: 'As many seconds before every print as you type above; a longer one brings the bare face nearer its limit on hot cards.',
     },
     {
       value: 'computed',

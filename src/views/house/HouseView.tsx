@@ -80,9 +80,9 @@ function HouseForm({ now, fault, save }: { now: Reply<'house'> } & Saving) {
         </div>
         <Fault of={fault} className="border-l-4 border-brick pl-3 text-brick" />
         <UnitsAndRoom draft={draft} fields={fields} onChange={patch} />
-        <div className="grid grid-cols-[1fr_8rem_8rem] gap-x-5">
+        <div className="grid grid-cols-[1fr_6.5rem_6.5rem_8rem_6.5rem] gap-x-4">
           <TextField
-            label="Who presses here: initials with commas between"
+            label="Who presses here, initials"
             value={operators}
             onChange={(text) => {
               setOperators(text);
@@ -103,13 +103,14 @@ function HouseForm({ now, fault, save }: { now: Reply<'house'> } & Saving) {
             problem={fields['figures.fingerMm']}
           />
           <NumberField
-            label="Pre-press, our own seconds; 0 for none"
+            label="Pre-press, s"
+            hint="0 for none"
             value={draft.figures.prePressS}
             onChange={(prePressS) => patch({ figures: { ...draft.figures, prePressS } })}
             problem={fields['figures.prePressS']}
           />
           <NumberField
-            label="Second press by house rule, s"
+            label="Second press, s"
             value={draft.figures.finishS}
             onChange={(finishS) => patch({ figures: { ...draft.figures, finishS } })}
             problem={fields['figures.finishS']}
