@@ -80,7 +80,7 @@ function HouseForm({ now, fault, save }: { now: Reply<'house'> } & Saving) {
         </div>
         <Fault of={fault} className="border-l-4 border-brick pl-3 text-brick" />
         <UnitsAndRoom draft={draft} fields={fields} onChange={patch} />
-        <div className="grid grid-cols-[1fr_6.5rem_6.5rem_8rem_6.5rem] gap-x-4">
+        <div className="grid grid-cols-[1fr_8rem_6.5rem_7.5rem_6.5rem] gap-x-4">
           <TextField
             label="Who presses here, initials"
             value={operators}
