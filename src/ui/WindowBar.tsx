@@ -19,29 +19,33 @@ const PAD = 14;
 
 interface WindowBarProps {
   window: Window;
+  /** What the bracket stands for. */
+  bracket: string;
   setC: number;
   house: HouseUnits;
   /** Absent: the handle cannot be moved. */
   onMove?: (setC: number) => void;
 }
 
-export function WindowBar({ window: w, setC, house, onMove }: WindowBarProps) {
+export function WindowBar({ window: w, bracket, setC, house, onMove }: WindowBarProps) {
   const [ref, width] = useWidth<HTMLDivElement>();
   return (
     <div ref={ref} className="w-full" style={{ height: HEIGHT }}>
-      {width > 0 && <Drawing w={w} setC={setC} house={house} width={width} onMove={onMove} />}
+      {width > 0 && <Drawing w={w} bracket={bracket} setC={setC} house={house} width={width} onMove={onMove} />}
     </div>
   );
 }
 
 function Drawing({
   w,
+  bracket,
   setC,
   house,
   width,
   onMove,
 }: {
   w: Window;
+  bracket: string;
   setC: number;
   house: HouseUnits;
   width: number;
@@ -81,8 +85,7 @@ function Drawing({
       />
       <line x1={x(low)} x2={x(high)} y1="32" y2="32" stroke="var(--color-ink)" strokeWidth="1" />
       <text x={(x(low) + x(high)) / 2} y="20" fontSize="14" textAnchor="middle" fill="var(--color-ink)">
-        sheet <tspan className="figure">{formatFigure(low, w.settable.unit)}</tspan> to{' '}
-        <tspan className="figure">{formatFigure(high, w.settable.unit)}</tspan> {UNITS[w.settable.unit].symbol}
+        {bracket}
       </text>
       <Delivered x={x} low={band.low} mid={mid} high={band.high} />
       <Handle w={w} setC={setC} x={x} width={width} house={house} onMove={onMove} />

@@ -3,6 +3,7 @@
 export { type ClosingFigures, closingsOfCard, figuresAt } from './closings';
 export { lampAndMinutes, resolve, TRADE, type Trade } from './resolve';
 export { CARD_SCHEMA_VERSION, type Card, CardSchema, type Layer, type Stage, type Step } from './schema';
+export { bracketWords, writtenWords } from './sheetWords';
 export { minutesOf, stagesOf } from './stages';
 export { fingerWords, handWords, placeWords } from './steps/place';
 export { mirrorWords, pressureWords } from './steps/words';

@@ -1,7 +1,7 @@
 /** Resolve: from a print, a blank, a press and the house to the worked-out card. */
 
 import { heatOf, heatReasons } from '../bond';
-import { clearanceOf, FIELDS, layersOf, layIn, prepared, type Reason, type ResolveInput } from '../draft';
+import { clearanceOf, type Draft, FIELDS, layersOf, layIn, prepared, pressOf, type Reason, type ResolveInput } from '../draft';
 import { judge, LAW, type Lamp, type Law } from '../judgement';
 import { describeMaterial, isSided, sidedWords } from '../materials';
 import { bandOf } from '../press';
@@ -27,7 +27,8 @@ export function lampAndMinutes(given: ResolveInput): { lamp: Lamp; minutesPerPie
   return { lamp, minutesPerPiece: minutesOf(stagesOf(input, draft, values)) };
 }
 
-const namesOf = (input: ResolveInput): Card['of'] => {
+const namesOf = (input: ResolveInput, draft: Draft): Card['of'] => {
+  const { tempC, timeS } = pressOf(draft);
   const { blank, fabric, product, press, print, item } = input;
   return {
     blankId: blank.id,
@@ -54,7 +55,7 @@ const namesOf = (input: ResolveInput): Card['of'] => {
     heightMm: print.heightMm,
     roster: [...item.roster],
     perClosing: item.perClosing,
-    sheet: { name: product.source.sheet, on: product.source.on },
+    sheet: { name: product.source.sheet, on: product.source.on, tempC: tempC.written, timeS: timeS.written },
   };
 };
 
@@ -86,7 +87,7 @@ export function resolve(given: ResolveInput, trade: Trade = TRADE): Card {
   ];
   return {
     schemaVersion: CARD_SCHEMA_VERSION,
-    of: namesOf(input),
+    of: namesOf(input, draft),
     set,
     window,
     delivered: bandOf(window, set.tempC),

@@ -5,7 +5,7 @@ import { ReasonSchema } from '../draft';
 import { BandSchema, LampSchema, MarginSchema, PressureSettingSchema, SettingSchema, WindowSchema } from '../judgement';
 import { COVER_KINDS, DUTIES, POSITIONS, PRESSURE_BANDS, SIDES } from '../materials';
 import { LaySchema, RosterEntrySchema } from '../order';
-import { PEELS } from '../sheet';
+import { FigureSchema, PEELS } from '../sheet';
 import { PhraseSchema } from '../units';
 
 /** Raised when a stored card can no longer be read as is; every older version keeps a reader. */
@@ -115,7 +115,13 @@ export const CardSchema = z.object({
     heightMm: z.number(),
     roster: z.array(RosterEntrySchema),
     perClosing: z.number(),
-    sheet: z.object({ name: z.string(), on: z.string() }),
+    sheet: z.object({
+      name: z.string(),
+      on: z.string(),
+      /** Its press stage as it is written, °C and s; absent: from before it was kept so. */
+      tempC: FigureSchema.optional(),
+      timeS: FigureSchema.optional(),
+    }),
   }),
   set: SettingSchema,
   window: WindowSchema,

@@ -18,28 +18,32 @@ export interface Allowed extends Range {
   written: Figure;
 }
 
+const formsOf = <N extends z.ZodType<number>>(end: N) =>
+  z.discriminatedUnion('form', [
+    z.object({ form: z.literal('one'), value: end, about: z.literal(true).optional() }),
+    z.object({ form: z.literal('tolerance'), value: end, plusMinus: z.number().positive('A tolerance is more than nothing.') }),
+    z.object({ form: z.literal('range'), min: end, max: end, start: end.optional() }),
+  ]);
+
+/** A figure as it stands on a card: its sheet was read already. */
+export const FigureSchema = formsOf(z.number());
+
 /** A figure a sheet may have between two ends; each fault is named at its own field. */
 export const figureOf = (lowest: number, highest: number, unit: string) => {
   const end = z
     .number()
     .min(lowest, `Below ${lowest} ${unit} is not a press setting.`)
     .max(highest, `Above ${highest} ${unit} is not a press setting.`);
-  return z
-    .discriminatedUnion('form', [
-      z.object({ form: z.literal('one'), value: end, about: z.literal(true).optional() }),
-      z.object({ form: z.literal('tolerance'), value: end, plusMinus: z.number().positive('A tolerance is more than nothing.') }),
-      z.object({ form: z.literal('range'), min: end, max: end, start: end.optional() }),
-    ])
-    .superRefine((figure, ctx) => {
-      const say = (path: string, message: string) => ctx.addIssue({ code: 'custom', path: [path], message });
-      if (figure.form === 'tolerance' && figure.plusMinus >= figure.value)
-        say('plusMinus', `A tolerance of ${figure.plusMinus} is as wide as the figure itself, ${figure.value} ${unit}.`);
-      if (figure.form !== 'range') return;
-      const { min, max, start } = figure;
-      if (min > max) say('min', `The minimum ${min} ${unit} is over the maximum ${max} ${unit}.`);
-      else if (start !== undefined && (start < min || start > max))
-        say('start', `The start ${start} ${unit} lies outside ${min} to ${max} ${unit}.`);
-    });
+  return formsOf(end).superRefine((figure, ctx) => {
+    const say = (path: string, message: string) => ctx.addIssue({ code: 'custom', path: [path], message });
+    if (figure.form === 'tolerance' && figure.plusMinus >= figure.value)
+      say('plusMinus', `A tolerance of ${figure.plusMinus} is as wide as the figure itself, ${figure.value} ${unit}.`);
+    if (figure.form !== 'range') return;
+    const { min, max, start } = figure;
+    if (min > max) say('min', `The minimum ${min} ${unit} is over the maximum ${max} ${unit}.`);
+    else if (start !== undefined && (start < min || start > max))
+      say('start', `The start ${start} ${unit} lies outside ${min} to ${max} ${unit}.`);
+  });
 };
 
 /**

@@ -12,6 +12,7 @@ export {
   at,
   between,
   type Figure,
+  FigureSchema,
 } from './figure';
 export { figurePhrase, figureText, figureWords, readFigure } from './figureText';
 export {

@@ -1,7 +1,7 @@
 /** The card on paper: one page to hang at the press, usable when the tablet is dead. */
 import PDFDocument from 'pdfkit';
 import { z } from 'zod';
-import { type Card, type ClosingFigures, closingsOfCard, resolve } from '../../core/card';
+import { type Card, type ClosingFigures, closingsOfCard, resolve, writtenWords } from '../../core/card';
 import { layerName } from '../../core/draft';
 import { COVER_SHEETS } from '../../core/heat';
 import type { House } from '../../core/house';
@@ -135,9 +135,11 @@ function body(doc: Doc, sheet: Sheet, from: number, size: number, width: number)
     para(`${finding.level === 'hold' ? 'HOLD' : 'Care'}: ${text(finding.says)}`, finding.level === 'hold' ? 'bold' : 'plain', left, width);
   const closings = closingsOfCard(card);
   letterR(doc, card.set.mirror, left, y + 4);
+  const written = writtenWords(card, house.units as HouseUnits);
   const facts = [
     `Mirror: ${MIRROR_WORDS[card.set.mirror]}.`,
     `Base: ${card.set.base}${card.set.pad === 'none' ? '' : `, ${card.set.pad}`}${card.set.platen ? `, ${card.set.platen}` : ''}.`,
+    ...(written ? [`Sheet: ${written} (${card.of.sheet.on}).`] : []),
     `Layers: ${card.of.layers.map(layerName).join(', then ')}.`,
     `Stages: ${card.stages.map((stage) => `${stage.kind} ${formatDuration(stage.timeS)}`).join(' · ')}.`,
     ...(closings.length > 1 ? closings.map((one) => closingWords(one, card, house.units as HouseUnits)) : []),

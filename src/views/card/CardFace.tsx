@@ -1,6 +1,6 @@
 /** The face of a card: set values, window bar, lamp, stages, stack and steps. Read-only unless it is given a handle to move. */
 import { type ReactNode, useState } from 'react';
-import type { Card } from '../../core/card';
+import { bracketWords, type Card } from '../../core/card';
 import { type Field, layerName } from '../../core/draft';
 import { COVER_SHEETS } from '../../core/heat';
 import type { Lamp } from '../../core/judgement';
@@ -43,7 +43,13 @@ export function CardFace({ card, house, setC = card.set.tempC, lamp = card.lamp,
       </div>
       <SetValues card={card} setC={setC} house={house} lamp={lamp} open={open} onOpen={toggle} />
       {open && <Reasons card={card} field={open} onClose={() => setOpen(null)} />}
-      <WindowBar window={card.window} setC={setC} house={house} {...(onMove && { onMove })} />
+      <WindowBar
+        window={card.window}
+        bracket={bracketWords(card, card.window.settable.unit)}
+        setC={setC}
+        house={house}
+        {...(onMove && { onMove })}
+      />
       <LampReasons lamp={lamp} />
       {children}
       <section aria-label="Stages" className="rule-top mt-3 pt-3">
