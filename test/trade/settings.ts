@@ -668,4 +668,22 @@ export const SETTINGS: readonly Case[] = [
     with: 'raised-film',
     step: /Try first: weeded scrap of the same film/,
   },
+  {
+    says: 'a time finer than the timer’s step is told, with what it is set to',
+    on: T,
+    with: 'cut-film',
+    choices: { timeS: 10.4 },
+    lamp: 'care',
+    because: /10.4 s was chosen, and the timer.*steps of 1 s/,
+    set: { timeS: 10 },
+  },
+  {
+    says: 'a press that can set it says nothing',
+    on: T,
+    with: 'cut-film',
+    press: 'halves',
+    choices: { timeS: 10.5 },
+    lamp: 'clear',
+    set: { timeS: 10.5 },
+  },
 ];

@@ -1,6 +1,6 @@
 /** Orders as they are typed in: lines of items alike, each with one or more prints of one or more layers, perhaps named from a roster. */
 import { z } from 'zod';
-import { DWELL_S, Dwell, Id, isSided, Name, POSITIONS, SetTemp, SIDES, sidedWords, Words } from '../materials';
+import { Dwell, Id, isSided, Name, POSITIONS, SetTemp, SIDES, sidedWords, Words } from '../materials';
 import { ART_KINDS, PEELS } from '../sheet';
 
 /** What the piece lies on. */
@@ -11,6 +11,8 @@ export type Base = (typeof BASES)[number];
 export const CHOSEN_STAGES = ['marry', 'pre-press', 'tack', 'finish'] as const;
 export type ChosenStage = (typeof CHOSEN_STAGES)[number];
 
+const DwellOrNone = z.union([z.literal(0), Dwell]);
+
 /** What the operator decided against or beside the card's own pick; absent means the card picks. */
 const Choices = z.object({
   /** Set value by hand, °C on the press's readout. */
@@ -19,7 +21,10 @@ const Choices = z.object({
   cover: z.boolean().optional(),
   peel: z.enum(PEELS).optional(),
   /** Seconds of the other closings; 0 leaves a pre-press or a second press out. */
-  stageS: z.partialRecord(z.enum(CHOSEN_STAGES), z.number().min(0).max(DWELL_S.max, 'No closing lasts over an hour.')).optional(),
+  stageS: z
+    .object({ marry: Dwell, 'pre-press': DwellOrNone, tack: Dwell, finish: DwellOrNone } satisfies Record<ChosenStage, z.ZodType<number>>)
+    .partial()
+    .optional(),
   /** A second way the sheet itself offers, by its name. */
   alternative: Name.optional(),
   /** Hot from below, cool from above. */

@@ -41,6 +41,16 @@ describe('a supplier’s sheet', () => {
       /contradict.*say which holds where both apply/,
     ],
     [
+      'with a pre-press longer than its press',
+      {
+        stages: [
+          { ...(cut.stages[0] as WrittenStage), kind: 'pre-press' as const, timeS: { form: 'one' as const, value: 20 } },
+          ...cut.stages,
+        ],
+      },
+      /pre-press of 20 s is longer than the press of 16 s/,
+    ],
+    [
       'for a colour group it does not have',
       { overrides: [{ ...press, colourGroup: 'bright' }] },
       /No colour of this product is in the group “bright”/,

@@ -52,6 +52,17 @@ export const WrittenStagesSchema = z.array(WrittenStageSchema).superRefine((stag
     if (!stage.tempC && NEEDS_HEAT.includes(stage.kind))
       ctx.addIssue({ code: 'custom', path: [i, 'tempC'], message: `The ${stage.kind} stage needs a temperature.` });
   });
+  const [prePress, press] = (['pre-press', 'press'] as const).map((kind) => stages.findIndex((stage) => stage.kind === kind));
+  const longest = (i: number | undefined) => {
+    const timeS = stages[i ?? -1]?.timeS;
+    return timeS === undefined ? 0 : timeS.form === 'range' ? timeS.max : timeS.value;
+  };
+  if (longest(prePress) > longest(press))
+    ctx.addIssue({
+      code: 'custom',
+      path: [prePress ?? 0, 'timeS'],
+      message: `A pre-press of ${longest(prePress)} s is longer than the press of ${longest(press)} s: are the two mixed up?`,
+    });
   const places = stages.map((stage) => STAGE_KINDS.indexOf(stage.kind));
   places.forEach((place, i) => {
     const before = places[i - 1];

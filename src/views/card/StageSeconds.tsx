@@ -9,7 +9,6 @@ const NAMES: Record<ChosenStage, string> = { marry: 'Marry', 'pre-press': 'Pre-p
 interface StageSecondsProps {
   kind: ChosenStage;
   chosen: Choices['stageS'];
-  /** A pre-press and a second press may be left out. */
   onChoose: (stageS: Choices['stageS'], what: string) => void;
 }
 
@@ -18,6 +17,7 @@ export function StageSeconds({ kind, chosen = {}, onChoose }: StageSecondsProps)
   const own = chosen[kind] ?? null;
   const [typed, setTyped] = useState<number | null>(own);
   const name = NAMES[kind];
+  // a pre-press and a second press may be left out
   const mayGo = kind === 'pre-press' || kind === 'finish';
   const put = (value: number | undefined) => {
     const { [kind]: _, ...rest } = chosen;

@@ -74,7 +74,7 @@ export const PASSAGE: readonly Decision<Sheeted, Arranged>[] = [
     rank: 'operator',
     decide: ({ print: { choices, layers } }) => {
       const tackS = choices.stageS?.tack;
-      return given(tackS !== undefined && tackS > 0 && layers.length > 1, () => ({
+      return given(tackS !== undefined && layers.length > 1, () => ({
         set: { tackS: tackS ?? 0 },
         source: 'operator',
         says: phrase`Chosen for this print: lower layers are tacked ${seconds(tackS ?? 0)}.`,

@@ -2,6 +2,7 @@
 
 import { type Draft, pressOf } from '../../draft';
 import { type Aid, aidFor, coverAid } from '../../materials';
+import { dwell } from '../../press';
 import { phrase, seconds } from '../../units';
 import { type Rule, when } from './rule';
 
@@ -31,6 +32,21 @@ export const SETTING_RULES: readonly Rule[] = [
       return when(
         timeS !== undefined && (timeS < min || timeS > max),
         () => phrase`${seconds(timeS ?? 0)} lies outside the sheet’s ${seconds(min)} to ${seconds(max)}.`,
+      );
+    },
+  },
+  {
+    id: 'finer-than-its-timer',
+    field: 'time',
+    level: 'care',
+    met: ({ print: { choices }, press }) => {
+      const finer = [choices.timeS, ...Object.values(choices.stageS ?? {})].find(
+        (timeS) => timeS && Math.abs(dwell(press, timeS) - timeS) > 1e-6,
+      );
+      return when(
+        finer !== undefined,
+        () =>
+          phrase`${String(finer)} s was chosen, and the timer of ${press.name} is set in steps of ${String(press.timerStepS ?? 1)} s: ${{ q: 'duration', v: dwell(press, finer ?? 0), d: 1 }}.`,
       );
     },
   },
