@@ -1,9 +1,10 @@
 /** A field for a figure as a supplier's sheet writes it: one figure, with a tolerance, a range, a range with a start; it says back what it read. */
-import { useEffect, useId, useRef, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { type Allowed, type Figure, figureText, figureWords, readFigure } from '../core/sheet';
 import { formatFigure, type HouseUnits, houseUnit, UNITS } from '../core/units';
+import { TypedEntry, Wrong } from './TypedEntry';
 
-interface FigureFieldProps {
+export interface FigureFieldProps {
   label: string;
   kind: 'temperature' | 'duration';
   /** Undefined: the stage has none of its own. */
@@ -20,7 +21,6 @@ interface FigureFieldProps {
 }
 
 export function FigureField({ label, kind, value, house, min, max, allowed, whenEmpty, onChange, problem }: FigureFieldProps) {
-  const id = useId();
   const input = useRef<HTMLInputElement>(null);
   const unit = kind === 'duration' ? 's' : house.temperature;
   const shown = value ? figureText(value, unit) : '';
@@ -55,42 +55,28 @@ export function FigureField({ label, kind, value, house, min, max, allowed, when
   const message = fault ?? (told.of === value ? problem : undefined);
   const { beside } = houseUnit(kind, house);
   return (
-    <div>
-      <label htmlFor={id} className="label mb-1 block">
-        {label}
-      </label>
-      <div className="relative">
-        <input
-          ref={input}
-          id={id}
-          className="entry figure pr-12"
-          autoComplete="off"
-          value={text}
-          placeholder={whenEmpty}
-          aria-invalid={message ? true : undefined}
-          aria-describedby={`${id}-note`}
-          onChange={(event) => type(event.target.value)}
-          onBlur={(event) => leave(event.target.value)}
-          onKeyDown={(event) => event.key === 'Enter' && leave(event.currentTarget.value)}
-        />
-        <span className="label pointer-events-none absolute inset-y-0 right-3 flex items-center">{UNITS[unit].symbol}</span>
-      </div>
-      <div id={`${id}-note`} className="min-h-6 pt-0.5 pb-1.5 text-sm">
-        {message ? (
-          <span role="alert" className="text-brick">
-            {message}
-          </span>
-        ) : value ? (
-          <span className="label figure">
-            {[
-              ...(beside ? [figureWords(value, beside)] : []),
-              ...(allowed?.ours
-                ? [`${formatFigure(allowed.min, unit)}–${formatFigure(allowed.max, unit)} ${UNITS[unit].symbol} is our allowance`]
-                : []),
-            ].join('; ')}
-          </span>
-        ) : null}
-      </div>
-    </div>
+    <TypedEntry
+      label={label}
+      symbol={UNITS[unit].symbol}
+      text={text}
+      isWrong={message !== undefined}
+      input={input}
+      placeholder={whenEmpty}
+      onType={type}
+      onLeave={leave}
+    >
+      {message ? (
+        <Wrong words={message} />
+      ) : value ? (
+        <span className="label figure">
+          {[
+            ...(beside ? [figureWords(value, beside)] : []),
+            ...(allowed?.ours
+              ? [`${formatFigure(allowed.min, unit)}–${formatFigure(allowed.max, unit)} ${UNITS[unit].symbol} is our allowance`]
+              : []),
+          ].join('; ')}
+        </span>
+      ) : null}
+    </TypedEntry>
   );
 }

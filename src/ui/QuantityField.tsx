@@ -1,5 +1,5 @@
 /** A field for a quantity: takes either system, shows both, asks when a bare figure only makes sense in the other unit. */
-import { useEffect, useId, useRef, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import {
   formatBeside,
   formatFigure,
@@ -10,6 +10,7 @@ import {
   UNITS,
   type UnitId,
 } from '../core/units';
+import { TypedEntry, Wrong } from './TypedEntry';
 
 export interface QuantityFieldProps {
   label: string;
@@ -34,7 +35,6 @@ type Note =
   | null;
 
 export function QuantityField({ label, kind, value, unit, house, onChange, decimals, problem, name, ...limits }: QuantityFieldProps) {
-  const id = useId();
   const input = useRef<HTMLInputElement>(null);
   const shown = value === null ? '' : formatFigure(value, unit, decimals).replace('−', '-');
   const [text, setText] = useState(shown);
@@ -70,54 +70,40 @@ export function QuantityField({ label, kind, value, unit, house, onChange, decim
   };
   const message = note?.kind === 'bad' ? note.message : problem;
   return (
-    <div>
-      <label htmlFor={id} className="label mb-1 block">
-        {label}
-      </label>
-      <div className="relative">
-        <input
-          ref={input}
-          id={id}
-          name={name}
-          className="entry figure pr-20"
-          autoComplete="off"
-          value={text}
-          aria-invalid={message ? true : undefined}
-          aria-describedby={`${id}-note`}
-          onChange={(event) => type(event.target.value)}
-          onBlur={(event) => read(event.target.value)}
-          onKeyDown={(event) => event.key === 'Enter' && read(event.currentTarget.value)}
-        />
-        <span className="pointer-events-none absolute inset-y-0 right-3 flex items-center label">{UNITS[unit].symbol}</span>
-      </div>
-      <div id={`${id}-note`} className="min-h-6 pt-0.5 pb-1.5 text-sm">
-        {message ? (
-          <span role="alert" className="text-brick">
-            {message}
-          </span>
-        ) : value !== null && !note ? (
-          <span className="label figure">{formatBeside(kind, value, house)}</span>
-        ) : null}
-        {note?.kind === 'ask' && (
-          <span role="alert" className="block">
-            {note.message}{' '}
-            {note.choices.map((choice) => (
-              <button
-                key={choice.unit}
-                type="button"
-                className="act act-quiet underline"
-                onClick={() =>
-                  kind === 'temperature' && limits.max !== undefined && choice.value > limits.max
-                    ? say({ kind: 'bad', message: `${choice.typed} is over what this takes.` })
-                    : take(choice.value)
-                }
-              >
-                {choice.typed}
-              </button>
-            ))}
-          </span>
-        )}
-      </div>
-    </div>
+    <TypedEntry
+      label={label}
+      symbol={UNITS[unit].symbol}
+      text={text}
+      isWrong={message !== undefined}
+      input={input}
+      name={name}
+      onType={type}
+      onLeave={read}
+    >
+      {message ? (
+        <Wrong words={message} />
+      ) : value !== null && !note ? (
+        <span className="label figure">{formatBeside(kind, value, house)}</span>
+      ) : null}
+      {note?.kind === 'ask' && (
+        <span role="alert" className="block">
+          {note.message}{' '}
+          {note.choices.map((choice) => (
+            <button
+              key={choice.unit}
+              type="button"
+              className="act act-quiet underline"
+              onClick={() =>
+                kind === 'temperature' && limits.max !== undefined && choice.value > limits.max
+                  ? say({ kind: 'bad', message: `${choice.typed} is over what this takes.` })
+                  : take(choice.value)
+              }
+            >
+              {choice.typed}
+            </button>
+          ))}
+        </span>
+      )}
+    </TypedEntry>
   );
 }

@@ -52,7 +52,11 @@ function stageColumn(
   };
 }
 
-const oneOf = <T extends string>(values: readonly T[], cell: string): T | null => values.find((value) => value === cell) ?? null;
+/** The value a cell stands for, or what is wrong with it. */
+function oneOf<T extends string>(values: readonly T[], cell: string): { is: T } | string {
+  const is = values.find((value) => value === cell);
+  return is === undefined ? `“${cell}” is not one of ${values.join(', ')}.` : { is };
+}
 
 function stageColumns(kind: StageKind): Column<Product>[] {
   const choice = <K extends 'cover' | 'coverKind' | 'peel'>(heading: string, key: K, values: readonly Stage[K][]) =>
@@ -63,37 +67,29 @@ function stageColumns(kind: StageKind): Column<Product>[] {
       (stage) => stage[key],
       (stage, cell) => {
         const value = oneOf(values, cell);
-        if (value === null) return `“${cell}” is not one of ${values.join(', ')}.`;
-        stage[key] = value;
+        if (typeof value === 'string') return value;
+        stage[key] = value.is;
+        return undefined;
+      },
+    );
+  const figure = (heading: string, field: FigureField) =>
+    stageColumn(
+      kind,
+      heading,
+      field,
+      (stage) => cellOf(field, stage[field]),
+      (stage, cell) => {
+        // a stage may have no heat of its own; that a press and a marry need one its schema says
+        if (cell === '' && field === 'tempC') return void delete stage.tempC;
+        const read = readCell(field, cell);
+        if (typeof read === 'string') return read;
+        stage[field] = read;
         return undefined;
       },
     );
   return [
-    stageColumn(
-      kind,
-      'temp_c',
-      'tempC',
-      ({ tempC }) => cellOf('tempC', tempC),
-      (stage, cell) => {
-        if (cell === '' && kind !== 'press' && kind !== 'marry') return void delete stage.tempC;
-        const read = readCell('tempC', cell);
-        if (typeof read === 'string') return read;
-        stage.tempC = read;
-        return undefined;
-      },
-    ),
-    stageColumn(
-      kind,
-      'time_s',
-      'timeS',
-      ({ timeS }) => cellOf('timeS', timeS),
-      (stage, cell) => {
-        const read = readCell('timeS', cell);
-        if (typeof read === 'string') return read;
-        stage.timeS = read;
-        return undefined;
-      },
-    ),
+    figure('temp_c', 'tempC'),
+    figure('time_s', 'timeS'),
     stageColumn(
       kind,
       'pressure',
@@ -111,8 +107,8 @@ function stageColumns(kind: StageKind): Column<Product>[] {
       ({ pressure }) => pressure.band,
       (stage, cell) => {
         const band = oneOf(PRESSURE_BANDS, cell);
-        if (band === null) return `“${cell}” is not one of ${PRESSURE_BANDS.join(', ')}.`;
-        stage.pressure = { ...stage.pressure, band };
+        if (typeof band === 'string') return band;
+        stage.pressure = { ...stage.pressure, band: band.is };
         return undefined;
       },
     ),

@@ -1,11 +1,10 @@
 /** Settings a sheet gives for a group of fabrics or colours, and the second ways it offers. */
 import { FABRIC_GROUPS } from '../../core/materials';
-import { type Product, SHEET_C, SHEET_S, STAGE_KINDS } from '../../core/sheet';
+import { type Product, STAGE_KINDS } from '../../core/sheet';
 import type { HouseUnits } from '../../core/units';
 import { ChoiceField, TextField } from '../../ui/Field';
-import { FigureField } from '../../ui/FigureField';
 import { Cell, Part } from './Frame';
-import { figureProblem } from './StageFields';
+import { SheetFigure } from './SheetFigure';
 
 type Change = Product['overrides'][number];
 
@@ -18,35 +17,19 @@ interface ChangeFieldsProps {
 }
 
 /** The figures an override puts in the place of the stage's own, each only when given. */
-function ChangeFields({ change, house, path, fields, onChange }: ChangeFieldsProps) {
-  return (
-    <>
-      <div className="col-span-2">
-        <FigureField
-          label="Temperature"
-          kind="temperature"
-          value={change.tempC}
-          house={house}
-          {...SHEET_C}
-          whenEmpty="as the stage"
-          onChange={(tempC) => onChange({ tempC })}
-          problem={figureProblem(fields, `${path}.tempC`)}
-        />
-      </div>
-      <div className="col-span-2">
-        <FigureField
-          label="Time"
-          kind="duration"
-          value={change.timeS}
-          house={house}
-          {...SHEET_S}
-          whenEmpty="as the stage"
-          onChange={(timeS) => onChange({ timeS })}
-          problem={figureProblem(fields, `${path}.timeS`)}
-        />
-      </div>
-    </>
-  );
+function ChangeFields({ change, onChange, ...where }: ChangeFieldsProps) {
+  return (['tempC', 'timeS'] as const).map((of) => (
+    <div key={of} className="col-span-2">
+      <SheetFigure
+        of={of}
+        label={of === 'tempC' ? 'Temperature' : 'Time'}
+        value={change[of]}
+        whenEmpty="as the stage"
+        onChange={(figure) => onChange({ [of]: figure })}
+        {...where}
+      />
+    </div>
+  ));
 }
 
 interface OverridesProps {

@@ -1,16 +1,12 @@
 /** One stage of a sheet: its figures as written, pressure as stated beside our reading, cover and peel. */
 import { COVER_KINDS, PRESSURE_BANDS } from '../../core/materials';
-import { allowanceOf, allowedTemp, allowedTime, PEELS, type Product, SHEET_C, SHEET_S, type WrittenStage } from '../../core/sheet';
+import { allowanceOf, allowedTemp, allowedTime, PEELS, type Product, type WrittenStage } from '../../core/sheet';
 import type { HouseUnits } from '../../core/units';
 import { ChoiceField, TextField } from '../../ui/Field';
-import { FigureField } from '../../ui/FigureField';
 import { Cell } from './Frame';
+import { SheetFigure } from './SheetFigure';
 
 const plain = <const T extends string>(values: readonly T[]) => values.map((value) => ({ value, text: value }));
-
-/** What the server said of any part of a figure. */
-export const figureProblem = (fields: Record<string, string>, path: string): string | undefined =>
-  fields[path] ?? Object.entries(fields).find(([field]) => field.startsWith(`${path}.`))?.[1];
 
 interface StageFieldsProps {
   stage: WrittenStage;
@@ -25,35 +21,32 @@ interface StageFieldsProps {
 export function StageFields({ stage, product, house, path, fields, onChange }: StageFieldsProps) {
   const patch = (part: Partial<WrittenStage>) => onChange({ ...stage, ...part });
   const allowance = allowanceOf(product);
+  const where = { house, path, fields };
   const needsHeat = stage.kind === 'press' || stage.kind === 'marry';
   return (
     <>
       <Cell span={3}>
-        <FigureField
+        <SheetFigure
+          of="tempC"
           label="Temperature, as the sheet has it"
-          kind="temperature"
           value={stage.tempC}
-          house={house}
-          {...SHEET_C}
           allowed={stage.tempC && allowedTemp(stage.tempC, allowance)}
           {...(!needsHeat && { whenEmpty: 'as the press' })}
           onChange={(tempC) => {
             const { tempC: _, ...rest } = stage;
             onChange(tempC ? { ...rest, tempC } : rest);
           }}
-          problem={figureProblem(fields, `${path}.tempC`)}
+          {...where}
         />
       </Cell>
       <Cell span={3}>
-        <FigureField
+        <SheetFigure
+          of="timeS"
           label="Time, as the sheet has it"
-          kind="duration"
           value={stage.timeS}
-          house={house}
-          {...SHEET_S}
           allowed={allowedTime(stage.timeS, allowance)}
           onChange={(timeS) => timeS && patch({ timeS })}
-          problem={figureProblem(fields, `${path}.timeS`)}
+          {...where}
         />
       </Cell>
       <Cell span={2}>
