@@ -114,7 +114,7 @@ it('a shop of the first version is backed up, then opened: every document valid,
   expect(bench(db).orders).toMatchObject([{ pieces: 20, good: 1, lamp: 'clear' }]);
   const card = frozenCard(db, HASH);
   expect(card).toMatchObject({
-    schemaVersion: 2,
+    schemaVersion: 3,
     of: { layers: [{ productName: 'Wren Stretch' }], roster: [] },
     set: { tempC: 135, lowerC: null, base: 'usual pad' },
   });

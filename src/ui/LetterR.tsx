@@ -1,14 +1,26 @@
 /** A letter R as it must look on the sheet before it is laid: the quickest check there is. */
-import type { Card } from '../core/card';
+import type { Lettering } from '../core/card';
+import type { Mirror } from '../core/draft';
 
-const WORDS: Record<Card['set']['mirror'], string> = {
+const WORDS: Record<Mirror, string> = {
   mirrored: 'on the sheet it reads backwards',
   'as read': 'on the sheet it reads as in a book',
   'by the supplier': 'bought ready: check its lettering',
   'by the printer path': 'the printer turns it: check one first',
 };
 
-export function LetterR({ mirror }: { mirror: Card['set']['mirror'] }) {
+/** One letter for every way round that art lies on its sheets, with the layers it is of where they differ. */
+export function Letters({ lettering }: { lettering: readonly Lettering[] }) {
+  return (
+    <div className="flex flex-wrap gap-x-6 gap-y-3">
+      {lettering.map((one) => (
+        <LetterR key={one.mirror} {...one} />
+      ))}
+    </div>
+  );
+}
+
+function LetterR({ mirror, layers }: Lettering) {
   const sure = mirror === 'mirrored' || mirror === 'as read';
   return (
     <figure className="flex items-center gap-3" data-mirror={mirror}>
@@ -30,7 +42,10 @@ export function LetterR({ mirror }: { mirror: Card['set']['mirror'] }) {
           />
         </g>
       </svg>
-      <figcaption className="label max-w-36 leading-tight">{WORDS[mirror]}</figcaption>
+      <figcaption className="label max-w-40 leading-tight">
+        {layers.length > 0 && <span className="block font-semibold text-ink">{layers.join(', ')}</span>}
+        {WORDS[mirror]}
+      </figcaption>
     </figure>
   );
 }

@@ -1,6 +1,6 @@
 /** From one pressing to the next at the same press: what the hands set otherwise. */
 
-import { type Card, pressureWords } from '../card';
+import { type Card, letteringOf, letteringWords, pressureWords } from '../card';
 import { COVER_SHEETS } from '../heat';
 import { mm, type Phrase, phrase, seconds, setTemp } from '../units';
 
@@ -43,7 +43,11 @@ const CHANGES: readonly Difference[] = [
     differs: other(({ base, pad, platen }) => [base, pad, platen]),
     says: ({ set }) => phrase`Base: ${set.base}${set.pad === 'none' ? '' : `, ${set.pad}`}; platen: ${set.platen ?? 'the usual one'}.`,
   },
-  { differs: other(({ mirror }) => mirror), says: ({ set }) => phrase`Art ${set.mirror}.` },
+  {
+    differs: (a, b) =>
+      JSON.stringify(letteringOf(a).map(({ mirror }) => mirror)) !== JSON.stringify(letteringOf(b).map(({ mirror }) => mirror)),
+    says: (card) => phrase`Lettering: ${letteringWords(letteringOf(card))}`,
+  },
   {
     differs: (a, b) => a.of.productId !== b.of.productId || a.of.artName !== b.of.artName,
     says: ({ of }) => phrase`Transfer: ${of.artName}, ${of.productName}.`,

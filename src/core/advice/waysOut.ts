@@ -2,7 +2,7 @@
 
 import { type Card, minutesOf, stagesOf } from '../card';
 import { areaOfArt, laidOf, layIn, limitsFor, mapOf, type PreparedInput, prepared, pressOf, type ResolveInput } from '../draft';
-import { type Judgement, judge, QUICK } from '../judgement';
+import { type Finding, type Judgement, judge, QUICK } from '../judgement';
 import { nearestShift } from '../placement';
 import { dwells } from '../press';
 import { FAMILIES } from '../sheet';
@@ -108,17 +108,21 @@ function moves(input: PreparedInput): Candidate[] {
  */
 function testPiece(input: PreparedInput, judged: Judgement): Candidate[] {
   const { product } = input;
-  const holds = judged.lamp.findings.filter((finding) => finding.level === 'hold').map((finding) => finding.rule);
+  const holds = judged.lamp.findings.filter((finding) => finding.level === 'hold');
   const settled = ['clear-plastic-unknown', 'coating-refuses'];
-  if (holds.length > 0 && holds.every((rule) => settled.includes(rule)))
+  if (holds.length > 0 && holds.every(({ rule }) => settled.includes(rule)))
     return [
       {
         change: { testPiece: { productId: product.id, markC: null } },
         says: phrase`Press a test piece, and note on the blank that it held.`,
       },
     ];
-  const ofMark = ['margin: mark', 'margin: sheet low', 'finish, margin: mark'];
-  if (!holds.includes('margin: mark') || !holds.every((rule) => ofMark.includes(rule)) || input.blank.tested) return [];
+  const isMark = ({ from, rule }: Finding) => from === 'margin' && rule === 'mark';
+  const isOfMark = (finding: Finding) =>
+    isMark(finding)
+      ? finding.closing === undefined || finding.closing === 'finish'
+      : finding.from === 'margin' && finding.rule === 'sheet low' && finding.closing === undefined;
+  if (!holds.some((one) => isMark(one) && one.closing === undefined) || !holds.every(isOfMark) || input.blank.tested) return [];
   const own = limitsFor(input).markC;
   // where sheet and mark leave no room, the best setting is short of both: the limit would have to rise by both together
   const short = judged.margins

@@ -61,6 +61,6 @@ describe('figures on a card', () => {
     const coaster = resolve(inputOf({ says: 'a coaster', on: 'glass-coaster', with: 'hard-paper-smooth' }));
     expect(coaster.heat).toBeUndefined();
     expect(coaster.lamp.state).toBe('care');
-    expect(coaster.lamp.findings.map(({ rule }) => rule)).toContain('heat: not known');
+    expect(coaster.lamp.findings.map(({ from, rule }) => [from, rule])).toContainEqual(['heat', 'not known']);
   });
 });

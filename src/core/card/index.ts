@@ -6,4 +6,4 @@ export { CARD_SCHEMA_VERSION, type Card, CardSchema, type Layer, type Stage, typ
 export { bracketWords, writtenWords } from './sheetWords';
 export { minutesOf, stagesOf } from './stages';
 export { fingerWords, handWords, placeWords } from './steps/place';
-export { mirrorWords, pressureWords } from './steps/words';
+export { type Lettering, letteringOf, letteringWords, pressureWords } from './steps/words';

@@ -82,6 +82,14 @@ export function pressureReasons({ press }: PreparedInput, set: Card['set']): Say
   ];
 }
 
+/** How each lower layer's own art lies on its sheet. */
+export const lowerMirrorReasons = ({ under }: Draft): Reason[] =>
+  under.map(({ product, mirror }) => ({
+    field: 'mirror',
+    source: 'sheet',
+    says: phrase`${product.name}, the layer under it, is laid ${product.facing}: its art is ${mirror === 'as read' ? 'not mirrored' : mirror === 'mirrored' ? 'mirrored' : `turned ${mirror}`}.`,
+  }));
+
 /** A word on each layer's own setting where it differs from the press stage's. */
 export function layerReasons({ press }: PreparedInput, { under }: Draft, tackC: readonly number[], pressC: number): Say[] {
   return under.flatMap(({ product, press: { tempC } }, i): Say[] => {

@@ -8,7 +8,7 @@ import { bandOf } from '../press';
 import { FAMILIES } from '../sheet';
 import { phrase } from '../units';
 import { withOwn } from './closings';
-import { layerReasons, pressureReasons, temperatureReasons } from './reasons';
+import { layerReasons, lowerMirrorReasons, pressureReasons, temperatureReasons } from './reasons';
 import { CARD_SCHEMA_VERSION, type Card } from './schema';
 import { minutesOf, stagesOf } from './stages';
 import { STEPS, stepsOf } from './steps';
@@ -42,7 +42,10 @@ const namesOf = (input: ResolveInput, draft: Draft): Card['of'] => {
     productId: product.id,
     productName: product.name,
     familyName: FAMILIES[product.familyId].name,
-    layers: layersOf(input),
+    layers: layersOf(input).map((layer, i) => {
+      const under = draft.under[i];
+      return { ...layer, mirror: under?.mirror ?? draft.mirror, peel: under?.press.peel ?? draft.peel };
+    }),
     pressId: press.id,
     pressName: press.name,
     pressKind: press.kind,
@@ -75,6 +78,7 @@ export function resolve(given: ResolveInput, trade: Trade = TRADE): Card {
   const judged = judge(input, trade);
   const { draft, window, set, values, margins, smallestMarginK, lamp } = judged;
   const { print, product } = input;
+  const of = namesOf(input, draft);
   const stages = withOwn(input, draft, set, stagesOf(input, draft, values));
   const heat = judged.bonds && heatOf(input, draft, window, set, judged.bonds);
   const reasons: Reason[] = [
@@ -82,12 +86,13 @@ export function resolve(given: ResolveInput, trade: Trade = TRADE): Card {
     ...temperatureReasons(input, draft, window, set.tempC, judged.keptTemp).map((say) => ({ field: 'temperature' as const, ...say })),
     ...(heat ? heatReasons(heat, draft.timeS) : []),
     ...pressureReasons(input, set).map((say) => ({ field: 'pressure' as const, ...say })),
+    ...lowerMirrorReasons(draft),
     ...layerReasons(input, draft, values.tack, values.press).map((say) => ({ field: 'layers' as const, ...say })),
     { field: 'art', source: 'operator', says: phrase`${print.artName}, ${sidedWords(print)}.` },
   ];
   return {
     schemaVersion: CARD_SCHEMA_VERSION,
-    of: namesOf(input, draft),
+    of,
     set,
     window,
     delivered: bandOf(window, set.tempC),
@@ -103,7 +108,7 @@ export function resolve(given: ResolveInput, trade: Trade = TRADE): Card {
     }),
     ...(heat && { heat }),
     stages,
-    steps: stepsOf({ input, draft, set, values }, trade.steps),
+    steps: stepsOf({ input, draft, set, values, layers: of.layers }, trade.steps),
     reasons: inOrder(reasons),
     care: product.care,
     minutesPerPiece: minutesOf(stages),

@@ -1,7 +1,7 @@
 /** The card: a worked-out pressing for one print on one press, as plain data that can be frozen, stored and sent. */
 import { z } from 'zod';
 import { HeatSchema } from '../bond';
-import { ReasonSchema } from '../draft';
+import { MIRRORS, ReasonSchema } from '../draft';
 import { BandSchema, LampSchema, MarginSchema, PressureSettingSchema, SettingSchema, WindowSchema } from '../judgement';
 import { COVER_KINDS, DUTIES, POSITIONS, PRESSURE_BANDS, SIDES } from '../materials';
 import { LaySchema, RosterEntrySchema } from '../order';
@@ -9,7 +9,7 @@ import { FigureSchema, PEELS } from '../sheet';
 import { PhraseSchema } from '../units';
 
 /** Raised when a stored card can no longer be read as is; every older version keeps a reader. */
-export const CARD_SCHEMA_VERSION = 2;
+export const CARD_SCHEMA_VERSION = 3;
 
 const Temp = z.number();
 
@@ -85,6 +85,16 @@ export const StepSchema = z.object({
 });
 export type Step = z.infer<typeof StepSchema>;
 
+/** A transfer of the print. */
+const LayerOfSchema = z.object({
+  productId: z.string(),
+  productName: z.string(),
+  colour: z.string().nullable(),
+  /** How its art lies on its own sheet, and how it is peeled; null: from before each layer had its own. */
+  mirror: z.enum(MIRRORS).nullable(),
+  peel: z.enum(PEELS).nullable(),
+});
+
 export const CardSchema = z.object({
   schemaVersion: z.literal(CARD_SCHEMA_VERSION),
   of: z.object({
@@ -100,7 +110,7 @@ export const CardSchema = z.object({
     productName: z.string(),
     familyName: z.string(),
     /** Every layer in pressing order; the last is the product above. */
-    layers: z.array(z.object({ productId: z.string(), productName: z.string(), colour: z.string().nullable() })),
+    layers: z.array(LayerOfSchema),
     pressId: z.string(),
     pressName: z.string(),
     pressKind: z.string(),

@@ -5,6 +5,7 @@ import { sheetFor } from '../sheet';
 import { DECISIONS, type Decision, type Decisions, RANKS } from './decisions';
 import { type Arranged, type Asked, type Draft, pressOf, type Sheeted, sheetStage, type Timed } from './draft';
 import { layersOf, type PreparedInput } from './input';
+import { mirrorOf } from './mirror';
 import type { Reason } from './reason';
 
 /** What a phase adds to what was known before it. */
@@ -37,11 +38,11 @@ const arrangedAsUsual = ({ press }: PreparedInput, sheeted: Sheeted): Own<Arrang
 
 /** Each lower layer by its own sheet, for this fabric and the colour that lies there. */
 function underOf(input: PreparedInput): Sheeted['under'] {
-  const { under, fabric, house } = input;
+  const { under, fabric, blank, house } = input;
   return under.map((product, i) => {
     const colour = layersOf(input)[i]?.colour ?? undefined;
     const sheet = sheetFor(product, house.figures.allowances, { group: groupOf(fabric), colour, alternative: undefined });
-    return { product, press: pressOf({ sheet }), tack: sheetStage({ sheet }, 'tack') };
+    return { product, mirror: mirrorOf(product, blank), press: pressOf({ sheet }), tack: sheetStage({ sheet }, 'tack') };
   });
 }
 

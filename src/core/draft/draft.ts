@@ -5,9 +5,7 @@ import type { InTheWay } from '../placement';
 import { faceMm2, overlapMm2, touchingMm2 } from '../press';
 import { FAMILIES, type Pad, type Peel, type Product, type SheetFor, type SheetStage } from '../sheet';
 import type { PreparedInput, ResolveInput } from './input';
-
-export const MIRRORS = ['mirrored', 'as read', 'by the supplier', 'by the printer path'] as const;
-export type Mirror = (typeof MIRRORS)[number];
+import type { Mirror } from './mirror';
 
 /** What the sheet is asked for. */
 export interface Asked {
@@ -25,6 +23,7 @@ export interface Sheeted extends Asked {
 
 export interface UnderLayer {
   product: Product;
+  mirror: Mirror;
   press: SheetStage;
   tack: SheetStage | null;
 }

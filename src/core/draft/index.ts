@@ -6,7 +6,6 @@ export {
   type Draft,
   faceOfPiece,
   familyOf,
-  MIRRORS,
   massOf,
   obstructionsUnder,
   pressOf,
@@ -20,6 +19,7 @@ export { inEffect, keptTemp, keptTime, keptWords, leftOutReason, timeGoesByMass 
 export { clearanceOf, type Laid, type LaidInput, laidOf, layOf, nudged, PILLOW_SINKS_MM, platenOf } from './laid';
 export { dyeLimit, HARMS, limitsFor, limitWords, MARKS } from './limits';
 export { areaOfArt, layIn, mapOf, prepared } from './measured';
+export { MIRRORS, type Mirror, mirrorOf } from './mirror';
 export { FIELDS, type Field, type Reason, ReasonSchema } from './reason';
 export {
   adhesiveOf,

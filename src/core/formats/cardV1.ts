@@ -1,6 +1,7 @@
 /** Cards of schema version 1, as they were frozen before layers, rosters and split heat; kept so that old pressings still open. */
 import { z } from 'zod';
 import { CARD_SCHEMA_VERSION, type Card, CardSchema } from '../card';
+import { FindingV2Schema, findingV2 } from './cardV2';
 
 const now = CardSchema.shape;
 
@@ -12,7 +13,7 @@ const CardV1Schema = z.object({
   delivered: now.delivered,
   margins: now.margins,
   smallestMarginK: now.smallestMarginK,
-  lamp: now.lamp,
+  lamp: now.lamp.extend({ findings: z.array(FindingV2Schema) }),
   stages: z.array(now.stages.element.omit({ setC: true })),
   steps: now.steps,
   reasons: now.reasons,
@@ -22,15 +23,16 @@ const CardV1Schema = z.object({
 
 /** A version 1 card in today's shape. What it never said is filled with what it meant: one layer, one piece a closing, heat from above. */
 export function readCardV1(doc: unknown): Card {
-  const { of, set, stages, window, ...rest } = CardV1Schema.parse(doc);
+  const { of, set, stages, window, lamp, ...rest } = CardV1Schema.parse(doc);
   return {
     ...rest,
     schemaVersion: CARD_SCHEMA_VERSION,
+    lamp: { ...lamp, findings: lamp.findings.map(findingV2) },
     window: { ...window, slope: 0, spreadPerK: 0, refC: 0 },
     of: {
       ...of,
       duty: 'laundered',
-      layers: [{ productId: of.productId, productName: of.productName, colour: null }],
+      layers: [{ productId: of.productId, productName: of.productName, colour: null, mirror: set.mirror, peel: set.peel }],
       printKey: FIRST_PRINT,
       roster: [],
       perClosing: 1,

@@ -1,8 +1,10 @@
 import { readFileSync } from 'node:fs';
 import { parse } from 'csv-parse/sync';
 import { describe, expect, it } from 'vitest';
-import { CardSchema } from '../card';
+import { CardSchema, letteringOf } from '../card';
+import type { Lamp } from '../judgement';
 import { builtInProducts, type Figure, type Product, ProductSchema, type WrittenStage } from '../sheet';
+import { findingV2 } from './cardV2';
 import { inNameOrder, type LoggedPressing, pressingsCsv, readCard, readShelfCsv, readShopDocument, SHOP_FORMAT, shelfCsv } from './index';
 
 const pressing: LoggedPressing = {
@@ -117,6 +119,34 @@ describe('a shop document', () => {
   });
 });
 
+describe('cards of the second version', () => {
+  const kept = JSON.parse(readFileSync('test/kept/cards-v2.json', 'utf8'));
+  const cards = kept.map((old: unknown) => readCard(2, old));
+  it('are read in today’s shape, and every figure and word of them is as it was', () => {
+    for (const [i, card] of cards.entries()) {
+      const old = kept[i];
+      expect(CardSchema.parse(card)).toEqual(card);
+      expect(card).toMatchObject({ set: old.set, window: old.window, stages: old.stages, steps: old.steps, reasons: old.reasons });
+      expect(card.lamp.findings.map(({ says }: { says: unknown }) => says)).toEqual(
+        old.lamp.findings.map(({ says }: { says: unknown }) => says),
+      );
+    }
+  });
+  it('had where a finding comes from in its name: it is data now', () => {
+    const from = cards.map(({ lamp }: { lamp: Lamp }) => lamp.findings.map((one) => `${one.closing ?? 'press'} ${one.from} ${one.rule}`));
+    expect(from).toEqual([
+      ['press margin sheet high', 'press margin mark', 'press bond over'],
+      ['press margin sheet low', 'press rule time-off-sheet', 'press rule lower-layer-overheats'],
+    ]);
+    const closed = findingV2({ level: 'hold', rule: 'finish, margin: damage', field: 'temperature', says: [] });
+    expect(closed).toMatchObject({ from: 'margin', rule: 'damage', closing: 'finish' });
+  });
+  it('never said how lower layers lie on their sheets: their letter is not told', () => {
+    expect(cards[1].of.layers.map(({ mirror }: { mirror: unknown }) => mirror)).toEqual([null, 'mirrored']);
+    expect(letteringOf(cards[1])).toEqual([{ mirror: 'mirrored', layers: [] }]);
+  });
+});
+
 describe('a card of the first version', () => {
   const kept = () => JSON.parse(readFileSync('test/kept/card-v1.json', 'utf8'));
   it('is read in today’s shape, and every figure of it is as it was', () => {
@@ -131,7 +161,7 @@ describe('a card of the first version', () => {
   it('broken, or from a newer app, is refused', () => {
     const { set: _, ...broken } = kept();
     expect(() => readCard(1, broken)).toThrow();
-    expect(() => readCard(99, kept())).toThrow(/version 99; this app reads up to 2/);
+    expect(() => readCard(99, kept())).toThrow(/version 99; this app reads up to 3/);
   });
 });
 

@@ -1,6 +1,7 @@
 /** Reads frozen cards of every schema version that was ever stored. */
 import { CARD_SCHEMA_VERSION, type Card, CardSchema } from '../card';
 import { readCardV1 } from './cardV1';
+import { readCardV2 } from './cardV2';
 
 /** A stored card is of a version this app cannot read. */
 class UnknownCardVersion extends Error {
@@ -10,7 +11,8 @@ class UnknownCardVersion extends Error {
 /** One reader a version; a raised version adds its own and keeps the older ones. */
 const READERS: Record<number, (doc: unknown) => Card> = {
   1: readCardV1,
-  2: (doc) => CardSchema.parse(doc),
+  2: readCardV2,
+  3: (doc) => CardSchema.parse(doc),
 };
 
 /**

@@ -12,12 +12,12 @@ import type { Setting } from './setting';
 export function bondFindings(points: readonly BondPoint[] | null, window: Offset, setC: number): Finding[] {
   if (!points) return [];
   const bond = bondAt(points, bandOf(window, setC).midC);
-  const base = { level: 'care' as const, field: 'time' as const };
+  const base = { level: 'care' as const, from: 'bond' as const, field: 'time' as const };
   if (bond < SOUND.low)
     return [
       {
         ...base,
-        rule: 'bond: short',
+        rule: 'short',
         says: phrase`The glue gets ${times(bond)} of the bond its sheet means; under ${times(SOUND.low)} it may lift or crack.`,
       },
     ];
@@ -25,7 +25,7 @@ export function bondFindings(points: readonly BondPoint[] | null, window: Offset
     return [
       {
         ...base,
-        rule: 'bond: over',
+        rule: 'over',
         says: phrase`The glue gets ${times(bond)} times the bond its sheet means; over ${times(SOUND.high)} it may sink in, spread and close small counters.`,
       },
     ];
@@ -58,7 +58,8 @@ export function unknownHeat(
   const why = odd ? phrase`${THINGS[odd.of](odd.name)} ${WHY_UNKNOWN}` : phrase`This setting ${WHY_UNKNOWN}`;
   return {
     level: 'care',
-    rule: 'heat: not known',
+    from: 'heat',
+    rule: 'not known',
     field: 'time',
     says: phrase`${why}: what reaches the glue is not known. Press a test piece first and note how it came out.`,
   };

@@ -1,12 +1,25 @@
 /** What the lamp is made of: bounds on the platen's surface, the window they leave, margins, and findings that lower it. */
 import { z } from 'zod';
 import { FIELDS } from '../draft';
+import { CHOSEN_STAGES } from '../order';
 import { PhraseSchema } from '../units';
 
 const Temp = z.number();
 
-/** A finding that lowers the lamp: a rule that was met, or a margin that is thin or gone. */
-export const FindingSchema = z.object({ level: z.enum(['hold', 'care']), rule: z.string(), field: z.enum(FIELDS), says: PhraseSchema });
+/** Where a finding comes from: a margin that is thin or gone, the bond, what the heat model cannot tell, or a rule of the trade that was met. */
+const FINDING_SOURCES = ['margin', 'bond', 'heat', 'rule'] as const;
+
+/** A finding that lowers the lamp. */
+export const FindingSchema = z.object({
+  level: z.enum(['hold', 'care']),
+  from: z.enum(FINDING_SOURCES),
+  /** A margin’s side, `short` or `over` of a bond, or a rule’s name. */
+  rule: z.string(),
+  /** The closing with a window of its own that it is about; absent: the press stage, or the piece as a whole. */
+  closing: z.enum(CHOSEN_STAGES).optional(),
+  field: z.enum(FIELDS),
+  says: PhraseSchema,
+});
 export type Finding = z.infer<typeof FindingSchema>;
 
 /** One side the delivered band must stay within, on the platen's surface. */

@@ -4,6 +4,7 @@ export {
   BandSchema,
   type Bound,
   BoundSchema,
+  type Finding,
   type Lamp,
   LampSchema,
   type LampState,

@@ -17,6 +17,7 @@ import {
   trialOf,
 } from '../draft';
 import { type HouseSetting, withoutSetting } from '../house';
+import type { ChosenStage } from '../order';
 import { bandMiddle, pressureSetting } from '../press';
 import type { Allowed, SheetStage } from '../sheet';
 import { phrase } from '../units';
@@ -78,15 +79,15 @@ function furtherClosing(
   return { setC, window, findings: marginFindings(window, setC) };
 }
 
-const named = (name: string, findings: Finding[]): Finding[] =>
-  findings.map((finding) => ({ ...finding, rule: `${name}, ${finding.rule}`, says: phrase`In the ${name}: ${finding.says}` }));
+const inClosing = (closing: ChosenStage, findings: Finding[]): Finding[] =>
+  findings.map((finding) => ({ ...finding, closing, says: phrase`In the ${closing}: ${finding.says}` }));
 
 /** Set values of marry, finish and tacks, and what their own windows say against them. */
 function furtherClosings(input: PreparedInput, draft: Draft, pressC: number): { values: SetValues; findings: Finding[] } {
   const findings: Finding[] = [];
-  const at = (name: string, tempC: Allowed, bounds = sheetBounds(tempC)): number => {
+  const at = (kind: ChosenStage, tempC: Allowed, bounds = sheetBounds(tempC)): number => {
     const closing = furtherClosing(input, bounds, namedIn(tempC), pressC);
-    findings.push(...named(name, closing.findings));
+    findings.push(...inClosing(kind, closing.findings));
     return closing.setC;
   };
   const finish = draft.finish?.sheet ?? null;

@@ -23,7 +23,7 @@ export function marginFindings(window: Pick<Window, 'bounds'> & Offset, setC: nu
   return marginsAt(window, setC).flatMap((margin, i): Finding[] => {
     const bound = window.bounds[i];
     if (!bound) return [];
-    const base = { rule: `margin: ${margin.side}`, field: 'temperature' as const };
+    const base = { from: 'margin' as const, rule: margin.side, field: 'temperature' as const };
     if (margin.kelvin < 0) {
       return [
         { ...base, level: margin.breach, says: phrase`${BREACH_WORDS[margin.side]}, by ${tempDiff(-margin.kelvin)}: ${bound.says}.` },
@@ -47,6 +47,6 @@ export function lampOf(findings: readonly Finding[]): Lamp {
 
 /** The lamp a card would have if its set value were moved: its standing rules, the margins and the bond there. */
 export function lampAt(card: { window: Window; lamp: Lamp; heat?: { bonds: BondPoint[] } | undefined }, setC: number): Lamp {
-  const standing = card.lamp.findings.filter((f) => !f.rule.startsWith('margin: ') && !f.rule.startsWith('bond: '));
+  const standing = card.lamp.findings.filter(({ from, closing }) => closing !== undefined || (from !== 'margin' && from !== 'bond'));
   return lampOf([...marginFindings(card.window, setC), ...bondFindings(card.heat?.bonds ?? null, card.window, setC), ...standing]);
 }

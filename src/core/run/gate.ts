@@ -1,5 +1,5 @@
 /** What is looked at before the first closing, made from the card: each point with what to look for. */
-import { type Card, mirrorWords, pressureWords } from '../card';
+import { type Card, letteringOf, letteringWords, pressureWords } from '../card';
 import { COVER_SHEETS } from '../heat';
 import { pullAt } from '../press';
 import { type Phrase, phrase, seconds, setTemp } from '../units';
@@ -89,9 +89,9 @@ const RULES: Record<string, Rule> = {
     safety: null,
     asks: null,
   }),
-  mirror: ({ set }) => ({ says: phrase`Look at the lettering`, look: mirrorWords(set.mirror), safety: null, asks: null }),
-  tab: ({ set }) =>
-    set.peel === 'none'
+  mirror: (card) => ({ says: phrase`Look at the lettering`, look: letteringWords(letteringOf(card)), safety: null, asks: null }),
+  tab: ({ set, of }) =>
+    [set.peel, ...of.layers.map(({ peel }) => peel ?? 'none')].every((peel) => peel === 'none')
       ? null
       : {
           says: phrase`A peel tab on each sheet`,
@@ -135,7 +135,7 @@ const RESTS_ON: Record<string, (card: Card) => readonly unknown[]> = {
   base: ({ set }) => [set.base, set.pad, set.platen],
   warm: ({ stages }) => [stages.some(({ kind }) => kind === 'marry')],
   cover: ({ set }) => [set.cover],
-  mirror: ({ of, set }) => [of.artName, set.mirror],
+  mirror: ({ of, set }) => [of.artName, set.mirror, ...of.layers.map(({ mirror }) => mirror)],
   tab: ({ of }) => [of.productId],
   [TRIAL]: ({ of, set }) => [of.productId, of.fabricId, set.trial],
 };

@@ -1,7 +1,7 @@
 /** The card on paper: one page to hang at the press, usable when the tablet is dead. */
 import PDFDocument from 'pdfkit';
 import { z } from 'zod';
-import { type Card, type ClosingFigures, closingsOfCard, resolve, writtenWords } from '../../core/card';
+import { type Card, type ClosingFigures, closingsOfCard, letteringOf, resolve, writtenWords } from '../../core/card';
 import { layerName } from '../../core/draft';
 import { COVER_SHEETS } from '../../core/heat';
 import type { House } from '../../core/house';
@@ -134,10 +134,12 @@ function body(doc: Doc, sheet: Sheet, from: number, size: number, width: number)
   for (const finding of card.lamp.findings)
     para(`${finding.level === 'hold' ? 'HOLD' : 'Care'}: ${text(finding.says)}`, finding.level === 'hold' ? 'bold' : 'plain', left, width);
   const closings = closingsOfCard(card);
-  letterR(doc, card.set.mirror, left, y + 4);
+  const lettering = letteringOf(card);
+  for (const [i, { mirror }] of lettering.entries()) letterR(doc, mirror, left + 50 * i, y + 4);
+  const beside = left + 2 + 50 * lettering.length;
   const written = writtenWords(card, house.units as HouseUnits);
   const facts = [
-    `Mirror: ${MIRROR_WORDS[card.set.mirror]}.`,
+    ...lettering.map(({ mirror, layers }) => `Mirror${layers.length > 0 ? `, ${layers.join(', ')}` : ''}: ${MIRROR_WORDS[mirror]}.`),
     `Base: ${card.set.base}${card.set.pad === 'none' ? '' : `, ${card.set.pad}`}${card.set.platen ? `, ${card.set.platen}` : ''}.`,
     ...(written ? [`Sheet: ${written} (${card.of.sheet.on}).`] : []),
     `Layers: ${card.of.layers.map(layerName).join(', then ')}.`,
@@ -146,7 +148,7 @@ function body(doc: Doc, sheet: Sheet, from: number, size: number, width: number)
   ];
   const factsFrom = y;
   y += 4;
-  for (const fact of facts) para(fact, 'plain', left + 52, width - 52);
+  for (const fact of facts) para(fact, 'plain', beside, width - (beside - left));
   y = Math.max(y, factsFrom + 50) + 4;
   if (hasOwnRoster(card)) para(`Roster: ${card.of.roster.length} names, on the pages after this one.`, 'bold', left, width);
   else if (card.of.roster.length > 0)

@@ -1,11 +1,11 @@
 /** The face of a card: set values, window bar, lamp, stages, stack and steps. Read-only unless it is given a handle to move. */
 import { type ReactNode, useState } from 'react';
-import { bracketWords, type Card } from '../../core/card';
+import { bracketWords, type Card, letteringOf } from '../../core/card';
 import { type Field, layerName } from '../../core/draft';
 import { COVER_SHEETS } from '../../core/heat';
 import type { Lamp } from '../../core/judgement';
 import type { HouseUnits } from '../../core/units';
-import { LetterR } from '../../ui/LetterR';
+import { Letters } from '../../ui/LetterR';
 import { Stack } from '../../ui/Stack';
 import { StageLine } from '../../ui/StageLine';
 import { WindowBar } from '../../ui/WindowBar';
@@ -110,7 +110,7 @@ function LaidBy({ card, onOpen }: { card: Card; onOpen: (field: Field) => void }
   const { set, of } = card;
   return (
     <div className="pt-4">
-      <LetterR mirror={set.mirror} />
+      <Letters lettering={letteringOf(card)} />
       <dl className="pt-3">
         {(
           [

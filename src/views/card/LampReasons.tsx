@@ -8,7 +8,7 @@ export function LampReasons({ lamp }: { lamp: Lamp }) {
   return (
     <ul className="rule-top py-2" aria-label="What the lamp says">
       {lamp.findings.map((finding) => (
-        <li key={finding.rule} className="flex items-start gap-3 py-1">
+        <li key={[finding.closing, finding.from, finding.rule].join(' ')} className="flex items-start gap-3 py-1">
           <span className="pt-0.5">
             <LampMark state={finding.level} size={18} />
           </span>

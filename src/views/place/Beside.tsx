@@ -1,11 +1,11 @@
 /** What stands beside the placement sheet: the measures as they are now, how the hands find the place, and the guide to print. */
 import { memo } from 'react';
-import { type Card, fingerWords, handWords } from '../../core/card';
+import { fingerWords, handWords, type Lettering } from '../../core/card';
 import type { Laid } from '../../core/draft';
 import type { House } from '../../core/house';
 import type { Blank, Fabric } from '../../core/materials';
 import { formatTape, type HouseUnits } from '../../core/units';
-import { LetterR } from '../../ui/LetterR';
+import { Letters } from '../../ui/LetterR';
 import { Says } from '../../ui/Says';
 
 interface MeasuresProps {
@@ -94,19 +94,19 @@ export const HandLines = memo(function HandLines({ laid, house, fabric, blank }:
 
 /** How the sheet reads, and the guide to print. */
 export const Guides = memo(function Guides({
-  mirror,
+  lettering,
   href,
   query,
 }: {
-  mirror: Card['set']['mirror'] | undefined;
+  lettering: readonly Lettering[] | undefined;
   href: string;
   query: string;
 }) {
   return (
     <>
-      {mirror && (
+      {lettering && (
         <div className="rule-top mt-3 pt-3">
-          <LetterR mirror={mirror} />
+          <Letters lettering={lettering} />
         </div>
       )}
       <div className="rule-top mt-3 flex flex-wrap items-center gap-x-2 pt-2">

@@ -1,7 +1,7 @@
 /** Station Place of an order: where the art goes on this blank in this size, how the piece is laid, and what to lay it by. */
 import { type ReactNode, useMemo, useRef, useState } from 'react';
 import { API } from '../../contract';
-import type { Card } from '../../core/card';
+import { type Card, type Lettering, letteringOf } from '../../core/card';
 import { type Laid, type LaidInput, laidOf, layOf, nudged, platenOf } from '../../core/draft';
 import { isHard, sidedWords } from '../../core/materials';
 import type { Print } from '../../core/order';
@@ -85,7 +85,7 @@ function PlaceOfOrder({ orderId, lineId, printKey }: PlaceViewProps) {
             key={`${line.id} ${print.key}`}
             input={{ print, item: { size: line.size }, blank, fabric, press, house: house.data.house }}
             units={house.data.house.units}
-            mirror={card?.set.mirror}
+            lettering={card && letteringOf(card)}
             lamp={card?.lamp.state}
             base={card?.set.base}
             guideHref={`${API}/orders/${orderId}/guide`}
@@ -120,7 +120,7 @@ function PlaceOfOrder({ orderId, lineId, printKey }: PlaceViewProps) {
 interface SheetProps {
   input: Omit<LaidInput, 'maps'>;
   units: HouseUnits;
-  mirror: Card['set']['mirror'] | undefined;
+  lettering: readonly Lettering[] | undefined;
   lamp: Parameters<typeof Lamp>[0]['state'] | undefined;
   /** What the card lays under the print. */
   base: Card['set']['base'] | undefined;
@@ -135,7 +135,7 @@ const REST_MS = 600;
 const TOLD_MS = 350;
 const NONE = { xMm: 0, yMm: 0 };
 
-function Sheet({ input, units, mirror, base, guideHref, query, onSave, ...rest }: SheetProps) {
+function Sheet({ input, units, lettering, base, guideHref, query, onSave, ...rest }: SheetProps) {
   const report = useRoute('pressReport', { params: { id: input.press.id } });
   const { print, blank } = input;
   const whole: LaidInput = useMemo(() => ({ ...input, maps: report.data?.maps ?? [] }), [input, report.data]);
@@ -162,7 +162,7 @@ function Sheet({ input, units, mirror, base, guideHref, query, onSave, ...rest }
         </button>
       )}
       <LayActs input={whole} laid={laid} units={units} onSave={(changed, what) => void onSave(changed, what)} />
-      <Guides mirror={mirror} href={guideHref} query={query} />
+      <Guides lettering={lettering} href={guideHref} query={query} />
     </Live>
   );
 }

@@ -8,7 +8,7 @@ import type { Peel } from '../../sheet';
 import { mm, type Phrase, phrase, seconds, setTemp, tempDiff } from '../../units';
 import { CENTRE, placeWords } from './place';
 import { BURNS, needs, PINCH, SMOKE, type StepRule } from './step';
-import { mirrorWords } from './words';
+import { letteringOf, letteringWords } from './words';
 
 const PEEL_WORDS: Record<Exclude<Peel, 'none'>, Phrase> = {
   hot: phrase`Peel at once, within ${seconds(3)} of opening, while it is hot`,
@@ -36,13 +36,13 @@ export const PASSAGE_STEPS: readonly StepRule[] = [
     at: 'place',
     says: (context) => phrase`Place ${context.input.print.artName}: ${placeWords(context.input)}.`,
   },
-  { id: 'look-at-the-lettering', says: ({ set }) => mirrorWords(set.mirror) },
+  { id: 'look-at-the-lettering', says: ({ layers, set }) => letteringWords(letteringOf({ of: { layers }, set })) },
   { id: 'find-the-centre', says: ({ input: { house, fabric } }) => (isHard(fabric) ? null : CENTRE[house.rules.centre]) },
   {
     id: 'tape-it',
     at: 'place',
-    says: ({ input: { fabric, product } }) =>
-      product.facing === 'face up'
+    says: ({ input: { fabric, product, under } }) =>
+      [...under, product].every(({ facing }) => facing === 'face up')
         ? null
         : fabric.leather?.undyed
           ? phrase`Undyed leather keeps marks of tape and water: short tape at two ends only, dry hands.`

@@ -11,6 +11,8 @@ export interface Context {
   draft: Draft;
   set: Card['set'];
   values: SetValues;
+  /** Every transfer of the print in pressing order, each with its own mirror and peel. */
+  layers: Card['of']['layers'];
 }
 
 /** One step as data. */

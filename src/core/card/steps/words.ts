@@ -1,7 +1,9 @@
 /** Words that several steps and reasons share: how hard, which way round. */
 
+import { layerName, type Mirror } from '../../draft';
 import type { Setting } from '../../judgement';
 import { line, type Phrase, phrase } from '../../units';
+import type { Card } from '../schema';
 
 /** Pressure in the press's own terms, with how sure it is. */
 export function pressureWords(pressName: string, pressure: Setting['pressure']): Phrase {
@@ -17,8 +19,28 @@ export function pressureWords(pressName: string, pressure: Setting['pressure']):
   }
 }
 
-/** How the sheet must look before it is laid. */
-export function mirrorWords(mirror: Setting['mirror']): Phrase {
+/** Layers whose art lies the same way round on their sheets. */
+export interface Lettering {
+  mirror: Mirror;
+  /** Their names; empty where all the print's layers lie so. */
+  layers: string[];
+}
+
+/** Each way round that art of the print lies on its sheets, in pressing order; one entry where all layers lie alike. */
+export function letteringOf({ of: { layers }, set }: { of: Pick<Card['of'], 'layers'>; set: Pick<Setting, 'mirror'> }): Lettering[] {
+  const ways = [...new Set(layers.map(({ mirror }) => mirror ?? set.mirror))];
+  if (ways.length <= 1) return [{ mirror: set.mirror, layers: [] }];
+  return ways.map((mirror) => ({ mirror, layers: layers.filter((one) => (one.mirror ?? set.mirror) === mirror).map(layerName) }));
+}
+
+/** How every sheet of a print must look before it is laid. */
+export function letteringWords(lettering: readonly Lettering[]): Phrase {
+  return lettering
+    .map(({ mirror, layers }) => (layers.length === 0 ? mirrorWords(mirror) : phrase`${layers.join(', ')}: ${mirrorWords(mirror)}`))
+    .reduce((all, one) => phrase`${all} ${one}`);
+}
+
+function mirrorWords(mirror: Mirror): Phrase {
   switch (mirror) {
     case 'mirrored':
       return phrase`An R on the sheet must read backwards.`;

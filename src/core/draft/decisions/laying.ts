@@ -3,6 +3,7 @@ import { isHard, PRESSURE_BANDS, type PressureBand } from '../../materials';
 import { mm, phrase } from '../../units';
 import { type Arranged, pressOf, type Sheeted } from '../draft';
 import type { PreparedInput } from '../input';
+import { mirrorOf } from '../mirror';
 import { type Decision, given, HOUSE, SHEET } from './decision';
 
 const up = (band: PressureBand): PressureBand =>
@@ -46,36 +47,19 @@ export const LAYING: readonly Decision<Sheeted, Arranged>[] = [
     field: 'mirror',
     rank: 'usual',
     decide: ({ product, blank }) => {
-      const through = blank.lookedAt === 'through the blank';
-      const mirrored = (product.facing === 'face down') !== through;
+      const mirror = mirrorOf(product, blank);
+      const side = blank.lookedAt === 'through the blank' ? 'through the blank' : 'from the side it is pressed on';
       return {
-        set: { mirror: mirrored ? 'mirrored' : 'as read' },
+        set: { mirror },
         source: SHEET,
-        says: phrase`Laid ${product.facing} and looked at ${through ? 'through the blank' : 'from the side it is pressed on'}: the art is ${mirrored ? 'mirrored' : 'not mirrored'}.`,
+        says: {
+          'by the supplier': phrase`Bought ready: the supplier has printed it the way it must lie.`,
+          'by the printer path': phrase`The printer turns it on its way through: send it as its sheet says, and check one R before the stack.`,
+          mirrored: phrase`Laid ${product.facing} and looked at ${side}: the art is mirrored.`,
+          'as read': phrase`Laid ${product.facing} and looked at ${side}: the art is not mirrored.`,
+        }[mirror],
       };
     },
-  },
-  {
-    id: 'mirror-by-supplier',
-    field: 'mirror',
-    rank: 'piece',
-    decide: ({ product }) =>
-      given(product.mirroring === 'by the supplier', () => ({
-        set: { mirror: 'by the supplier' },
-        source: SHEET,
-        says: phrase`Bought ready: the supplier has printed it the way it must lie.`,
-      })),
-  },
-  {
-    id: 'mirror-by-printer-path',
-    field: 'mirror',
-    rank: 'piece',
-    decide: ({ product, blank }) =>
-      given(product.mirroring === 'by the printer path' && blank.lookedAt === 'the printed side', () => ({
-        set: { mirror: 'by the printer path' },
-        source: SHEET,
-        says: phrase`The printer turns it on its way through: send it as its sheet says, and check one R before the stack.`,
-      })),
   },
   {
     id: 'loading-by-house',

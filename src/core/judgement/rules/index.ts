@@ -16,7 +16,7 @@ export function ruleFindings(input: PreparedInput, draft: Draft, rules: readonly
   const findings: Finding[] = [];
   for (const { id, field, level, met } of rules) {
     const says = met(input, draft);
-    if (says) findings.push({ rule: id, field, level, says });
+    if (says) findings.push({ from: 'rule', rule: id, field, level, says });
   }
   return findings;
 }
