@@ -287,14 +287,14 @@ export const CLOTH: readonly Case[] = [
     lamp: 'hold',
     because: /has 50 %/,
   },
-  { says: 'a film does not go on glass', on: 'glass-coaster', with: 'cut-film', lamp: 'hold', because: /not made for glass/ },
+  { says: 'a film does not go on glass', on: 'glass-coaster', with: 'cut-film', lamp: 'hold', because: /never holds on glass/ },
   {
     says: 'a paper for smooth blanks does not go on cloth',
     on: 'canvas-tote',
     blank: { duty: 'handled' },
     with: 'hard-paper-smooth',
     lamp: 'hold',
-    because: /not made for cloth/,
+    because: /never holds on cloth/,
   },
   {
     says: 'a sheet that names cotton only refuses polyester',

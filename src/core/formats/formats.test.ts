@@ -182,7 +182,10 @@ describe('a transfer’s sheet in a list', () => {
       { fabricGroup: 'polyester', colourGroup: 'bright', stage: 'press', tempC: { form: 'one', value: 128 } },
       { colourGroup: 'bright', stage: 'finish', timeS: { form: 'one', value: 6 } },
       { fabricGroup: 'cotton and blends', stage: 'pre-press', timeS: { form: 'one', value: 10 } },
+      { fabricGroup: 'wood', stage: 'press', timeS: { form: 'one', value: 20 }, cover: 'required', peel: 'cold' },
     ],
+    substrates: ['cloth', 'wood'],
+    never: ['glass'],
   };
   const readBack = (csv: string, known: Product | undefined) => {
     const reading = readShelfCsv('products', csv, () => known);
@@ -204,6 +207,12 @@ describe('a transfer’s sheet in a list', () => {
       tempC: { form: 'range', min: 150, max: 160, start: 155 },
       timeS: { form: 'range', min: 8, max: 12 },
     });
+  });
+  it('an empty cell of what it never holds on leaves that to its family; a material nobody knows is named', () => {
+    const { docs } = readBack(shelfCsv('products', [film]), film);
+    expect(docs[0]?.doc.never).toBeUndefined();
+    const wrong = readBack(shelfCsv('products', [sheet]).replace('cloth; wood', 'cloth; oak'), film);
+    expect(wrong.faults.kept).toMatchObject([{ field: 'goes_on', message: expect.stringMatching(/oak” is no material/) }]);
   });
   it('names the column of the stage a fault is in', () => {
     const csv = shelfCsv('products', [sheet]).replace('155–165, start 160', '155–165, start 170');

@@ -1,5 +1,5 @@
 /** Columns of a transfer's sheet: every stage's figures as the sheet writes them, in °C and s, and its settings for groups. */
-import { COVER_KINDS, FABRIC_GROUPS, PRESSURE_BANDS } from '../materials';
+import { COVER_KINDS, FABRIC_GROUPS, PRESSURE_BANDS, SUBSTRATES } from '../materials';
 import { type Figure, figureText, PEELS, type Product, readFigure, SHEET_C, SHEET_S, STAGE_KINDS, type StageKind } from '../sheet';
 import type { Column, Draft } from './column';
 
@@ -121,11 +121,13 @@ function stageColumns(kind: StageKind): Column<Product>[] {
 /** `polyester press temp 132–142, time 6–8; bright colours press temp 150–154` */
 const groupsText = (overrides: readonly Override[]): string =>
   overrides
-    .map(({ fabricGroup, colourGroup, stage, tempC, timeS, pressure }) => {
+    .map(({ fabricGroup, colourGroup, stage, tempC, timeS, pressure, cover, peel }) => {
       const figures = [
         ...(tempC ? [`temp ${cellOf('tempC', tempC)}`] : []),
         ...(timeS ? [`time ${cellOf('timeS', timeS)}`] : []),
         ...(pressure ? [`pressure ${pressure.band}`] : []),
+        ...(cover ? [`cover ${cover}`] : []),
+        ...(peel ? [`peel ${peel}`] : []),
       ];
       return `${[fabricGroup, colourGroup && `${colourGroup} colours`].filter(Boolean).join(' in ')} ${stage} ${figures.join(', ')}`;
     })
@@ -141,8 +143,11 @@ function readGroups(cell: string): Override[] | string {
     if (!stage || (!fabricGroup && !colourGroup))
       return `“${piece}” does not say for which fabrics or colours, and in which stage, as in “polyester press temp 132–142, time 6–8”.`;
     const override: Draft = { stage, ...(fabricGroup && { fabricGroup }), ...(colourGroup && { colourGroup }) };
-    for (const [, name = '', value = ''] of figures.matchAll(/(temp|time|pressure) (.+?)(?=, (?:temp|time|pressure) |$)/g)) {
+    for (const [, name = '', value = ''] of figures.matchAll(
+      /(temp|time|pressure|cover|peel) (.+?)(?=, (?:temp|time|pressure|cover|peel) |$)/g,
+    )) {
       if (name === 'pressure') override.pressure = { asStated: value, band: value };
+      else if (name === 'cover' || name === 'peel') override[name] = value;
       else {
         const field = name === 'temp' ? 'tempC' : 'timeS';
         const read = readCell(field, value);
@@ -184,10 +189,30 @@ const colours: Column<Product> = {
   },
 };
 
+/** Materials it goes on, and those it never holds on: `cloth; wood`. */
+const materials = (heading: string, key: 'substrates' | 'never'): Column<Product> => ({
+  heading,
+  path: key,
+  get: (doc) => (doc[key] ?? []).join('; '),
+  set: (draft, cell) => {
+    const named = cell
+      .split(';')
+      .map((one) => one.trim())
+      .filter(Boolean);
+    const unknown = named.find((one) => !(SUBSTRATES as readonly string[]).includes(one));
+    if (unknown) return `“${unknown}” is no material. Known are ${SUBSTRATES.join(', ')}.`;
+    // an empty cell leaves what the family says
+    if (named.length > 0 || key in draft) draft[key] = named;
+    return undefined;
+  },
+});
+
 /** The press stage first, then the others in the order they are done. */
 export const SHEET_COLUMNS: readonly Column<Product>[] = [
   ...stageColumns('press'),
   ...STAGE_KINDS.filter((kind) => kind !== 'press').flatMap(stageColumns),
   colours,
   groups,
+  materials('goes_on', 'substrates'),
+  materials('never_on', 'never'),
 ];

@@ -14,7 +14,7 @@ import {
 } from '../heat';
 import { limitForTime } from '../materials';
 import { bandMiddle } from '../press';
-import { phrase, seconds, snap, temp } from '../units';
+import { phrase, seconds, snap, temp, toInside, toShown } from '../units';
 import type { Bound, Window } from './finding';
 import { marginsAt, platenWords, smallestMargin, windowOf } from './window';
 
@@ -94,14 +94,11 @@ function boundsAt(input: PreparedInput, draft: Draft, lowerSetC: number): Bound[
   return bounds;
 }
 
-/** How finely the lower platen is searched, K. */
-const SEARCH_STEP_K = 5;
-
 /**
  * The pair of platens with the largest smallest margin, the lower one found on its own step.
  *
  * For each lower temperature the bounds on the upper one are straight lines, so its best setting is found as for
- * heat from above; the lower one is searched coarsely and then step by step around the best.
+ * heat from above; every step of the lower one is tried, for over coarse steps of both the room has more than one peak.
  */
 export function splitWindow(input: PreparedInput, draft: Draft): { lowerC: number; window: Window } {
   const { press } = input;
@@ -112,19 +109,12 @@ export function splitWindow(input: PreparedInput, draft: Draft): { lowerC: numbe
     const window = windowOf(press, boundsAt(input, draft, lowerC), null);
     return { lowerC, window, marginK: smallestMargin(marginsAt(window, window.bestSetC)) };
   };
-  const stepK = unit === 'F' ? (step * 5) / 9 : step;
-  const inRange = (lowerC: number) => lowerC >= lower.minC - 1e-9 && lowerC <= lower.maxC + 1e-9;
-  let best = tried(snap(Math.min(lower.maxC, Math.max(lower.minC, (lower.minC + lower.maxC) / 2)), unit, step));
-  for (let c = lower.minC; c <= lower.maxC; c += SEARCH_STEP_K) {
-    const one = tried(snap(c, unit, step));
+  const first = Math.ceil(toShown(lower.minC, unit) / step - 1e-9);
+  const last = Math.floor(toShown(lower.maxC, unit) / step + 1e-9);
+  let best = tried(snap((lower.minC + lower.maxC) / 2, unit, step));
+  for (let n = first; n <= last; n++) {
+    const one = tried(toInside(n * step, unit));
     if (one.marginK > best.marginK + 1e-9) best = one;
-  }
-  const coarse = best.lowerC;
-  for (const direction of [1, -1]) {
-    for (let n = 1; n * stepK < SEARCH_STEP_K + stepK; n++) {
-      const one = tried(snap(coarse + direction * n * stepK, unit, step));
-      if (inRange(one.lowerC) && one.marginK > best.marginK + 1e-9) best = one;
-    }
   }
   return { lowerC: best.lowerC, window: best.window };
 }

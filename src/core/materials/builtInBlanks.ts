@@ -85,5 +85,17 @@ export const BUILT_IN_BLANKS: readonly Blank[] = [
     printable: 'the coated face',
     duty: 'looked at',
   }),
+  hard('cork-coaster', 'coaster', 'cork', 'cork coaster', 3, { sizes: ['100 mm round'] }),
+  hard('greeting-card', 'panel', 'card', 'greeting card', 0.4, { sizes: ['148 × 105 mm'], duty: 'looked at' }),
+  hard('dye-tile', 'tile', 'coated-ceramic', 'tile coated for dye', 6, {
+    sizes: ['150 mm'],
+    printable: 'the coated face',
+    duty: 'looked at',
+  }),
+  hard('dye-panel', 'panel', 'coated-aluminium', 'panel coated for dye', 0.7, {
+    sizes: ['200 × 150 mm'],
+    printable: 'the coated face',
+    duty: 'looked at',
+  }),
   hard('cloth-journal', 'journal', 'book-cloth', 'cloth journal', 3, { sizes: ['A5'], printable: 'outside' }),
 ];

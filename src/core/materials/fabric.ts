@@ -24,21 +24,30 @@ export const SUBSTRATES = [
   'book cloth',
   'wood',
   'board',
+  'card',
+  'cork',
   'glass',
   'mirror',
   'ceramic',
   'acrylic',
   'metal',
+  // with a polyester skin that takes dye
+  'coated ceramic',
+  'coated metal',
 ] as const;
 export type Substrate = (typeof SUBSTRATES)[number];
 
 /** Substrates made of fibres: their limits come from the fibre table. */
 const FIBROUS: readonly Substrate[] = ['cloth', 'leather', 'leather-look', 'book cloth'];
-const HARD: readonly Substrate[] = ['wood', 'board', 'glass', 'mirror', 'ceramic', 'acrylic', 'metal'];
-const BRITTLE: readonly Substrate[] = ['glass', 'mirror', 'ceramic', 'acrylic'];
+const HARD: readonly Substrate[] = SUBSTRATES.filter((one) => !FIBROUS.includes(one));
+const BRITTLE: readonly Substrate[] = ['glass', 'mirror', 'ceramic', 'coated ceramic', 'acrylic'];
 
 export const COATINGS = ['none', 'water-repellent', 'silicone', 'back-coated', 'unknown'] as const;
 export type Coating = (typeof COATINGS)[number];
+
+export const TEXTURES = ['smooth', 'ribbed', 'slubby', 'canvas', 'fleece', 'terry', 'corduroy'] as const;
+/** Textures whose threads stand up off the cloth. */
+const PILES: readonly (typeof TEXTURES)[number][] = ['terry', 'corduroy'];
 
 export const FabricSchema = z
   .object({
@@ -48,7 +57,7 @@ export const FabricSchema = z
     /** Empty only for what has no fibres. */
     composition: CompositionSchema,
     construction: z.enum(['knit', 'woven', 'non-woven', 'solid']),
-    texture: z.enum(['smooth', 'ribbed', 'slubby', 'fleece', 'canvas']),
+    texture: z.enum(TEXTURES),
     massGsm: z.number().min(10).max(40_000),
     /** Thickness under the press, mm. */
     thicknessMm: z.number().min(0.02).max(30),
@@ -81,6 +90,10 @@ export type Fabric = z.infer<typeof FabricSchema>;
 export const isHard = (fabric: Pick<Fabric, 'substrate'>): boolean => HARD.includes(fabric.substrate);
 /** Breaks rather than bends. */
 export const isBrittle = (fabric: Pick<Fabric, 'substrate'>): boolean => BRITTLE.includes(fabric.substrate);
+
+/** Loops or ribs stand up from the face, so that a thin print lies on their tips. */
+export const hasPile = (fabric: Pick<Fabric, 'texture'>): boolean => PILES.includes(fabric.texture);
+export const isFibrous = (substrate: Substrate): boolean => FIBROUS.includes(substrate);
 
 /** A temperature the fabric itself must stay under, and whose it is. */
 export interface FabricLimit {
@@ -149,10 +162,14 @@ export const FABRIC_GROUPS = [
   'book cloth',
   'wood',
   'board',
+  'card',
+  'cork',
   'clear',
   'mirror',
   'metal',
   'ceramic',
+  'coated metal',
+  'coated ceramic',
 ] as const;
 export type FabricGroup = (typeof FABRIC_GROUPS)[number];
 

@@ -23,6 +23,11 @@ export const FIBRE_IDS = [
   'polypropylene',
   'leather',
   'pu-leather',
+  'silk',
+  'acetate',
+  'jute',
+  'neoprene',
+  'vinyl',
 ] as const;
 export type FibreId = (typeof FIBRE_IDS)[number];
 
@@ -38,7 +43,15 @@ export const FIBRES: Record<FibreId, Fibre> = {
   polypropylene: { id: 'polypropylene', name: 'polypropylene (non-woven)', markC: 105, damageC: 130, regainPercent: 0.05 },
   leather: { id: 'leather', name: 'leather', markC: 105, damageC: 125, regainPercent: 14 },
   'pu-leather': { id: 'pu-leather', name: 'leather-look (polyurethane)', markC: 155, damageC: 175, regainPercent: 1 },
+  silk: { id: 'silk', name: 'silk', markC: 150, damageC: 170, regainPercent: 11 },
+  acetate: { id: 'acetate', name: 'acetate', markC: 130, damageC: 160, regainPercent: 6.5 },
+  jute: { id: 'jute', name: 'jute', markC: 180, damageC: 205, regainPercent: 13.7 },
+  neoprene: { id: 'neoprene', name: 'neoprene', markC: 140, damageC: 160, regainPercent: 0.5 },
+  vinyl: { id: 'vinyl', name: 'vinyl (PVC)', markC: 70, damageC: 90, regainPercent: 0.1 },
 };
+
+/** Fibres that are never pressed, whatever their share: heated, they give off what harms whoever stands there. */
+export const NEVER_PRESSED: readonly FibreId[] = ['vinyl'];
 
 /** A fibre below this share does not set a blend's limits, %. */
 export const LEAST_SHARE_PERCENT = 5;

@@ -20,14 +20,17 @@ export {
   type FabricGroup,
   FabricSchema,
   groupOf,
+  hasPile,
   isBrittle,
+  isFibrous,
   isHard,
   limitForTime,
   SUBSTRATES,
   type Substrate,
+  TEXTURES,
   thermalMass,
 } from './fabric';
-export { FIBRE_IDS, FIBRES, type FibreId } from './fibres';
+export { FIBRE_IDS, FIBRES, type FibreId, NEVER_PRESSED } from './fibres';
 export {
   DWELL_S,
   Dwell,

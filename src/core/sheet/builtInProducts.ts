@@ -17,14 +17,19 @@ const written = (stage: FamilyStage): WrittenStage => ({
 
 /** A family's general figures as a product to start from; it says of itself that it is no supplier's sheet. */
 export function productFromFamily(family: Family, on: string): Product {
-  const { id, name, what: _, allowance: __, stages, filmMm, carrier, minutesToMake, care, ...traits } = family;
+  const { id, name, what: _, allowance: __, never: ___, overrides, stages, filmMm, carrier, minutesToMake, care, ...traits } = family;
   return {
     id: `general-${id}`,
     name: `${name}, general figures`,
     maker: 'no maker: replace by your sheet',
     familyId: id,
     stages: stages.map(written),
-    overrides: [],
+    overrides: overrides.map(({ group, pressure, ...own }) => ({
+      ...own,
+      fabricGroup: group,
+      stage: 'press',
+      ...(pressure && { pressure: { asStated: pressure, band: pressure } }),
+    })),
     alternatives: [],
     otherPeels: [],
     colours: [],

@@ -1,6 +1,6 @@
 /** What a built-in transfer family is: a general starting point that a product's own sheet always replaces. */
 
-import type { PressureBand } from '../materials';
+import type { FabricGroup, PressureBand, Substrate } from '../materials';
 import type { Allowance, Figure } from './figure';
 import type { StageKind } from './stage';
 import type { Peel, Traits } from './traits';
@@ -39,11 +39,23 @@ export interface FamilyStage {
   peel: Peel;
 }
 
-export interface Family extends Traits {
+/** What a family does otherwise on a group of materials. */
+export interface FamilyOverride {
+  group: FabricGroup;
+  timeS?: Figure;
+  pressure?: PressureBand;
+  peel?: Peel;
+}
+
+export interface Family extends Omit<Traits, 'never'> {
   id: FamilyId;
   name: string;
   what: string;
   stages: readonly FamilyStage[];
+  /** Settings of its own for a group of materials. */
+  overrides: readonly FamilyOverride[];
+  /** What it cannot hold on, and why. */
+  never: { on: readonly Substrate[]; because: string };
   /** How far a product of it may be from a single figure of its sheet: ours. */
   allowance: Allowance;
   filmMm: number;

@@ -18,6 +18,9 @@ export { figurePhrase, figureText, figureWords, readFigure } from './figureText'
 export {
   type Allowances,
   allowanceOf,
+  type Fitness,
+  fitnessOn,
+  neverBecause,
   OlderSheet,
   type Product,
   ProductSchema,
@@ -29,5 +32,5 @@ export {
   writtenStage,
 } from './product';
 export { isFoundBy } from './search';
-export { SHEET_C, SHEET_S, type SheetStage, STAGE_KINDS, type StageKind, type WrittenStage } from './stage';
+export { SHEET_C, SHEET_S, type SheetStage, STAGE_KINDS, type StageChange, type StageKind, type WrittenStage } from './stage';
 export { ART_KINDS, type ArtKind, PADS, type Pad, PEELS, type Peel } from './traits';

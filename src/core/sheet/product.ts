@@ -1,6 +1,6 @@
 /** Transfer products: one supplier's sheet, as the shop holds it, with its settings by fabric and colour group and its earlier revisions. */
 import { z } from 'zod';
-import { FABRIC_GROUPS, type FabricGroup, FIBRE_IDS, Id, Name, RetiredOn, Words } from '../materials';
+import { FABRIC_GROUPS, type FabricGroup, FIBRE_IDS, Id, Name, RetiredOn, type Substrate, Words } from '../materials';
 import { FAMILIES } from './families';
 import { FAMILY_IDS, type FamilyId } from './family';
 import { type Allowance, AllowanceSchema, allowedTemp, allowedTime, type Figure } from './figure';
@@ -38,7 +38,7 @@ const Revision = z.object({
 });
 export type Revision = z.infer<typeof Revision>;
 
-const CHANGED = ['tempC', 'timeS', 'pressure', 'cover', 'coverKind'] as const;
+const CHANGED = ['tempC', 'timeS', 'pressure', 'cover', 'coverKind', 'peel'] as const;
 const groupsOf = (one: Override) => [one.fabricGroup ?? 'any fabric', one.colourGroup ?? 'any colour'].join(', ');
 const covers = (wide: string | undefined, narrow: string | undefined) => wide === undefined || wide === narrow;
 
@@ -150,6 +150,20 @@ export type Allowances = Partial<Record<FamilyId, Allowance>>;
 export const allowanceOf = ({ allowance, familyId }: Pick<Product, 'allowance' | 'familyId'>, house: Allowances = {}): Allowance =>
   allowance ?? house[familyId] ?? FAMILIES[familyId].allowance;
 
+/** How a transfer takes to a material: pressed on it every day, only after a test piece, or never. */
+export type Fitness = 'usual' | 'test piece first' | 'never';
+
+export function fitnessOn({ substrates, never, familyId }: Pick<Product, 'substrates' | 'never' | 'familyId'>, on: Substrate): Fitness {
+  if (substrates.includes(on)) return 'usual';
+  return (never ?? FAMILIES[familyId].never.on).includes(on) ? 'never' : 'test piece first';
+}
+
+/** Why a transfer never holds on a material: its family's reason, or that its own sheet rules it out. */
+export const neverBecause = ({ familyId }: Pick<Product, 'familyId'>, on: Substrate): string => {
+  const { never } = FAMILIES[familyId];
+  return never.on.includes(on) ? never.because : 'its sheet rules it out';
+};
+
 /** What the sheet says for one piece, and from where. */
 export interface SheetFor {
   stages: SheetStage[];
@@ -168,7 +182,7 @@ const newPrePress = (stages: readonly WrittenStage[], timeS: Figure): WrittenSta
     .filter(({ kind }) => kind === 'press')
     .map(({ tempC: _, ...press }) => ({ ...press, kind: 'pre-press', timeS, cover: 'avoid', peel: 'none', timer: 1 }));
 
-function change(stages: WrittenStage[], { stage, tempC, timeS, pressure, cover, coverKind }: StageChange): WrittenStage[] {
+function change(stages: WrittenStage[], { stage, tempC, timeS, pressure, cover, coverKind, peel }: StageChange): WrittenStage[] {
   const has = stages.some(({ kind }) => kind === stage);
   const all = has || stage !== 'pre-press' || !timeS ? stages : inOrder([...stages, ...newPrePress(stages, timeS)]);
   return all.map((one) =>
@@ -180,6 +194,7 @@ function change(stages: WrittenStage[], { stage, tempC, timeS, pressure, cover, 
           ...(pressure && { pressure }),
           ...(cover && { cover }),
           ...(coverKind && { coverKind }),
+          ...(peel && { peel }),
         }
       : one,
   );

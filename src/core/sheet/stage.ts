@@ -85,5 +85,6 @@ export const StageChangeSchema = z.object({
   pressure: Pressure.optional(),
   cover: WrittenStageSchema.shape.cover.optional(),
   coverKind: WrittenStageSchema.shape.coverKind.optional(),
+  peel: WrittenStageSchema.shape.peel.optional(),
 });
 export type StageChange = z.infer<typeof StageChangeSchema>;

@@ -46,7 +46,12 @@ export const TraitsSchema = z.object({
   shades: z.enum(['any', 'light', 'dark']),
   /** Fibres of which the cloth must hold a least share. */
   leastFibre: z.object({ fibres: z.array(z.enum(FIBRE_IDS)).min(1).readonly(), percent: z.number().min(1).max(100) }).nullable(),
+  /** What it is usually pressed on; on anything else a test piece comes first. */
   substrates: z.array(z.enum(SUBSTRATES)).readonly(),
+  /** What it cannot hold on, whatever is tried; absent: as its family. */
+  never: z.array(z.enum(SUBSTRATES)).readonly().optional(),
+  /** Its sheet allows a hand press or an iron though it wants firm pressure; absent: it does not. */
+  byHand: z.boolean().optional(),
   /** What the finished thing may be used for. */
   duties: z.array(z.enum(DUTIES)).readonly(),
   artKinds: z.array(z.enum(ART_KINDS)).readonly(),

@@ -29,6 +29,7 @@ const NAMES: Record<QuantityKind, { what: string; example: string }> = {
   length: { what: 'a length', example: '64mm or 2 1/2 in' },
   contactPressure: { what: 'a contact pressure', example: '20kpa' },
   linePressure: { what: 'a line pressure', example: '40psi or 2.8bar' },
+  arealMass: { what: 'a cloth’s weight', example: '180 g/m² or 5.3 oz' },
 };
 
 /** The figure at the start of a text: whole, decimal (point or comma), fraction or mixed fraction. */

@@ -10,6 +10,7 @@ const KINDS = [
   'length',
   'contactPressure',
   'linePressure',
+  'arealMass',
 ] as const satisfies readonly QuantityKind[];
 
 const QuantityPart = z.object({

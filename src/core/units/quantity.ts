@@ -1,10 +1,17 @@
-/** Kinds of quantity the press room uses, and the units each can be written in. Inside, everything is °C, K, s, mm and kPa. */
+/** Kinds of quantity the press room uses, and the units each can be written in. Inside, everything is °C, K, s, mm, kPa and g/m². */
 
 /**
  * Contact pressure (force over the area that touches) and line pressure (air in the hose) are different
  * kinds on purpose: no function here turns one into the other, because only a press's geometry can.
  */
-export type QuantityKind = 'temperature' | 'temperatureDifference' | 'duration' | 'length' | 'contactPressure' | 'linePressure';
+export type QuantityKind =
+  | 'temperature'
+  | 'temperatureDifference'
+  | 'duration'
+  | 'length'
+  | 'contactPressure'
+  | 'linePressure'
+  | 'arealMass';
 
 /** A unit as written after a figure, with its line to the inside unit: `inside = (shown − zero) · size`. */
 export interface Unit {
@@ -32,9 +39,27 @@ const unit = (
   zero = 0,
 ): Unit => ({ id, kind, symbol, typed, size, zero, decimals, system });
 
-export type UnitId = 'C' | 'F' | 'dC' | 'dF' | 's' | 'min' | 'mm' | 'cm' | 'in' | 'kPaContact' | 'psiContact' | 'bar' | 'psi' | 'kPaLine';
+export type UnitId =
+  | 'C'
+  | 'F'
+  | 'dC'
+  | 'dF'
+  | 's'
+  | 'min'
+  | 'mm'
+  | 'cm'
+  | 'in'
+  | 'kPaContact'
+  | 'psiContact'
+  | 'bar'
+  | 'psi'
+  | 'kPaLine'
+  | 'gsm'
+  | 'ozYd2';
 
 const PSI_KPA = 6.894757293168361;
+/** One ounce (avoirdupois) on a square yard, g/m². */
+const OZ_YD2_GSM = 28.349523125 / 0.9144 ** 2;
 
 export const UNITS: Record<UnitId, Unit> = {
   C: unit('C', 'temperature', '°C', ['c', 'celsius'], 1, 0, 'metric'),
@@ -51,6 +76,8 @@ export const UNITS: Record<UnitId, Unit> = {
   bar: unit('bar', 'linePressure', 'bar', ['bar'], 100, 1, 'metric'),
   psi: unit('psi', 'linePressure', 'psi', ['psi'], PSI_KPA, 0, 'inch'),
   kPaLine: unit('kPaLine', 'linePressure', 'kPa', ['kpa'], 1, 0, 'metric'),
+  gsm: unit('gsm', 'arealMass', 'g/m²', ['g/m²', 'g/m2', 'gsm', 'g'], 1, 0, 'metric'),
+  ozYd2: unit('ozYd2', 'arealMass', 'oz/yd²', ['oz/yd²', 'oz/yd2', 'oz'], OZ_YD2_GSM, 1, 'inch'),
 };
 
 /** From a shown figure to the inside unit. */
@@ -93,5 +120,7 @@ export function houseUnit(kind: QuantityKind, house: HouseUnits): { first: UnitI
       return house.linePressure === 'psi' ? { first: 'psiContact', beside: 'kPaContact' } : { first: 'kPaContact', beside: 'psiContact' };
     case 'linePressure':
       return house.linePressure === 'psi' ? { first: 'psi', beside: 'bar' } : { first: 'bar', beside: 'psi' };
+    case 'arealMass':
+      return house.length === 'in' ? { first: 'ozYd2', beside: 'gsm' } : { first: 'gsm', beside: 'ozYd2' };
   }
 }

@@ -66,6 +66,18 @@ describe('typing a quantity', () => {
     expect(parseQuantity('temperature', '100', { unit: 'F', min: -5, max: 50 })).toMatchObject({ state: 'ok' });
   });
 
+  it('asks about a bare 12 of canvas, which is in ounces, and a bare 340 in a house of ounces', () => {
+    const usual = { low: 30, high: 1600 };
+    expect(parseQuantity('arealMass', '12', { unit: 'gsm', usual })).toMatchObject({ state: 'ask', instead: { unit: 'ozYd2' } });
+    expect(parseQuantity('arealMass', '340', { unit: 'ozYd2', usual })).toMatchObject({
+      state: 'ask',
+      instead: { value: 340, unit: 'gsm' },
+    });
+    // an ounce is 28.3495 g, a square yard 0.83613 m²
+    expect(value(parseQuantity('arealMass', '12 oz', { unit: 'gsm', usual }))).toBeCloseTo(406.9, 1);
+    expect(value(parseQuantity('arealMass', '180', { unit: 'gsm', usual }))).toBe(180);
+    expect(formatForHouse('arealMass', 407, INCH).replaceAll('\u00a0', ' ')).toBe('12.0 oz/yd²');
+  });
   it('asks about 320 where Celsius is meant, and takes 320f without asking', () => {
     const usual = { low: 90, high: 230 };
     const asked = parseQuantity('temperature', '320', { unit: 'C', usual, max: 260 });

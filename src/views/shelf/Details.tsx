@@ -1,8 +1,17 @@
 /** What the shelf knows of one transfer, fabric, blank or aid. */
 import type { ReactNode } from 'react';
 import { COVER_SHEETS } from '../../core/heat';
-import { type Aid, type Blank, blendLimits, describeComposition, describeMaterial, type Fabric, FIBRES } from '../../core/materials';
-import { FAMILIES, type Figure, figureWords, type Product, type WrittenStage } from '../../core/sheet';
+import {
+  type Aid,
+  type Blank,
+  blendLimits,
+  describeComposition,
+  describeMaterial,
+  type Fabric,
+  FIBRES,
+  SUBSTRATES,
+} from '../../core/materials';
+import { FAMILIES, type Figure, figureWords, fitnessOn, type Product, type WrittenStage } from '../../core/sheet';
 import { formatBeside, formatForHouse, houseUnit } from '../../core/units';
 import { useUnits } from '../../ui/house';
 
@@ -83,6 +92,7 @@ const MIRRORS = {
 } as const;
 
 export function ProductDetail({ product }: { product: Product }) {
+  const never = SUBSTRATES.filter((one) => fitnessOn(product, one) === 'never');
   const group = (one: Product['overrides'][number]) =>
     [one.fabricGroup, one.colourGroup && `${one.colourGroup} colours`].filter(Boolean).join(', ');
   return (
@@ -107,6 +117,7 @@ export function ProductDetail({ product }: { product: Product }) {
         ['Mirror', MIRRORS[product.mirroring] || (product.facing === 'face down' ? 'mirrored, laid face down' : 'as read, laid face up')],
         ['Base', [product.base === 'firm' ? 'firm only' : 'any', product.pad === 'none' ? '' : product.pad].filter(Boolean).join(', ')],
         ['Goes on', `${product.substrates.join(', ')}${product.shades === 'any' ? '' : `; ${product.shades} only`}`],
+        ...yes('Never on', never.length > 0, `${never.join(', ')}. On anything else a test piece comes first.`),
         ...yes('Coated cloth', product.madeFor.length > 0, `made for ${product.madeFor.join(', ')}`),
         ...yes(
           'Nature',
@@ -127,6 +138,7 @@ export function ProductDetail({ product }: { product: Product }) {
 }
 
 export function FabricDetail({ fabric }: { fabric: Fabric }) {
+  const house = useUnits();
   const { mark, damage } = blendLimits(fabric.composition);
   return (
     <Facts
@@ -153,7 +165,10 @@ export function FabricDetail({ fabric }: { fabric: Fabric }) {
               ],
             ] as Fact[])
           : []),
-        ['Made', `${fabric.construction}, ${fabric.texture}, ${fabric.massGsm} g/m², ${fabric.thicknessMm} mm pressed`],
+        [
+          'Made',
+          `${fabric.construction}, ${fabric.texture}, ${formatForHouse('arealMass', fabric.massGsm, house)}, ${fabric.thicknessMm} mm pressed`,
+        ],
         ...yes('Stretch', fabric.stretchPercent > 0, `${fabric.stretchPercent} %`),
         ['Finish', fabric.coating],
         ...yes('Dye', fabric.dyeRisk !== 'none', fabric.dyeRisk.replace('-', ' ')),

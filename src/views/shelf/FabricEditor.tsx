@@ -1,10 +1,11 @@
 /** A fabric or other material: what it is made of, how it is finished, how it takes heat. */
-import { blendLimits, COATINGS, type Fabric, FIBRE_IDS, FIBRES, SUBSTRATES } from '../../core/materials';
-import { formatForHouse } from '../../core/units';
+import { blendLimits, COATINGS, type Fabric, FIBRE_IDS, FIBRES, isFibrous, SUBSTRATES, TEXTURES } from '../../core/materials';
+import { formatForHouse, houseUnit } from '../../core/units';
 import { Check } from '../../ui/Check';
 import { ChoiceField, TextField } from '../../ui/Field';
 import { useUnits } from '../../ui/house';
 import { NumberField } from '../../ui/NumberField';
+import { QuantityField } from '../../ui/QuantityField';
 import type { EditorProps } from './AidEditor';
 import { Cell, Part } from './Frame';
 
@@ -12,9 +13,12 @@ const plain = <const T extends string>(values: readonly T[]) => values.map((valu
 const ACRYLICS = plain(['cast', 'extruded', 'unknown']);
 const TANNINGS = plain(['vegetable', 'chrome', 'unknown']);
 
+/** What cloth usually weighs, g/m²: a bare 12 of canvas was meant in ounces. */
+const USUAL_CLOTH_GSM = { low: 30, high: 1600 };
+
 /** A substance with what is asked about it, and without what is asked about another. */
 function withSubstrate({ acrylic: _, leather: __, ...doc }: Fabric, substrate: Fabric['substrate']): Fabric {
-  const fibrous = ['cloth', 'leather', 'leather-look', 'book cloth'].includes(substrate);
+  const fibrous = isFibrous(substrate);
   const fibre = substrate === 'leather' ? 'leather' : substrate === 'leather-look' ? 'pu-leather' : 'cotton';
   return {
     ...doc,
@@ -27,6 +31,7 @@ function withSubstrate({ acrylic: _, leather: __, ...doc }: Fabric, substrate: F
 
 export function FabricEditor({ doc, fields, onChange, onReplace }: EditorProps<Fabric>) {
   const { thermal } = doc;
+  const units = useUnits();
   return (
     <>
       <Part name="Material">
@@ -86,12 +91,7 @@ export function FabricEditor({ doc, fields, onChange, onReplace }: EditorProps<F
           />
         </Cell>
         <Cell span={2}>
-          <ChoiceField
-            label="Texture"
-            value={doc.texture}
-            options={plain(['smooth', 'ribbed', 'slubby', 'fleece', 'canvas'])}
-            onChange={(texture) => onChange({ texture })}
-          />
+          <ChoiceField label="Texture" value={doc.texture} options={plain(TEXTURES)} onChange={(texture) => onChange({ texture })} />
         </Cell>
         <Cell span={2}>
           <ChoiceField
@@ -103,7 +103,18 @@ export function FabricEditor({ doc, fields, onChange, onReplace }: EditorProps<F
           />
         </Cell>
         <Cell span={2}>
-          <NumberField label="Mass, g/m²" value={doc.massGsm} onChange={(massGsm) => onChange({ massGsm })} problem={fields.massGsm} />
+          <QuantityField
+            label="Weight"
+            kind="arealMass"
+            value={doc.massGsm}
+            unit={houseUnit('arealMass', units).first}
+            house={units}
+            onChange={(massGsm) => onChange({ massGsm: massGsm ?? Number.NaN })}
+            min={10}
+            max={40_000}
+            {...(isFibrous(doc.substrate) && { usual: USUAL_CLOTH_GSM })}
+            problem={fields.massGsm}
+          />
         </Cell>
         <Cell span={2}>
           <NumberField

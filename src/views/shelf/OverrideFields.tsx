@@ -1,6 +1,6 @@
 /** Settings a sheet gives for a group of fabrics or colours, and the second ways it offers. */
-import { FABRIC_GROUPS } from '../../core/materials';
-import { type Product, STAGE_KINDS } from '../../core/sheet';
+import { FABRIC_GROUPS, PRESSURE_BANDS } from '../../core/materials';
+import { PEELS, type Product, STAGE_KINDS, type StageChange } from '../../core/sheet';
 import type { HouseUnits } from '../../core/units';
 import { ChoiceField, TextField } from '../../ui/Field';
 import { Cell, Part } from './Frame';
@@ -9,27 +9,58 @@ import { SheetFigure } from './SheetFigure';
 type Change = Product['overrides'][number];
 
 interface ChangeFieldsProps {
-  change: Pick<Change, 'stage' | 'tempC' | 'timeS'>;
+  change: StageChange;
   house: HouseUnits;
   path: string;
   fields: Record<string, string>;
-  onChange: (part: Pick<Change, 'tempC' | 'timeS'>) => void;
+  onChange: (part: ChangePart) => void;
 }
+
+/** What is typed anew of a change; undefined takes it out. */
+type ChangePart = { [K in keyof Omit<StageChange, 'stage'>]?: StageChange[K] | undefined };
+const merged = <T extends StageChange>(old: T, part: ChangePart): T =>
+  Object.fromEntries(Object.entries({ ...old, ...part }).filter(([, value]) => value !== undefined)) as T;
+
+const AS_THE_STAGE = { value: '', text: 'as the stage' } as const;
+const orAsTheStage = <const T extends string>(values: readonly T[]) => [AS_THE_STAGE, ...values.map((value) => ({ value, text: value }))];
 
 /** The figures an override puts in the place of the stage's own, each only when given. */
 function ChangeFields({ change, onChange, ...where }: ChangeFieldsProps) {
-  return (['tempC', 'timeS'] as const).map((of) => (
-    <div key={of} className="col-span-2">
-      <SheetFigure
-        of={of}
-        label={of === 'tempC' ? 'Temperature' : 'Time'}
-        value={change[of]}
-        whenEmpty="as the stage"
-        onChange={(figure) => onChange({ [of]: figure })}
-        {...where}
+  const { pressure, cover, peel } = change;
+  return (
+    <>
+      {(['tempC', 'timeS'] as const).map((of) => (
+        <div key={of} className="col-span-2">
+          <SheetFigure
+            of={of}
+            label={of === 'tempC' ? 'Temperature' : 'Time'}
+            value={change[of]}
+            whenEmpty="as the stage"
+            onChange={(figure) => onChange({ [of]: figure })}
+            {...where}
+          />
+        </div>
+      ))}
+      <ChoiceField
+        label="Pressure"
+        value={pressure?.band ?? ''}
+        options={orAsTheStage(PRESSURE_BANDS)}
+        onChange={(band) => onChange({ pressure: band ? { asStated: band, band } : undefined })}
       />
-    </div>
-  ));
+      <ChoiceField
+        label="Cover"
+        value={cover ?? ''}
+        options={orAsTheStage(['required', 'allowed', 'avoid'])}
+        onChange={(value) => onChange({ cover: value || undefined })}
+      />
+      <ChoiceField
+        label="Peel"
+        value={peel ?? ''}
+        options={orAsTheStage(PEELS)}
+        onChange={(value) => onChange({ peel: value || undefined })}
+      />
+    </>
+  );
 }
 
 interface OverridesProps {
@@ -89,7 +120,7 @@ export function Overrides({ doc, house, fields, onChange }: OverridesProps) {
               house={house}
               path={`overrides.${i}`}
               fields={fields}
-              onChange={(part) => set(i, { ...one, ...part })}
+              onChange={(part) => set(i, merged(one, part))}
             />
           </div>
         );
@@ -157,7 +188,7 @@ export function Alternatives({ doc, house, fields, onChange }: OverridesProps) {
               onChange={(part) =>
                 onChange({
                   alternatives: doc.alternatives.map((other, j) =>
-                    i === j ? { ...other, changes: other.changes.map((old, k) => (c === k ? { ...old, ...part } : old)) } : other,
+                    i === j ? { ...other, changes: other.changes.map((old, k) => (c === k ? merged(old, part) : old)) } : other,
                   ),
                 })
               }

@@ -1,7 +1,7 @@
 /** What a transfer is like and where it may go: how it lies, base, layering, materials, art, use. */
 
 import { COATINGS, DUTIES, FIBRE_IDS, FIBRES, SUBSTRATES } from '../../core/materials';
-import { ART_KINDS, PEELS, type Product } from '../../core/sheet';
+import { ART_KINDS, fitnessOn, PEELS, type Product } from '../../core/sheet';
 import { Check } from '../../ui/Check';
 import { ChoiceField } from '../../ui/Field';
 import type { EditorProps } from './AidEditor';
@@ -21,6 +21,7 @@ const FLAGS = [
   ['embossBase', 'Base layer for embossing'],
   ['timeByMass', 'Time grows with the blank’s heat'],
   ['passesMark', 'Made to pass the mark limit'],
+  ['byHand', 'Its sheet allows an iron'],
 ] as const;
 
 export function Nature({ doc, onChange }: Some) {
@@ -80,7 +81,7 @@ export function Nature({ doc, onChange }: Some) {
       <fieldset className="col-span-6 grid grid-cols-3 gap-x-4">
         <legend className="sr-only">What it is like</legend>
         {FLAGS.map(([flag, words]) => (
-          <Check key={flag} on={doc[flag]} onChange={(on) => onChange({ [flag]: on })}>
+          <Check key={flag} on={doc[flag] ?? false} onChange={(on) => onChange({ [flag]: on })}>
             {words}
           </Check>
         ))}
@@ -96,6 +97,7 @@ export function Nature({ doc, onChange }: Some) {
 }
 
 export function Uses({ doc, onChange }: Some) {
+  const never = SUBSTRATES.filter((one) => fitnessOn(doc, one) === 'never');
   return (
     <Part name="Where it may go">
       <Cell span={2}>
@@ -111,7 +113,18 @@ export function Uses({ doc, onChange }: Some) {
         />
       </Cell>
       <span className="col-span-4" />
-      <Ticks legend="Materials" all={SUBSTRATES} on={doc.substrates} onChange={(substrates) => onChange({ substrates })} />
+      <Ticks
+        legend="Usual on; on anything else a test piece comes first"
+        all={SUBSTRATES}
+        on={doc.substrates}
+        onChange={(substrates) => onChange({ substrates, never: never.filter((one) => !substrates.includes(one)) })}
+      />
+      <Ticks
+        legend="Never holds on"
+        all={SUBSTRATES}
+        on={never}
+        onChange={(ticked) => onChange({ never: ticked, substrates: doc.substrates.filter((one) => !ticked.includes(one)) })}
+      />
       <Ticks
         legend="Fibres the sheet names; none ticked: it names none"
         all={FIBRE_IDS}

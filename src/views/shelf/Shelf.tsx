@@ -2,6 +2,7 @@
 import { useState } from 'react';
 import type { ShelfKind, ShelfReply } from '../../contract';
 import { FAMILIES, FAMILY_IDS } from '../../core/sheet';
+import { formatForHouse, type HouseUnits } from '../../core/units';
 import { Check } from '../../ui/Check';
 import { isoDay } from '../../ui/days';
 import { Fault } from '../../ui/Fault';
@@ -39,7 +40,7 @@ interface Row {
 }
 
 /** Rows of a kind, in the order that tells most. */
-function rowsOf(shelf: ShelfReply, kind: ShelfKind, words: string, retired: boolean): Row[] {
+function rowsOf(shelf: ShelfReply, kind: ShelfKind, words: string, retired: boolean, units: HouseUnits): Row[] {
   const gone = (thing: { retiredOn?: string | undefined }) => (thing.retiredOn ? `retired ${thing.retiredOn} · ` : '');
   switch (kind) {
     case 'products':
@@ -53,7 +54,7 @@ function rowsOf(shelf: ShelfReply, kind: ShelfKind, words: string, retired: bool
       return byMark(found(shelf, 'fabrics', words, retired)).map((one) => ({
         id: one.id,
         name: one.name,
-        detail: `${gone(one)}${one.substrate === 'cloth' ? `${one.massGsm} g/m², ${one.texture}` : one.substrate}`,
+        detail: `${gone(one)}${one.substrate === 'cloth' ? `${formatForHouse('arealMass', one.massGsm, units)}, ${one.texture}` : one.substrate}`,
         mark: fabricMark(one),
       }));
     case 'blanks':
@@ -90,9 +91,10 @@ function ShelfPage({ initialKind, initialOn, initialWords }: ShelfProps) {
   const [words, setWords] = useState(initialWords);
   const [retired, setRetired] = useState(false);
   const [moving, setMoving] = useState(false);
-  const { temperature: unit } = useUnits();
+  const units = useUnits();
+  const unit = units.temperature;
   if (!data) return <Pending error={error} what="the shelf" />;
-  const rows = rowsOf(data, kind, words, retired);
+  const rows = rowsOf(data, kind, words, retired, units);
   const on = rows.find((row) => row.id === chosen)?.id ?? rows[0]?.id ?? null;
   return (
     <div className="mx-auto max-w-[1240px] px-5 pt-4">

@@ -2,7 +2,7 @@
 
 import { obstructionsUnder } from '../../draft';
 import { COVER_SHEETS } from '../../heat';
-import { isBrittle, isHard } from '../../materials';
+import { hasPile, isBrittle, isHard } from '../../materials';
 import { phrase, seconds } from '../../units';
 import { layWords } from './place';
 import { needs, PINCH, STEAM, type StepRule } from './step';
@@ -86,6 +86,15 @@ export const LOAD_STEPS: readonly StepRule[] = [
       needs(
         draft.protectFirst,
         phrase`Slip sheet between the ${item.before[0]?.position ?? ''} and the base: the first print softens again.`,
+      ),
+  },
+  {
+    id: 'stroke-the-pile',
+    at: 'load',
+    says: ({ input: { fabric } }) =>
+      needs(
+        hasPile(fabric) || fabric.texture === 'fleece',
+        phrase`Stroke the nap one way before each closing; the platen leaves a frame beside the art that a soft brush lifts again.`,
       ),
   },
   {

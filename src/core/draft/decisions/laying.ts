@@ -1,5 +1,5 @@
 /** How the piece is loaded and its art turned, how hard it is pressed, and on which platen. */
-import { isHard, PRESSURE_BANDS, type PressureBand } from '../../materials';
+import { hasPile, isHard, PRESSURE_BANDS, type PressureBand } from '../../materials';
 import { mm, phrase } from '../../units';
 import { type Arranged, pressOf, type Sheeted } from '../draft';
 import type { PreparedInput } from '../input';
@@ -39,6 +39,19 @@ export const LAYING: readonly Decision<Sheeted, Arranged>[] = [
         set: { band: up(band) },
         source: 'fabric',
         says: phrase`${fabric.name} is slubby: one band firmer, so that the glue reaches between its threads.`,
+      }));
+    },
+  },
+  {
+    id: 'pressure-firmer-on-pile',
+    field: 'pressure',
+    rank: 'piece',
+    decide: ({ fabric }, known) => {
+      const { band } = pressOf(known).pressure;
+      return given(hasPile(fabric) && (band === 'light' || band === 'medium'), () => ({
+        set: { band: up(band) },
+        source: 'fabric',
+        says: phrase`${fabric.name} has a pile: one band firmer, so that it lies down under the glue.`,
       }));
     },
   },

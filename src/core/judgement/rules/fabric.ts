@@ -1,12 +1,16 @@
 /** Rules of what may go on which cloth. */
 
 import { familyOf } from '../../draft';
-import { COATINGS, countedFibres, describeComposition, FIBRES, testPieceHeld } from '../../materials';
+import { COATINGS, countedFibres, describeComposition, FIBRES, hasPile, isHard, NEVER_PRESSED, testPieceHeld } from '../../materials';
+import { fitnessOn, neverBecause } from '../../sheet';
 import { phrase } from '../../units';
 import { type Rule, when } from './rule';
 
 /** Cloth that gives more than this wants a film that gives with it, %. */
 const STRETCHY_PERCENT = 30;
+
+/** A film so thick carries itself from tip to tip of a pile, mm. */
+const BRIDGES_PILE_MM = 0.3;
 
 /** Finishes that refuse ordinary adhesive: an unknown one may be any of them. */
 const FINISHES = COATINGS.filter((one) => one !== 'none' && one !== 'unknown');
@@ -55,7 +59,8 @@ export const FABRIC_RULES: readonly Rule[] = [
     level: 'hold',
     met: ({ fabric, product }) => {
       const { leastFibre } = product;
-      if (leastFibre === null) return null;
+      // a hard piece is dyed in its coating, which its material says
+      if (leastFibre === null || isHard(fabric)) return null;
       const share = fabric.composition
         .filter((part) => leastFibre.fibres.includes(part.fibre))
         .reduce((sum, part) => sum + part.percent, 0);
@@ -67,14 +72,57 @@ export const FABRIC_RULES: readonly Rule[] = [
     },
   },
   {
-    id: 'not-for-this-substrate',
+    id: 'never-on-this-material',
     field: 'art',
     level: 'hold',
     met: ({ fabric, product }) =>
       when(
-        !product.substrates.includes(fabric.substrate),
+        fitnessOn(product, fabric.substrate) === 'never',
         () =>
-          phrase`${product.name} (${familyOf(product).name}) is not made for ${fabric.substrate}; it goes on ${product.substrates.join(', ')}.`,
+          phrase`${product.name} (${familyOf(product).name}) never holds on ${fabric.substrate}: ${neverBecause(product, fabric.substrate)}. It goes on ${product.substrates.join(', ')}.`,
+      ),
+  },
+  {
+    id: 'test-piece-on-this-material',
+    field: 'art',
+    level: 'care',
+    met: ({ fabric, product, blank }) =>
+      when(
+        fitnessOn(product, fabric.substrate) === 'test piece first' && !testPieceHeld(blank, product.id),
+        () =>
+          phrase`${product.name} (${familyOf(product).name}) is not usual on ${fabric.substrate}: press a test piece, pull at it when it is cold, and note on the blank that it held.`,
+      ),
+  },
+  {
+    id: 'never-pressed-at-all',
+    field: 'art',
+    level: 'hold',
+    met: ({ fabric }) => {
+      const part = fabric.composition.find(({ fibre }) => NEVER_PRESSED.includes(fibre));
+      return part
+        ? phrase`${fabric.name} holds ${FIBRES[part.fibre].name}: heated, it gives off fumes that harm you. Never press it, and never cut it by laser.`
+        : null;
+    },
+  },
+  {
+    id: 'pile-stands-through',
+    field: 'art',
+    level: 'care',
+    met: ({ fabric, product }) =>
+      when(
+        hasPile(fabric) && product.filmMm < BRIDGES_PILE_MM,
+        () =>
+          phrase`The pile of ${fabric.name} stands up: ${product.name} lies on its tips and may lift or let it through. Take a thicker transfer or a patch, or press where the cloth is flat.`,
+      ),
+  },
+  {
+    id: 'pile-swallows-detail',
+    field: 'art',
+    level: 'care',
+    met: ({ fabric, print }) =>
+      when(
+        (hasPile(fabric) || fabric.texture === 'fleece') && (print.smallType || print.artKind === 'fine detail'),
+        () => phrase`Small type and fine detail sink into the nap of ${fabric.name}: make it bolder or larger.`,
       ),
   },
   {

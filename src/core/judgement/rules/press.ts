@@ -56,8 +56,19 @@ export const PRESS_RULES: readonly Rule[] = [
     level: 'hold',
     met: ({ press, product }, { band }) =>
       when(
-        isHandHeld(press) && (band === 'firm' || band === 'heavy'),
+        isHandHeld(press) && (band === 'firm' || band === 'heavy') && !product.byHand,
         () => phrase`${product.name} wants ${band} pressure over the whole print, which arms on ${press.name} do not give evenly.`,
+      ),
+  },
+  {
+    id: 'firm-by-hand-as-its-sheet-allows',
+    field: 'pressure',
+    level: 'care',
+    met: ({ press, product }, { band }) =>
+      when(
+        isHandHeld(press) && (band === 'firm' || band === 'heavy') && product.byHand === true,
+        () =>
+          phrase`The sheet of ${product.name} allows an iron: lean on ${press.name} with all your weight, on a hard table, spot by spot, and pull at an edge before you go on.`,
       ),
   },
   {

@@ -1,5 +1,5 @@
 /** What families have in common: a film face down on cloth, and how bought transfers and papers differ from it. */
-import type { Coating, Duty, FibreId, PressureBand, Substrate } from '../../materials';
+import { type Coating, type Duty, type FibreId, type PressureBand, SUBSTRATES, type Substrate } from '../../materials';
 import type { Family, FamilyStage } from '../family';
 import { type Allowance, between, type Figure } from '../figure';
 import type { StageKind } from '../stage';
@@ -7,6 +7,15 @@ import type { Peel } from '../traits';
 
 export const CLOTHS: readonly Substrate[] = ['cloth'];
 export const SOFT: readonly Substrate[] = ['cloth', 'leather', 'leather-look', 'book cloth'];
+const CLOSED: readonly Substrate[] = ['glass', 'mirror', 'ceramic', 'acrylic', 'metal', 'coated ceramic', 'coated metal'];
+/** Holds by sinking into threads or pores. */
+export const NEVER_CLOSED = { on: CLOSED, because: 'it holds by sinking in, and a closed face has nothing to sink into' } as const;
+/** Stiff when cold. */
+export const NEVER_BENDING = { on: SOFT, because: 'it sets stiff and cracks on what bends' } as const;
+export const NEVER_UNCOATED = {
+  on: SUBSTRATES.filter((one) => one !== 'cloth' && !one.startsWith('coated')),
+  because: 'its dye goes into polyester alone, and there is none in it',
+} as const;
 const ALL_DUTIES: readonly Duty[] = ['laundered', 'handled', 'looked at'];
 export const NEVER_WASHED: readonly Duty[] = ['handled', 'looked at'];
 export const REPELLENT: readonly Coating[] = ['water-repellent'];
@@ -16,6 +25,7 @@ const WASH_WARM = 'Wash inside out, warm at most, no softener; do not iron the p
 export const WIPE = 'Wipe with a soft damp cloth; no scouring, no dishwasher.';
 
 export const range = between;
+export const exactly = (value: number): Figure => ({ form: 'one', value });
 
 /** Our allowance round a single figure: the temperature a family bears more or less of, K, and 15 % of the time. */
 export const allow = (tempK: number): Allowance => ({ tempK, timePercent: 15 });
@@ -52,6 +62,8 @@ export const film = {
   shades: 'any',
   leastFibre: null,
   substrates: SOFT,
+  never: { on: ['glass', 'mirror'], because: 'its glue finds nothing to sink into on so smooth a face' },
+  overrides: [],
   duties: ALL_DUTIES,
   artKinds: ['one colour', 'few flat colours'],
   allowance: allow(8),
@@ -68,6 +80,7 @@ export const bought = {
   carrier: 'paper',
   care: WASH_WARM,
   substrates: CLOTHS,
+  never: NEVER_CLOSED,
 } as const;
 export const paper = {
   static: false,

@@ -45,6 +45,7 @@ export const BOUGHT: readonly Family[] = [
     ...film,
     ...bought,
     id: 'film-printed',
+    never: film.never,
     name: 'film-printed transfer',
     what: 'Bought; ink with powder adhesive on film.',
     carrier: 'film',
@@ -74,6 +75,10 @@ export const BOUGHT: readonly Family[] = [
     filmMm: 1.5,
     minutesToMake: 12,
     substrates: CLOTHS,
+    never: {
+      on: ['glass', 'mirror', 'ceramic', 'acrylic', 'coated ceramic'],
+      because: 'each stone presses on a point, and what is brittle cracks there',
+    },
     artKinds: ['metallic', 'raised', 'one colour'],
     stages: [pressed(range(140, 155), range(10, 16), 'firm', 'allowed', 'warm')],
   },

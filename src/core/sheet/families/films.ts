@@ -1,6 +1,6 @@
 /** Films cut in the shop. General figures, each to be replaced by the product’s own sheet. */
 import type { Family } from '../family';
-import { allow, CLOTHS, film, pressed, REPELLENT, range } from './base';
+import { allow, CLOTHS, exactly, film, pressed, REPELLENT, range, SOFT } from './base';
 
 export const FILMS: readonly Family[] = [
   {
@@ -9,6 +9,8 @@ export const FILMS: readonly Family[] = [
     name: 'cut film',
     what: 'Solid film, cut and weeded.',
     mask: true,
+    substrates: [...SOFT, 'wood'],
+    overrides: [{ group: 'wood', timeS: exactly(20), peel: 'cold' }],
     stages: [pressed(range(145, 160), range(8, 16), 'medium', 'allowed', 'warm')],
   },
   {
@@ -72,6 +74,7 @@ export const FILMS: readonly Family[] = [
     static: false,
     carrier: 'none',
     mask: true,
+    bridgesSeams: true,
     artKinds: ['full colour', 'few flat colours'],
     stages: [pressed(range(145, 158), range(9, 16), 'medium', 'required', 'none')],
   },
