@@ -3,7 +3,7 @@
  * Standard measures are starting points of ours for each kind, to be replaced by the tape.
  */
 import { z } from 'zod';
-import { readSize } from './sizes';
+import { readHatSize, readSize, YOUTH_M_CM } from './sizes';
 
 /** Shapes a blank is drawn by. Garments with a body share one, with different measures. */
 export const CUT_SHAPES = ['body', 'legs', 'apron', 'tote', 'cap', 'sheet', 'round'] as const;
@@ -162,20 +162,27 @@ export class UnknownSize extends RangeError {
     readonly size: string,
     readonly known: string,
   ) {
-    super(`${size} is not a size that ${known} can be graded to. Measure that size by itself, or write it as S, M, L, 2XL, YM, LT.`);
+    super(
+      `${size} is not a size that ${known} can be graded to. Measure that size by itself, or write it as S, 2XL, YM, LT, 3-6 months, 4T, 7-8 or 116 cm.`,
+    );
   }
 }
 
-/** What changes from size to size, mm: of a body and of legs, adult and youth. */
-const GRADE: Partial<Record<CutShape, Record<'adult' | 'youth', Measures>>> = {
+type Series = 'adult' | 'youth' | 'child' | 'hat';
+
+/** What changes from size to size, mm: a letter of an adult or youth, a centimetre of a child's height or of a head's girth. Figures of ours. */
+const GRADE: Partial<Record<CutShape, Partial<Record<Series, Measures>>>> = {
   body: {
     adult: { chest: 50, length: 25, neck: 6, frontDrop: 3, shoulder: 22, sleeve: 8 },
     youth: { chest: 40, length: 45, neck: 6, frontDrop: 4, shoulder: 26, sleeve: 12 },
+    child: { chest: 2.5, length: 3.1, neck: 0.6, frontDrop: 0.35, shoulder: 2.2, sleeve: 1.05 },
   },
   legs: {
     adult: { waist: 25, hip: 25, length: 12, rise: 8, hem: 8, waistband: 0 },
     youth: { waist: 20, hip: 22, length: 25, rise: 12, hem: 9, waistband: 0 },
+    child: { waist: 1.4, hip: 2.5, length: 2.5, rise: 1.4, hem: 1.3, waistband: 0 },
   },
+  cap: { hat: { crown: 1, front: 2.6, top: 2, brim: 0 } },
 };
 /** What the long cut of a size adds, mm. */
 const LONG: Partial<Record<CutShape, Measures>> = { body: { length: 50, sleeve: 25 }, legs: { length: 60 } };
@@ -185,19 +192,21 @@ const YOUTH: Partial<Record<CutShape, Measures>> = {
   legs: { waist: -70, hip: -80, length: -120, rise: -60, hem: -50, waistband: 0 },
 };
 
-/** How far a size's measures lie from an adult M's, mm. */
-function fromM(shape: CutShape, text: string): Measures | null {
-  const size = readSize(text);
+/** How far a size's measures lie from those its series is told from, mm: an adult M, a usual head, a maker's number nought; and of which it is. */
+function graded(shape: CutShape, text: string): { from: 'M' | 'head' | 'number'; by: Measures } | null {
+  const size = shape === 'cap' ? readHatSize(text) : readSize(text);
   if (!size || size.group === 'one size') return null;
-  const grade = GRADE[shape]?.[size.group] ?? {};
-  return Object.fromEntries(
+  const grade = GRADE[shape]?.[size.group === 'numeric' ? 'adult' : size.group];
+  if (!grade) return null;
+  const young = size.group === 'youth' || size.group === 'child' ? YOUTH[shape] : undefined;
+  const steps = size.group === 'child' ? size.heightCm - YOUTH_M_CM : size.step;
+  const by = Object.fromEntries(
     Object.keys(grade).map((name) => [
       name,
-      size.step * at(grade, name) +
-        (size.group === 'youth' ? at(YOUTH[shape] ?? {}, name) : 0) +
-        (size.long ? at(LONG[shape] ?? {}, name) : 0),
+      steps * at(grade, name) + at(young ?? {}, name) + (size.long ? at(LONG[shape] ?? {}, name) : 0),
     ]),
   );
+  return { from: size.group === 'numeric' ? 'number' : size.group === 'hat' ? 'head' : 'M', by };
 }
 
 /**
@@ -209,13 +218,15 @@ export function measuresOf(shape: CutShape, cut: Cut, size: string): Measures {
   const own = cut.bySize?.[size];
   if (size === cut.size) return { ...cut.measures, ...own };
   if (!GRADE[shape]) return { ...cut.measures, ...own };
-  const [here, there] = [fromM(shape, cut.size), fromM(shape, size)];
-  if (!here || !there) {
+  const [here, there] = [graded(shape, cut.size), graded(shape, size)];
+  // one tape on a cap of one size serves all heads until one is measured
+  if (shape === 'cap' && !here) return { ...cut.measures, ...own };
+  if (!here || !there || here.from !== there.from) {
     if (own && contradictions(shape, own).length === 0) return own;
     throw new UnknownSize(size, cut.size);
   }
-  const graded = Object.entries(cut.measures).map(
-    ([name, mm]) => [name, Math.max(0, mm + (mm > 0 ? at(there, name) - at(here, name) : 0))] as const,
+  const moved = Object.entries(cut.measures).map(
+    ([name, mm]) => [name, Math.max(0, mm + (mm > 0 ? at(there.by, name) - at(here.by, name) : 0))] as const,
   );
-  return { ...Object.fromEntries(graded), ...own };
+  return { ...Object.fromEntries(moved), ...own };
 }

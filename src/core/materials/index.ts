@@ -46,5 +46,5 @@ export {
   SetTemp,
   Words,
 } from './fields';
-export { bySize, readSize } from './sizes';
+export { bySize, readHatSize, readSize } from './sizes';
 export { type BlankMeasures, blankMeasures, cutOf, faceOf, PANELS, type Panel, shapeOf } from './standardCuts';

@@ -10,6 +10,7 @@ import {
   cutOf,
   MEASURES,
   PANELS,
+  readHatSize,
   readSize,
   shapeOf,
   UnknownSize,
@@ -78,6 +79,47 @@ describe('the cut of a blank', () => {
     expect(readSize('LT')).toEqual({ group: 'adult', step: 1, long: true });
     expect([readSize('ladies 12'), readSize('X'), readSize('')]).toEqual([null, null, null]);
     expect(['3XL', 'YM', 'S', 'one size', 'XXL', 'YS', 'M'].sort(bySize)).toEqual(['YS', 'YM', 'S', 'M', 'XXL', '3XL', 'one size']);
+  });
+
+  it('babies, toddlers and children are read by months, age or height, and one height by whichever way it is written', () => {
+    const heightOf = (text: string) => {
+      const size = readSize(text);
+      return size?.group === 'child' ? size.heightCm : null;
+    };
+    expect(['6-12 M', '12 months', '80 cm', '80', '74-80'].map(heightOf)).toEqual([80, 80, 80, 80, 80]);
+    expect(['4T', '3-4', '3/4', 'age 4', '4 yrs', '4Y', '104', '98–104'].map(heightOf)).toEqual([104, 104, 104, 104, 104, 104, 104, 104]);
+    expect(['0-3M', 'NB', '11-12Y'].map(heightOf)).toEqual([62, 54, 152]);
+    expect(['YM', '12', '38-40', '3-9', '190 cm', '2XL'].map(heightOf)).toEqual([null, null, null, null, null, null]);
+    expect(['M', 'YS', '116', '3-6M', '5-6', '4T', 'XS'].sort(bySize)).toEqual(['3-6M', '4T', '116', '5-6', 'YS', 'XS', 'M']);
+  });
+
+  it('numbers follow a number that was measured, and no letter; hats follow the girth of a head', () => {
+    expect(readSize('38')).toEqual(readSize('EU 38'));
+    expect(readSize('37')).toBeNull();
+    const measures = { chest: 500, length: 700, neck: 180, frontDrop: 95, shoulder: 440, sleeve: 0 };
+    const of = (size: string) => blankMeasures({ ...tee, cut: { size: '40', measures } }, size).measures;
+    expect([of('42').chest, of('38').chest, of('50').length]).toEqual([520, 480, 750]);
+    expect(() => of('M')).toThrow(UnknownSize);
+    const girth = (text: string) => {
+      const hat = readHatSize(text);
+      return hat?.group === 'hat' ? Math.round(10 * hat.girthCm) / 10 : null;
+    };
+    // a hat of 7¼ is 7.25 in across, so 57.8 cm round
+    expect(['7 1/4', '7¼', '58', '57-58 cm', '7', '12'].map(girth)).toEqual([57.9, 57.9, 58, 58, 55.9, null]);
+    const cap = BUILT_IN_BLANKS.find((one) => one.id === 'canvas-cap') as Blank;
+    const head = { size: '58', measures: { crown: 110, front: 150, top: 110, brim: 70 } };
+    expect(blankMeasures({ ...cap, cut: head }, '54').measures).toMatchObject({ front: 139.6, crown: 106, brim: 70 });
+    expect(blankMeasures(cap, 'one size').measures.front).toBe(150);
+  });
+
+  it('a child’s shirt is graded by height from a youth one, and is never wider than the next', () => {
+    const of = (size: string) => blankMeasures({ kind: 'youth tee' }, size).measures;
+    expect(of('146 cm')).toEqual(of('YM'));
+    const sizes = ['0-3M', '3-6M', '6-12M', '12-18M', '2T', '3T', '4T', '5-6', '7-8', '9-10', '11-12', '13-14'];
+    const [chests, lengths] = (['chest', 'length'] as const).map((name) => sizes.map((size) => of(size)[name] ?? 0));
+    for (const list of [chests, lengths]) expect([...(list ?? [])].sort((a, b) => a - b)).toEqual(list);
+    expect(Math.min(...(chests ?? []))).toBeGreaterThan(190);
+    for (const size of sizes) expect(contradictions('body', of(size))).toEqual([]);
   });
 
   it('other sizes follow the measured one by the grade; a size measured by itself stands', () => {

@@ -85,10 +85,11 @@ export const TAPE_STEP_MM = { mm: 5, in: 25.4 / 8 } as const;
 const m = (measures: Measures, name: string): number => measures[name] ?? 0;
 const toTape = (mm: number, step: number): number => Math.round(mm / step) * step;
 
-/** How far along a range a size stands: XS at its least and 3XL at its most, YXS and YXL for youth. */
+/** How far along a range a size stands: XS at its least and 3XL at its most, YXS and YXL for youth and children. */
 const alongSizes = ({ min, max }: Range, text: string, rule: PositionRule): number => {
   const size = readSize(text);
-  const along = size?.group === 'adult' ? (size.step + 2) / 6 : size?.group === 'youth' && !rule.byLength ? (size.step + 2) / 4 : 0.5;
+  const isYoung = size?.group === 'youth' || size?.group === 'child';
+  const along = size?.group === 'adult' ? (size.step + 2) / 6 : isYoung && !rule.byLength ? (size.step + 2) / 4 : 0.5;
   return min + (max - min) * Math.min(1, Math.max(0, along));
 };
 
@@ -99,8 +100,8 @@ const USUAL_STEP_MM = 25;
 /** By how much a youth or long size changes an offset. */
 function lengthScale({ shape, measures }: BlankMeasures, text: string, rule: PositionRule): number {
   const size = readSize(text);
-  if (shape !== 'body' || !rule.byLength || !size || size.group === 'one size') return 1;
-  if (size.group === 'youth') return m(measures, 'length') / USUAL_LENGTH_MM;
+  if (shape !== 'body' || !rule.byLength || !size) return 1;
+  if (size.group === 'youth' || size.group === 'child') return m(measures, 'length') / USUAL_LENGTH_MM;
   return size.long ? m(measures, 'length') / (USUAL_LENGTH_MM + size.step * USUAL_STEP_MM) : 1;
 }
 

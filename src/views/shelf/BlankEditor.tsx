@@ -62,6 +62,7 @@ export function BlankEditor({ doc, shelf, fields, onChange, onReplace }: EditorP
             value={doc.sizes.join(', ')}
             onChange={(text) => onChange({ sizes: text.split(',').map((size) => size.trimStart()) })}
             problem={fields.sizes ?? Object.entries(fields).find(([field]) => field.startsWith('sizes.'))?.[1]}
+            hint="S, 2XL, YM, LT, 3-6 months, 4T, 7-8, 116 cm, 38"
           />
         </Cell>
       </Part>

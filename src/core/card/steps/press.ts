@@ -1,7 +1,7 @@
 /** Before anything is pressed: the piece and its laws, and the press set. */
 
 import { touchingArea } from '../../draft';
-import { type Blank, isBrittle } from '../../materials';
+import { type Blank, isBrittle, readSize } from '../../materials';
 import { BAND_KPA, bandOf, CRUSH_KPA, contactIfUnchanged, type Press, type PressureSetting, pressOffset, timeBetween } from '../../press';
 import { contact, type Phrase, phrase, seconds, setTemp, temp } from '../../units';
 import { BURNS, needs, type StepRule } from './step';
@@ -43,9 +43,9 @@ export const PRESS_STEPS: readonly StepRule[] = [
   },
   {
     id: 'law-for-children',
-    says: ({ input: { blank } }) =>
+    says: ({ input: { blank, item } }) =>
       needs(
-        blank.notices.includes('for children'),
+        blank.notices.includes('for children') || readSize(item.size)?.group === 'child',
         phrase`Made for children: laws of their own apply to trims and labels. Look them up where you sell; this card does not decide it.`,
       ),
   },
