@@ -17,6 +17,8 @@ const WHOSE: Partial<Record<Window['bounds'][number]['side'], string>> = {
   'under the art': 'To stay whole under the art',
   inside: 'To stay whole inside',
   dye: 'To keep its dye',
+  transfer: 'To keep the transfer whole',
+  'transfer mark': 'To keep the transfer’s own face',
 };
 
 /** The sheet's temperature as it is written, and what of it is ours. */

@@ -1,7 +1,7 @@
 /** Where the print of a card goes on its piece, and how the piece is laid on the platen for it. */
 
 import type { House } from '../house';
-import { type Blank, type Fabric, isHard, type Obstruction, UnknownSize } from '../materials';
+import { type Blank, canBeThreaded, type Fabric, isHard, type Obstruction, UnknownSize } from '../materials';
 import { remembered } from '../numerics';
 import type { Base, Print } from '../order';
 import {
@@ -87,7 +87,7 @@ function placed({ print, item, blank, house }: LaidInput): Pick<Laid, 'placement
 }
 
 /** What a fit is asked with, on one platen. */
-function askOf({ print, press, maps, house, fabric }: LaidInput, placement: Placement, platen: Sides, threaded: boolean): FitAsk {
+function askOf({ print, press, maps, house, fabric, blank }: LaidInput, placement: Placement, platen: Sides, threaded: boolean): FitAsk {
   const map = maps?.find((one) => one.pressId === press.id && one.platen === (print.choices.platenId ?? 'upper'));
   // a cap press is shaped to its piece but for the brim, and an iron is held only where the art is
   const met = isHandHeld(press) ? [] : press.kind === 'cap' ? placement.features.filter((one) => one.kind === 'brim') : placement.features;
@@ -98,7 +98,9 @@ function askOf({ print, press, maps, house, fabric }: LaidInput, placement: Plac
     heated: isHandHeld(press) ? { widthMm: 10_000, heightMm: 10_000 } : platen,
     base: press.base ?? platen,
     threadedBetween:
-      threaded && !isHard(fabric) && house.rules.loading === 'threaded' ? threadedBetween(placement.measures, placement.panel) : null,
+      threaded && !isHard(fabric) && canBeThreaded(blank.kind) && house.rules.loading === 'threaded'
+        ? threadedBetween(placement.measures, placement.panel)
+        : null,
     under: base === 'firm pad' ? 'pad' : { sinksMm: base === 'pillow' ? PILLOW_SINKS_MM : 0 },
     bridges: print.crossesSeam,
     keepOff: (map?.cold ?? []).map(({ xMm, yMm }) => ({ xMm, yMm, radiusMm: COLD_RADIUS_MM })),

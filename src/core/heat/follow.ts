@@ -16,14 +16,17 @@ const WATCHED_S = 60;
 const COARSE = { resolution: 0.3, toleranceK: 0.3 } as const;
 const follows = remembered<Follow>(600);
 
-function keyOf(column: string, contactKPa: number, stack: Piece['stack']): string {
-  let key = `${column} ${contactKPa}`;
+function keyOf(place: Place, contactKPa: number, stack: Piece['stack']): string {
+  let key = `${place} ${contactKPa}`;
   for (const { role, k, rho, c, thicknessMm } of stack) key += `|${role} ${k} ${rho} ${c} ${thicknessMm}`;
   return key;
 }
 
+/** A place that is followed: the bare face beside the art, the cloth under the art, or the upper side of the transfer itself. */
+export type Place = 'bare' | 'art' | 'transfer';
+
 /**
- * How a place follows the platen in one shutting of the press: the bare face beside the art, or the cloth under the art.
+ * How a place follows the platen in one shutting of the press.
  *
  * Dry conduction is linear, so one run serves every temperature. Damp holds a face back for the first second or two;
  * it is not counted, since a limit is kept for the driest piece.
@@ -31,18 +34,20 @@ function keyOf(column: string, contactKPa: number, stack: Piece['stack']): strin
  * @param piece its temperatures and its water are not used
  * @returns kept for the next piece of the same stack
  */
-export function followOf(piece: Piece, column: 'art' | 'bare'): Follow {
-  const stack = column === 'art' ? piece.stack : piece.stack.filter(({ role }) => role !== 'carrier' && role !== 'transfer');
-  return follows(keyOf(column, piece.contactKPa, stack), () => {
+export function followOf(piece: Piece, place: Place): Follow {
+  const stack = place !== 'bare' ? piece.stack : piece.stack.filter(({ role }) => role !== 'carrier' && role !== 'transfer');
+  return follows(keyOf(place, piece.contactKPa, stack), () => {
     const dry = stack.map((layer) => ({ ...layer, waterKgM2: 0 }));
     const scene = sceneOf(
       { ...piece, stack: dry, roomC: 0, baseC: 0, lowerC: null, droop: null },
       { surfaceC: 100, timeS: WATCHED_S, prePressS: 0, finish: null, cooling: null },
-      column,
+      place === 'bare' ? 'bare' : 'art',
     );
-    const run = solve({ ...scene, stages: scene.stages.filter(({ name }) => name === 'press') }, COARSE);
-    const face = run.curves.face;
-    if (!face) throw new TypeError('the piece has no face');
+    const print = scene.probes.filter(({ key }) => key === 'glue').map((glue) => ({ ...glue, key: 'transfer', at: 'top' as const }));
+    const stages = scene.stages.filter(({ name }) => name === 'press');
+    const run = solve({ ...scene, stages, probes: [...scene.probes, ...print] }, COARSE);
+    const face = run.curves[place === 'transfer' ? 'transfer' : 'face'];
+    if (!face) throw new TypeError(`the piece has no ${place === 'transfer' ? 'transfer' : 'face'}`);
     return { timeS: face.timeS, share: face.tempC.map((c) => c / 100) };
   });
 }

@@ -14,7 +14,7 @@ export {
 } from './assess';
 export { type Allowed, type Ask, type Correction, correct } from './correct';
 export { deviations, EFFECTS, type Effect, type Meant, sensitivities } from './effects';
-export { type Follow, followed, followOf, platenFor } from './follow';
+export { type Follow, followed, followOf, type Place, platenFor } from './follow';
 export {
   COLD_OVER_ROOM_K,
   type PeelClock,

@@ -24,7 +24,7 @@ export type Finding = z.infer<typeof FindingSchema>;
 
 /** One side the delivered band must stay within, on the platen's surface. */
 export const BoundSchema = z.object({
-  side: z.enum(['sheet low', 'sheet high', 'mark', 'damage', 'under the art', 'inside', 'inside mark', 'dye']),
+  side: z.enum(['sheet low', 'sheet high', 'mark', 'damage', 'under the art', 'inside', 'inside mark', 'dye', 'transfer', 'transfer mark']),
   /** The band must stay above or below it. */
   keep: z.enum(['above', 'below']),
   surfaceC: Temp,

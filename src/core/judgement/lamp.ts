@@ -16,6 +16,8 @@ const BREACH_WORDS = {
   inside: 'The inside goes past what it bears',
   'inside mark': 'The inside may show a mark',
   dye: 'Dye may bleed into the print',
+  transfer: 'The transfer itself goes past what it bears',
+  'transfer mark': 'The transfer itself may show the heat',
 } as const;
 
 /** What each margin at a set value says against the card: gone is Hold (dye: Care), under 2 K is Care. */

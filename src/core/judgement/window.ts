@@ -13,8 +13,8 @@ import {
   pieceOf,
   pressOf,
 } from '../draft';
-import { COVER_SHEETS, type CoverSheet, followOf, PADS_OVER, platenFor } from '../heat';
-import { limitForTime, type PressureBand } from '../materials';
+import { COVER_SHEETS, type CoverSheet, followOf, PADS_OVER, type Place, platenFor } from '../heat';
+import { FIBRES, limitForTime, type PressureBand } from '../materials';
 import { bandOf, type Offset, type Press, pressOffset, setForMiddle } from '../press';
 import type { Allowed } from '../sheet';
 import { type Phrase, phrase, seconds, snap, temp, toInside, toShown } from '../units';
@@ -48,18 +48,12 @@ interface Wall {
   closing: Closing;
 }
 
-/** The lowest platen temperature at which any closing brings a place to a limit: the bare face beside the art, or the cloth under it. */
-function lowestWall(
-  input: PreparedInput,
-  draft: Draft,
-  limit15: number,
-  closings: readonly Closing[],
-  column: 'bare' | 'art',
-): Wall | null {
+/** The lowest platen temperature at which any closing brings a place to a limit. */
+function lowestWall(input: PreparedInput, draft: Draft, limit15: number, closings: readonly Closing[], place: Place): Wall | null {
   let low: Wall | null = null;
   for (const closing of closings) {
     const limitC = limitForTime(limit15, closing.timeS);
-    const surfaceC = platenFor(followOf(pieceOf(input, draft, closing), column), input.house.room.tempC, limitC, closing.timeS);
+    const surfaceC = platenFor(followOf(pieceOf(input, draft, closing), place), input.house.room.tempC, limitC, closing.timeS);
     if (low === null || surfaceC < low.surfaceC) low = { surfaceC, limitC, closing };
   }
   return low;
@@ -115,9 +109,16 @@ export function fabricBounds(input: PreparedInput, given: Draft, closings: reado
   if (markC !== null && !draft.passesMark)
     add('mark', lowestWall(input, draft, markC, closings, 'bare'), 'hold', limitWords(input, 'mark', MARKS));
   if (damageC !== null) add('damage', lowestWall(input, draft, damageC, closings, 'bare'), 'hold', limitWords(input, 'damage', HARMS));
+  const hot = closings.filter((closing) => closing.name !== 'pre-press');
+  const { madeOf, name } = input.product;
+  if (madeOf) {
+    const own = FIBRES[madeOf];
+    const what = (does: string) => phrase`${name} is ${own.name} and may ${does}`;
+    add('transfer mark', lowestWall(input, draft, own.markC, hot, 'transfer'), 'care', what('shine or darken'));
+    add('transfer', lowestWall(input, draft, own.damageC, hot, 'transfer'), 'hold', what(HARMS));
+  }
   const dyeC = dyeLimit(input);
   if (dyeC !== null) {
-    const hot = closings.filter((closing) => closing.name !== 'pre-press');
     add('dye', lowestWall(input, draft, dyeC, hot, 'art'), 'care', phrase`dye may move into a lighter print`);
   }
   return bounds;

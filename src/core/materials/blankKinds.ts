@@ -49,6 +49,10 @@ export const BLANK_KINDS = [
 ] as const;
 export type BlankKind = (typeof BLANK_KINDS)[number];
 
+/** Open at an end, so that they go over a base with one layer under the heat. */
+const OPEN_KINDS: readonly BlankKind[] = ['tee', 'youth tee', 'hoodie', 'vest', 'jacket', 'shorts', 'tote'];
+export const canBeThreaded = (kind: BlankKind): boolean => OPEN_KINDS.includes(kind);
+
 /** Where a kind of blank is usually printed; the first is what a new line starts from. */
 export const USUAL_POSITIONS: Record<BlankKind, readonly [Position, ...Position[]]> = {
   tee: ['full front', 'left chest', 'upper back', 'full back', 'sleeve', 'neck label'],

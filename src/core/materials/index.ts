@@ -2,7 +2,17 @@
 
 export { AID_KINDS, type Aid, AidSchema, aidFor, COVER_KINDS, type CoverKind, coverAid } from './aid';
 export { type Blank, BlankSchema, BlankShapeSchema, DUTIES, type Duty, OBSTRUCTION_KINDS, type Obstruction, testPieceHeld } from './blank';
-export { BLANK_KINDS, isSided, POSITIONS, type Position, SIDES, sidedWords, USUAL_POSITIONS, usualPosition } from './blankKinds';
+export {
+  BLANK_KINDS,
+  canBeThreaded,
+  isSided,
+  POSITIONS,
+  type Position,
+  SIDES,
+  sidedWords,
+  USUAL_POSITIONS,
+  usualPosition,
+} from './blankKinds';
 export { BUILT_IN_AIDS } from './builtInAids';
 export { BUILT_IN_BLANKS } from './builtInBlanks';
 export { BUILT_IN_FABRICS } from './builtInFabrics';

@@ -25,7 +25,7 @@ const SETTLED_K = 3;
 
 /** What becomes of raised things beside the print. */
 const RAISED: Record<Card['set']['base'], string> = {
-  'usual pad': 'Collar, seams, straps and zips hang off the pressed area.',
+  'usual pad': 'Seams, straps and whatever else stands up hang off the pressed area.',
   pillow: 'What stands up lies over the pillow, so that it sinks; the rest hangs off.',
   'firm pad': 'The print lies on the pad; what stands up lies beside it.',
 };
@@ -100,7 +100,7 @@ const RULES: Record<string, Rule> = {
           asks: null,
         },
   blank: ({ of, set, laid }) => ({
-    says: phrase`Blanks: right side, no lint`,
+    says: phrase`Blanks: right side up, clean`,
     look: phrase`${laid ? RAISED[set.base] : 'The face that takes the print up, clean and dry.'} ${of.colour} ${of.size}, as ordered.`,
     safety: null,
     asks: null,

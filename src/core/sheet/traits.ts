@@ -40,6 +40,8 @@ export const TraitsSchema = z.object({
   timeByMass: z.boolean(),
   /** Made to pass the mark limit of the fibre it is for. */
   passesMark: z.boolean(),
+  /** What the transfer itself is made of, where it has limits of its own: a patch of leather or woven thread. */
+  madeOf: z.enum(FIBRE_IDS).optional(),
   /** Finishes its adhesive is made to hold on. */
   madeFor: z.array(z.enum(COATINGS)).readonly(),
   /** Blanks its colours show on. */

@@ -78,6 +78,17 @@ export function Nature({ doc, onChange }: Some) {
           onChange={(trim) => onChange({ trim })}
         />
       </Cell>
+      {doc.familyId === 'heat-glued-patch' && (
+        <Cell span={2}>
+          <ChoiceField
+            label="The patch is made of"
+            value={doc.madeOf ?? ''}
+            options={[{ value: '', text: 'not known' }, ...FIBRE_IDS.map((value) => ({ value, text: FIBRES[value].name }))]}
+            onChange={(fibre) => onChange({ madeOf: fibre || undefined })}
+            hint="Its own limits hold it too"
+          />
+        </Cell>
+      )}
       <fieldset className="col-span-6 grid grid-cols-3 gap-x-4">
         <legend className="sr-only">What it is like</legend>
         {FLAGS.map(([flag, words]) => (

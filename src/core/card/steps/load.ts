@@ -2,10 +2,21 @@
 
 import { obstructionsUnder } from '../../draft';
 import { COVER_SHEETS } from '../../heat';
-import { hasPile, isBrittle, isHard } from '../../materials';
+import { hasPile, isBrittle, isHard, shapeOf } from '../../materials';
 import { phrase, seconds } from '../../units';
 import { layWords } from './place';
 import { needs, PINCH, STEAM, type StepRule } from './step';
+
+/** What usually stands up on a soft piece of each shape. */
+const STANDS_UP: Record<ReturnType<typeof shapeOf>, string> = {
+  body: 'collar, seams and pockets',
+  legs: 'waistband, seams and pockets',
+  apron: 'straps, hems and pockets',
+  tote: 'handles, hems and seams',
+  cap: 'brim seam and button',
+  sheet: 'edges, folds and stitching',
+  round: 'edges and stitching',
+};
 
 export const LOAD_STEPS: readonly StepRule[] = [
   {
@@ -44,7 +55,7 @@ export const LOAD_STEPS: readonly StepRule[] = [
   },
   {
     id: 'base-and-pads',
-    says: ({ input, input: { fabric }, draft }) => {
+    says: ({ input, input: { fabric, blank }, draft }) => {
       const high = obstructionsUnder(input)
         .map((one) => one.kind)
         .join(', ');
@@ -60,7 +71,7 @@ export const LOAD_STEPS: readonly StepRule[] = [
         'foam over': phrase` Foam over it, so that the pressure is even.`,
         'foam behind': phrase` Foam behind it, shaped to the curve.`,
       }[draft.pad];
-      return phrase`${base}${pad}${high !== '' ? ` Mind the ${high}.` : isHard(fabric) ? '' : ' Keep collar, seams and pockets off the pressed area.'}`;
+      return phrase`${base}${pad}${high !== '' ? ` Mind the ${high}.` : isHard(fabric) ? '' : ` Keep ${STANDS_UP[shapeOf(blank)]} off the pressed area.`}`;
     },
   },
   {

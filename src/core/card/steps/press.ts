@@ -1,7 +1,7 @@
 /** Before anything is pressed: the piece and its laws, and the press set. */
 
 import { touchingArea } from '../../draft';
-import { type Blank, isBrittle, readSize } from '../../materials';
+import { type Blank, type Fabric, isBrittle, isHard, readSize } from '../../materials';
 import { BAND_KPA, bandOf, CRUSH_KPA, contactIfUnchanged, type Press, type PressureSetting, pressOffset, timeBetween } from '../../press';
 import { contact, type Phrase, phrase, seconds, setTemp, temp } from '../../units';
 import { BURNS, needs, type StepRule } from './step';
@@ -14,15 +14,24 @@ function emptyWords({ garmentShift }: Pick<Press, 'garmentShift'>, setting: Pres
 }
 
 /** Which face the print goes on. */
-function faceWords({ printable, lookedAt }: Pick<Blank, 'printable' | 'lookedAt'>): string {
+function faceWords({ printable, lookedAt }: Pick<Blank, 'printable' | 'lookedAt'>, fabric: Fabric): string {
   if (lookedAt === 'through the blank') return 'The print goes on its back: it is looked at through the piece.';
-  return printable === 'outside' ? 'Roll the lint off.' : `The print goes on ${printable}.`;
+  return printable === 'outside' ? cleanWords(fabric) : `The print goes on ${printable}. ${cleanWords(fabric)}`.trim();
+}
+
+/** How its face is made clean; what breaks has a step of its own for it. */
+function cleanWords(fabric: Fabric): string {
+  if (fabric.leather) return fabric.leather.undyed ? 'Brush the dust off, dry.' : 'Wipe the dust off and let it dry.';
+  if (fabric.substrate === 'leather-look') return 'Wipe the dust off and let it dry.';
+  if (isHard(fabric)) return isBrittle(fabric) ? '' : 'Wipe the dust off.';
+  return 'Roll the lint off.';
 }
 
 export const PRESS_STEPS: readonly StepRule[] = [
   {
     id: 'check-the-piece',
-    says: ({ input: { blank, item } }) => phrase`Check the piece: ${blank.name}, ${blank.colour}, ${item.size}. ${faceWords(blank)}`,
+    says: ({ input: { blank, item, fabric } }) =>
+      phrase`Check the piece: ${blank.name}, ${blank.colour}, ${item.size}. ${faceWords(blank, fabric)}`,
   },
   {
     id: 'check-the-parcel',

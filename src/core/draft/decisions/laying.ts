@@ -1,5 +1,5 @@
 /** How the piece is loaded and its art turned, how hard it is pressed, and on which platen. */
-import { hasPile, isHard, PRESSURE_BANDS, type PressureBand } from '../../materials';
+import { canBeThreaded, hasPile, isHard, PRESSURE_BANDS, type PressureBand } from '../../materials';
 import { mm, phrase } from '../../units';
 import { type Arranged, pressOf, type Sheeted } from '../draft';
 import type { PreparedInput } from '../input';
@@ -9,9 +9,9 @@ import { type Decision, given, HOUSE, SHEET } from './decision';
 const up = (band: PressureBand): PressureBand =>
   PRESSURE_BANDS[Math.min(PRESSURE_BANDS.length - 1, PRESSURE_BANDS.indexOf(band) + 1)] ?? band;
 
-/** Garments and bags are loaded as the house does it; caps and hard pieces only one way. */
+/** What is open at an end is loaded as the house does it; caps, flat and hard pieces only one way. */
 const isLoadedByHouse = ({ fabric, blank }: Pick<PreparedInput, 'fabric' | 'blank'>): boolean =>
-  !isHard(fabric) && blank.kind !== 'cap' && blank.kind !== 'journal';
+  !isHard(fabric) && canBeThreaded(blank.kind);
 
 export const LAYING: readonly Decision<Sheeted, Arranged>[] = [
   {
