@@ -16,6 +16,11 @@ import { useWidth } from './useWidth';
 const HEIGHT = 148;
 const BASE_Y = 84;
 const PAD = 14;
+/** Sides that are drawn as a line. */
+const LINES = [
+  ['dye', 'dye'],
+  ['transfer', 'the transfer'],
+] as const;
 
 interface WindowBarProps {
   window: Window;
@@ -68,14 +73,19 @@ function Drawing({
       </defs>
       <Wall x={x} tempC={bound('mark')} until={bound('damage')} fill={`url(#${hatch})`} label="may mark" width={width} />
       <Wall x={x} tempC={bound('damage')} fill="var(--color-brick)" label="harm" width={width} />
-      {bound('dye') !== undefined && (
-        <g>
-          <line x1={x(bound('dye') ?? 0)} x2={x(bound('dye') ?? 0)} y1={40} y2={BASE_Y} stroke="var(--color-ink)" strokeDasharray="3 3" />
-          <text x={x(bound('dye') ?? 0) - 4} y={52} fontSize="13" textAnchor="end" fill="var(--color-soft)">
-            dye
-          </text>
-        </g>
-      )}
+      {LINES.map(([side, label], i) => {
+        const at = bound(side);
+        return (
+          at !== undefined && (
+            <g key={side}>
+              <line x1={x(at)} x2={x(at)} y1={40} y2={BASE_Y} stroke="var(--color-ink)" strokeDasharray="3 3" />
+              <text x={x(at) - 4} y={52 + 14 * i} fontSize="13" textAnchor="end" fill="var(--color-soft)">
+                {label}
+              </text>
+            </g>
+          )
+        );
+      })}
       <Axis x={x} unit={w.settable.unit} width={width} handleX={x(setC)} />
       <path
         d={`M${x(low) + 9} 32H${x(low)}V${BASE_Y + 6}M${x(high) - 9} 32H${x(high)}V${BASE_Y + 6}`}

@@ -13,7 +13,7 @@ import {
   usualPosition,
 } from '../../src/core/materials';
 import type { Choices, Print } from '../../src/core/order';
-import { PLANS, type PlatenMap, type Press, platenMap } from '../../src/core/press';
+import { PLANS, type PlatenMap, type Press, platenMap, readPaperPull } from '../../src/core/press';
 import { builtInProducts, type FamilyId, type Product } from '../../src/core/sheet';
 import { phraseText } from '../../src/core/units';
 
@@ -124,6 +124,12 @@ function surveyed(pressId: string, coldK: number): PlatenMap {
 }
 export const MAPS = { even: surveyed('true', 0), coldCorner: surveyed('true', 12) } as const;
 
+const drags = 'drags' as const;
+const SLIPS = {
+  even: { 'back left': drags, 'back right': drags, 'front left': drags, 'front right': drags },
+  'loose back': { 'back left': 'slides free', 'back right': 'slides free', 'front left': drags, 'front right': drags },
+} as const;
+
 export interface Case {
   says: string;
   /** A built-in blank and what is different about this one. */
@@ -146,6 +152,8 @@ export interface Case {
   choices?: Choices;
   item?: Partial<ResolveInput['item']>;
   aids?: readonly Aid[];
+  /** How the last slips pulled at the press came out. */
+  slips?: 'even' | 'loose back';
   /** The survey of the press. */
   map?: keyof typeof MAPS;
   lamp?: LampState;
@@ -223,6 +231,7 @@ export function inputOf(one: Case): ResolveInput {
     },
     aids: one.aids ?? BUILT_IN_AIDS,
     ...(one.map && { maps: [MAPS[one.map]] }),
+    ...(one.slips && { slips: [{ ...readPaperPull(SLIPS[one.slips]), pressId: PRESSES[one.press ?? 'true'].id, on: '2026-03-01' }] }),
   };
 }
 

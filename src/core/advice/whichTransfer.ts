@@ -2,7 +2,6 @@
 
 import { minutesOf, stagesOf } from '../card';
 import { type PreparedInput, prepared, type ResolveInput } from '../draft';
-import type { House } from '../house';
 import { type Judgement, judge, type LampState, QUICK } from '../judgement';
 import { type Blank, type Duty, type Fabric, usualPosition } from '../materials';
 import type { Print } from '../order';
@@ -91,7 +90,7 @@ const better = (a: Suited, b: Suited): number =>
  */
 export function whichTransfer(
   wish: Wish,
-  shop: { products: readonly Product[]; presses: readonly Press[]; house: House; aids: ResolveInput['aids']; maps?: ResolveInput['maps'] },
+  shop: Pick<ResolveInput, 'house' | 'aids' | 'maps' | 'slips'> & { products: readonly Product[]; presses: readonly Press[] },
 ): Suited[] {
   const own = shop.products.filter((product) => !product.retiredOn);
   const lacking = builtInProducts('2000-01-01').filter((general) => !own.some((product) => product.familyId === general.familyId));
@@ -109,6 +108,7 @@ export function whichTransfer(
       house: shop.house,
       aids: shop.aids,
       ...(shop.maps && { maps: shop.maps }),
+      ...(shop.slips && { slips: shop.slips }),
     });
     return { input, press, judged: judge(input, QUICK) };
   };

@@ -3,7 +3,7 @@ import { z } from 'zod';
 import type { House } from '../house';
 import { type Aid, type Blank, type Fabric, Id, type Position } from '../materials';
 import { type Print, pressingOrder, type RosterEntry } from '../order';
-import type { PlatenMap, Press } from '../press';
+import type { FoundSlips, PlatenMap, Press } from '../press';
 import type { Product } from '../sheet';
 import type { Laid } from './laid';
 
@@ -41,6 +41,8 @@ export interface ResolveInput {
   aids: readonly Aid[];
   /** Surveys of any press of the shop, the latest of each platen. */
   maps?: readonly PlatenMap[];
+  /** The last slips of paper pulled at any press of the shop. */
+  slips?: readonly FoundSlips[];
   /** Of any press and transfer of the shop; what was removed is not in it. */
   learned?: readonly LearnedShift[];
 }

@@ -27,7 +27,7 @@ export {
   type Taken,
   takeReading,
 } from './instrument';
-export { CORNERS, type Corner, type PaperPull, PULLS, type Pull, paperPullDue, pullAt, readPaperPull } from './paperPull';
+export { CORNERS, type Corner, type FoundSlips, type PaperPull, PULLS, type Pull, paperPullDue, pullAt, readPaperPull } from './paperPull';
 export {
   type Area,
   type Estimate,

@@ -34,6 +34,12 @@ export interface PaperPull {
   side: 'back' | 'front' | 'left' | 'right' | null;
 }
 
+/** What the last slips pulled at a press told, and on which day. */
+export interface FoundSlips extends PaperPull {
+  pressId: string;
+  on: string;
+}
+
 /** A paper pull holds this long, days: linkages wear and are turned. */
 const HOLDS_DAYS = 90;
 

@@ -6,13 +6,13 @@ import type { LearnedShift, ResolveInput } from '../../core/draft';
 import type { House } from '../../core/house';
 import type { LampState } from '../../core/judgement';
 import { type Line, type Order, type Print, pressingOrder, topLayer } from '../../core/order';
-import type { PlatenMap, Press } from '../../core/press';
+import type { FoundSlips, PlatenMap, Press } from '../../core/press';
 import { pressStage } from '../../core/sheet';
 import { notFound } from '../http/problem';
 import { readHouse } from './house';
 import { learnedShifts } from './learned';
 import { type Db, perShop, remember } from './perShop';
-import { asLogged, latestMaps } from './pressRecords';
+import { asLogged, latestMaps, latestSlips } from './pressRecords';
 import { markOf, whileSame } from './revisions';
 import { listPresses, readShelf, type Shelf } from './shelf';
 import type { Versioned } from './versioned';
@@ -22,6 +22,7 @@ export interface Facts extends Shelf {
   presses: Press[];
   house: House;
   maps: readonly PlatenMap[];
+  slips: readonly FoundSlips[];
   learned: readonly LearnedShift[];
 }
 /** Facts as the shop has them now. */
@@ -44,6 +45,7 @@ export function readFacts(db: Db): ShopFacts {
     presses: listPresses(db).rows.map((row) => asLogged(db, row.doc)),
     house: readHouse(db).doc,
     maps: latestMaps(db),
+    slips: latestSlips(db),
     mark,
   }));
   return { ...settled, learned: learnedShifts(db, settled.house) };
@@ -93,6 +95,7 @@ export function inputOf(facts: Facts, order: Pick<Order, 'lines'>, line: Line, p
     house: facts.house,
     aids: facts.aids,
     maps: facts.maps,
+    slips: facts.slips,
     learned: facts.learned,
   };
 }
@@ -125,6 +128,7 @@ export function computeInput({
     house,
     aids,
     maps: maps.map((map) => ({ ...map, pressId: print.pressId })),
+    slips: [],
     learned,
   };
   return inputOf(facts, { lines: [line] }, line, print);

@@ -5,6 +5,7 @@ import type { Unreadable } from '../../contract/schemas';
 import {
   canBeTrue,
   controlChart,
+  type FoundSlips,
   nextSurvey,
   type PlatenMap,
   type Press,
@@ -16,6 +17,7 @@ import {
   platenMap,
   platensOf,
   readingsOf,
+  readPaperPull,
   refined,
   type Survey,
 } from '../../core/press';
@@ -160,6 +162,13 @@ export const latestMaps = (db: Db): PlatenMap[] =>
   list(db, 'presses').rows.flatMap(({ doc: press }) =>
     latestOf(surveysOf(db, press.id)).flatMap((survey) => mapOf(db, press, survey) ?? []),
   );
+
+/** What the last slips pulled at each press told. */
+export const latestSlips = (db: Db): FoundSlips[] =>
+  list(db, 'presses').rows.flatMap(({ doc: { id } }) => {
+    const last = recordsOf(db, id).counting.findLast((record) => record.kind === 'paper pull');
+    return last?.kind === 'paper pull' ? [{ ...readPaperPull(last.pulls), pressId: id, on: dayOf(last.at) }] : [];
+  });
 
 const timesOf = (records: readonly PressRecord[]) => records.flatMap((record) => (record.kind === 'heating time' ? [record] : []));
 

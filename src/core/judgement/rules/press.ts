@@ -3,8 +3,8 @@
 import { areaOfArt, faceOfPiece, layIn, mapOf, thicknessOf, touchingArea } from '../../draft';
 import { isBrittle, isHard } from '../../materials';
 import { fitInClosing } from '../../placement';
-import { coldUnder, isHandHeld, pressOffset, pressureSetting } from '../../press';
-import { mm, phrase, tempDiff } from '../../units';
+import { coldUnder, type FoundSlips, isHandHeld, pressOffset, pressureSetting } from '../../press';
+import { mm, type Phrase, phrase, tempDiff } from '../../units';
 import { type Rule, when } from './rule';
 
 /** Art plus this much all round must lie on the heated platen, mm. */
@@ -13,6 +13,12 @@ const HEATED_MARGIN_MM = 10;
 const CLAMSHELL_MOST_MM = 12;
 /** Pieces that differ by more than this are not pressed in one closing, mm. */
 const SAME_THICKNESS_MM = 0.25;
+
+/** What slips that were pulled already say of a press without a figure. */
+const slipWords = (name: string, { on, words, parallel, loose }: FoundSlips): Phrase =>
+  parallel
+    ? phrase`The pressure of ${name} was never tied to a figure. Its slips of ${on} said ${words} at every corner: go by that, and tie it at Presses when a film or a gauge is at hand.`
+    : phrase`The slips of ${on} were looser at the ${loose.join(', ')} of ${name}: have its platens set level, and keep the art off that side until then.`;
 
 export const PRESS_RULES: readonly Rule[] = [
   {
@@ -32,10 +38,13 @@ export const PRESS_RULES: readonly Rule[] = [
     level: 'care',
     met: (input, draft) => {
       const { press } = input;
+      const slips = input.slips?.find((one) => one.pressId === press.id);
       return when(pressureSetting(press, draft.band, touchingArea(input, draft)).sure === 'guess', () =>
         isHandHeld(press)
           ? phrase`${press.name} has no pressure reading: lean on it evenly and look at the first piece closely.`
-          : phrase`The pressure of ${press.name} was never tied to a figure: try paper slips at the four corners first.`,
+          : slips
+            ? slipWords(press.name, slips)
+            : phrase`The pressure of ${press.name} was never tied to a figure: try paper slips at the four corners first.`,
       );
     },
   },
