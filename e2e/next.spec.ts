@@ -69,7 +69,7 @@ test('the next size goes on by Space: nothing that still stands is asked again, 
   await cue(page, /^Load/);
   await expect(page.getByText('not as carded')).toHaveCount(0);
   await page.goto('/house');
-  const kept = page.getByRole('region', { name: 'Settings kept after a run' });
+  const kept = page.getByRole('region', { name: 'Settings the house keeps' });
   await expect(kept.getByRole('listitem')).toContainText(/Wren Stretch on Swing-away: 10\ss/);
   // what is being typed on the page outlives a click beside it
   await page.getByLabel('Humidity, %').fill('61');

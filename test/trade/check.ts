@@ -1,7 +1,7 @@
 /** Runs one case of the decision table: a piece in the trade's words, worked out, and held against what a practitioner expects. */
 import { type Card, resolve, TRADE, type Trade } from '../../src/core/card';
 import type { ResolveInput } from '../../src/core/draft';
-import { type House, STARTING_HOUSE } from '../../src/core/house';
+import { type House, type HouseSetting, STARTING_HOUSE } from '../../src/core/house';
 import type { LampState } from '../../src/core/judgement';
 import {
   type Aid,
@@ -147,7 +147,10 @@ export interface Case {
   humidity?: number;
   /** Settings the house keeps for this press and transfer, °C or s, each after 9 good and 1 spoiled. */
   keeps?: { time?: number; temperature?: number };
-  print?: Partial<Print>;
+  /** Settings the house keeps for other closings of this press and transfer, by hand. */
+  keepsStages?: Pick<HouseSetting, 'of' | 'stage' | 'value'>[];
+  /** Side by side: no layer lies over another. */
+  print?: Partial<Print> & { sideBySide?: boolean };
   colour?: string;
   choices?: Choices;
   item?: Partial<ResolveInput['item']>;
@@ -205,15 +208,19 @@ export function inputOf(one: Case): ResolveInput {
   if (!blank || !fabric) throw new Error(`${one.says}: no blank ${one.on}`);
   const product = { ...PRODUCTS[one.with], ...one.product };
   const under = (one.under ?? []).map((family, i) => ({ ...PRODUCTS[family], id: `under-${i}` }));
-  const layers = [...under.map((u, i) => ({ key: `u${i}`, productId: u.id, over: i === 0 ? [] : [`u${i - 1}`] }))];
+  const { sideBySide = false, ...print } = one.print ?? {};
+  const layers = [...under.map((u, i) => ({ key: `u${i}`, productId: u.id, over: i === 0 || sideBySide ? [] : [`u${i - 1}`] }))];
   return {
     print: {
       ...ART,
       position: usualPosition(one.blank?.kind ?? blank.kind),
       artKind: product.artKinds[0] ?? 'one colour',
       ...(one.on === 'wooden-tag' && { widthMm: 70, heightMm: 30 }),
-      ...one.print,
-      layers: [...layers, { key: 'top', productId: product.id, over: layers.map((l) => l.key), ...(one.colour && { colour: one.colour }) }],
+      ...print,
+      layers: [
+        ...layers,
+        { key: 'top', productId: product.id, over: sideBySide ? [] : layers.map((l) => l.key), ...(one.colour && { colour: one.colour }) },
+      ],
       choices: one.choices ?? {},
     },
     item: { size: blank.sizes[0] ?? '', roster: [], perClosing: 1, together: [], before: [], ...one.item },
@@ -227,7 +234,17 @@ export function inputOf(one: Case): ResolveInput {
       rules: { ...STARTING_HOUSE.rules, ...one.rules },
       figures: { ...STARTING_HOUSE.figures, ...one.figures },
       room: { ...STARTING_HOUSE.room, humidityPercent: one.humidity ?? 50 },
-      settings: keptBy(one, product.id),
+      settings: [
+        ...keptBy(one, product.id),
+        ...(one.keepsStages ?? []).map((own) => ({
+          ...own,
+          pressId: PRESSES[one.press ?? 'true'].id,
+          productId: product.id,
+          on: '2026-03-02',
+          good: 0,
+          spoiled: 0,
+        })),
+      ],
     },
     aids: one.aids ?? BUILT_IN_AIDS,
     ...(one.map && { maps: [MAPS[one.map]] }),

@@ -31,7 +31,7 @@ function ownOf(input: PreparedInput, draft: Draft, set: Card['set'], stage: Stag
     case 'finish':
       return at(finish?.sheet?.pressure.band ?? draft.band, finish?.cover ?? null, finish?.pull ?? 'none');
     default:
-      return at(draft.band, draft.cover, draft.peel);
+      return at(draft.band, draft.cover, draft.peel === 'none' ? (draft.mask ?? 'none') : draft.peel);
   }
 }
 

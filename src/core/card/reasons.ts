@@ -1,8 +1,9 @@
 /** The chain of reasons behind every value of a card: the decisions that were taken, and how the temperature was found. */
 
-import { type Draft, keptWords, type PreparedInput, pressOf, type Reason } from '../draft';
+import { type Draft, keptWords, ownSetC, type PreparedInput, pressOf, type Reason } from '../draft';
 import type { HouseSetting } from '../house';
 import { marginsAt, namedIn, settable, smallestMargin, type Window } from '../judgement';
+import { CHOSEN_STAGES, type ChosenStage } from '../order';
 import { BAND_KPA, pressOffset, setForMiddle } from '../press';
 import { type Allowed, figurePhrase } from '../sheet';
 import { contact, type Phrase, type PhrasePart, phrase, setTemp, temp, tempDiff } from '../units';
@@ -91,6 +92,28 @@ export const lowerMirrorReasons = ({ under }: Draft): Reason[] =>
     source: 'sheet',
     says: phrase`${product.name}, the layer under it, is laid ${product.facing}: its art is ${mirror === 'as read' ? 'not mirrored' : mirror === 'mirrored' ? 'mirrored' : `turned ${mirror}`}.`,
   }));
+
+const CLOSING_FIELDS: Record<ChosenStage, Reason['field']> = {
+  marry: 'layers',
+  'pre-press': 'pre-press',
+  tack: 'layers',
+  finish: 'finish',
+};
+
+/** Whose word it is that another closing has a set value of its own. */
+export const closingReasons = (input: PreparedInput, draft: Draft): Reason[] =>
+  CHOSEN_STAGES.flatMap((kind): Reason[] => {
+    const own = ownSetC(input, kind);
+    const isDone = {
+      marry: draft.marry !== null,
+      'pre-press': draft.prePressS > 0,
+      tack: draft.under.length > 0,
+      finish: draft.finish !== null,
+    }[kind];
+    if (!own || !isDone) return [];
+    const says = phrase`${own.whose}: the ${kind} at ${setTemp(settable(input.press, own.value), input.press.set.unit)}.`;
+    return [{ field: CLOSING_FIELDS[kind], source: own.source, says }];
+  });
 
 /** A word on each layer's own setting where it differs from the press stage's. */
 export function layerReasons({ press }: PreparedInput, { under }: Draft, tackC: readonly number[], pressC: number): Say[] {

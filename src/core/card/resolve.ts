@@ -8,7 +8,7 @@ import { bandOf } from '../press';
 import { FAMILIES } from '../sheet';
 import { phrase } from '../units';
 import { withOwn } from './closings';
-import { layerReasons, lowerMirrorReasons, pressureReasons, temperatureReasons } from './reasons';
+import { closingReasons, layerReasons, lowerMirrorReasons, pressureReasons, temperatureReasons } from './reasons';
 import { CARD_SCHEMA_VERSION, type Card } from './schema';
 import { minutesOf, stagesOf } from './stages';
 import { STEPS, stepsOf } from './steps';
@@ -87,6 +87,7 @@ export function resolve(given: ResolveInput, trade: Trade = TRADE): Card {
     ...(heat ? heatReasons(heat, draft.timeS) : []),
     ...pressureReasons(input, set).map((say) => ({ field: 'pressure' as const, ...say })),
     ...lowerMirrorReasons(draft),
+    ...closingReasons(input, draft),
     ...layerReasons(input, draft, values.tack, values.press).map((say) => ({ field: 'layers' as const, ...say })),
     { field: 'art', source: 'operator', says: phrase`${print.artName}, ${sidedWords(print)}.` },
   ];

@@ -1,6 +1,6 @@
 /** The stages of one piece, in order, each with who is busy, how long, and what lies between the platens. */
 
-import { type Draft, layerName, layersOf, massOf, type PreparedInput, thicknessOf } from '../draft';
+import { type Draft, layerName, layersOf, massOf, type PreparedInput, tackOf, thicknessOf } from '../draft';
 import { CARRIERS, COVER_SHEETS, PADS_OVER } from '../heat';
 import type { SetValues } from '../judgement';
 import { aidFor, type CoverKind, coverAid, isHard } from '../materials';
@@ -145,18 +145,27 @@ function tacking(draft: Draft, set: SetValues, parts: ReturnType<typeof partsOf>
     const cover = draft.cover ? [parts.sheet(draft.cover)] : [];
     plan.push(
       byHands('place', HANDS_S.place, phrase`Lay layer ${String(i + 1)}, ${film[0]?.name ?? product.name}`, [...laid, ...parts.below]),
-      byPress('tack', draft.tackS, set.tack[i] ?? set.press, phrase`Tack ${seconds(draft.tackS)}`, [
-        parts.upper,
-        ...cover,
-        ...laid,
-        ...parts.below,
-      ]),
+      byPress(
+        'tack',
+        tackOf(draft, i),
+        set.tack[i] ?? set.press,
+        draft.full[i] ? phrase`Press in full ${seconds(tackOf(draft, i))}` : phrase`Tack ${seconds(tackOf(draft, i))}`,
+        [parts.upper, ...cover, ...laid, ...parts.below],
+      ),
     );
     if (PEEL_WAIT_S[peel] > 0) plan.push(byClock('wait', PEEL_WAIT_S[peel], phrase`Let it cool to ${peel}`, [...laid, ...parts.freed]));
     if (peel !== 'none') plan.push(byHands('peel', HANDS_S.peel, phrase`Peel layer ${String(i + 1)}, ${peel}`, [...laid, ...parts.freed]));
     films = [...film, ...films];
   });
   return { plan, films };
+}
+
+/** A mask over loose parts comes off again at its own heat. */
+function liftingMask(input: PreparedInput, { mask, peel }: Draft, setC: number, layers: Seen[]): Plan[] {
+  if (mask === null || mask === 'none' || peel !== 'none') return [];
+  const waitS = peelWaitS(input, mask, setC);
+  const wait = waitS > 0 ? [byClock('wait', waitS, phrase`Let it cool to ${mask} under its mask`, layers)] : [];
+  return [...wait, byHands('peel', HANDS_S.peel, phrase`Lift the mask, ${mask}`, layers)];
 }
 
 /** A cover that stays on after the second press until it can be pulled. */
@@ -219,6 +228,7 @@ export function stagesOf(input: PreparedInput, draft: Draft, set: SetValues): St
   const waitS = peelWaitS(input, peel, set.press);
   if (waitS > 0) plan.push(byClock('wait', waitS, phrase`Let it cool to ${peel}`, [...laid, ...freed]));
   if (peel !== 'none') plan.push(byHands('peel', HANDS_S.peel, phrase`Peel ${peel}`, [...laid, ...freed]));
+  plan.push(...liftingMask(input, draft, set.press, [...laid, ...freed]));
   const done = [...top, ...films];
   if (draft.finish)
     plan.push(

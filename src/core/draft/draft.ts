@@ -46,9 +46,12 @@ export interface Arranged extends Sheeted {
   rubMarried: boolean;
   /** Seconds each lower layer is tacked, or pressed in full. */
   tackS: number;
+  /** Lower layers that the last press is too cool to finish: each is pressed in full at its own heat. */
+  full: boolean[];
   /** Seconds a film is tacked over a high-build layer before both are turned over and pressed from the back. */
   embossTackS: number;
-  mask: boolean;
+  /** At what heat the mask that carries loose parts is lifted again; null: none is laid. */
+  mask: Peel | null;
   trim: Product['trim'];
   protectFirst: boolean;
   split: boolean;
@@ -88,6 +91,10 @@ export function trialOf(draft: Pick<Draft, 'sheet' | 'trial'>): { fromS: number;
   const { min, max } = pressOf(draft).timeS;
   return draft.trial ? { fromS: min, toS: max, stepS: Math.max(1, Math.round((max - min) / 5)) } : null;
 }
+
+/** Seconds a lower layer is pressed before the next is laid. */
+export const tackOf = ({ under, full, tackS }: Pick<Arranged, 'under' | 'full' | 'tackS'>, i: number): number =>
+  full[i] ? (under[i]?.press.timeS.nominal ?? tackS) : tackS;
 
 export const sheetStage = (draft: { sheet: SheetFor }, kind: SheetStage['kind']): SheetStage | null =>
   draft.sheet.stages.find((one) => one.kind === kind) ?? null;

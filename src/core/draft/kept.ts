@@ -2,6 +2,7 @@
 
 import { type HouseSetting, houseSetting } from '../house';
 import { isHard } from '../materials';
+import type { ChosenStage } from '../order';
 import { type Figure, writtenPress } from '../sheet';
 import { type Phrase, phrase, seconds, setTemp } from '../units';
 import type { ResolveInput } from './input';
@@ -26,11 +27,52 @@ export const keptTime = (input: Use): HouseSetting | null =>
 export const keptTemp = ({ house, press, product, print }: Use): HouseSetting | null =>
   print.choices.setC === undefined ? houseSetting(house, { pressId: press.id, productId: product.id, of: 'temperature' }) : null;
 
+/** What a closing beside the press stage is set to, and who says so. */
+export interface OwnFigure {
+  value: number;
+  source: 'operator' | 'house';
+  /** `Chosen for this print`, or whose setting it is. */
+  whose: Phrase;
+}
+
+function ownFigure(input: Use, stage: ChosenStage, of: HouseSetting['of'], chosen: number | undefined): OwnFigure | null {
+  if (chosen !== undefined) return { value: chosen, source: 'operator', whose: phrase`Chosen for this print` };
+  const { house, press, product } = input;
+  const kept = houseSetting(house, { pressId: press.id, productId: product.id, of, stage });
+  return (
+    kept && { value: kept.value, source: 'house', whose: phrase`House setting for ${product.name} on ${press.name}, ${sinceWords(kept)}` }
+  );
+}
+
+/** Seconds of a closing beside the press stage, as chosen for this print, else as the house keeps them; null: as worked out. */
+export const ownSeconds = (input: Use, stage: ChosenStage): OwnFigure | null =>
+  ownFigure(input, stage, 'time', input.print.choices.stageS?.[stage]);
+
+/** Set value of a closing beside the press stage, °C, as chosen for this print, else as the house keeps it; null: as worked out. */
+export const ownSetC = (input: Use, stage: ChosenStage): OwnFigure | null =>
+  ownFigure(input, stage, 'temperature', input.print.choices.stageC?.[stage]);
+
+/** Settings of the house for the other closings of this press and transfer that were not chosen otherwise. */
+const keptStages = ({ house, press, product, print: { choices } }: Use): HouseSetting[] =>
+  (house.settings ?? []).filter(
+    ({ pressId, productId, stage, of }) =>
+      stage !== undefined &&
+      pressId === press.id &&
+      productId === product.id &&
+      (of === 'time' ? choices.stageS : choices.stageC)?.[stage] === undefined,
+  );
+
 /** Those a card stands on, with its time in seconds and the set value it started from. */
 export const inEffect = (input: Use, timeS: number, temp: HouseSetting | null): HouseSetting[] => {
   const time = keptTime(input);
-  return [...(time?.value === timeS ? [time] : []), ...(temp ? [temp] : [])];
+  return [...(time?.value === timeS ? [time] : []), ...(temp ? [temp] : []), ...keptStages(input)];
 };
+
+/** Since when it is kept, and what spoke for it. */
+const sinceWords = ({ on, good, spoiled }: HouseSetting): Phrase =>
+  good + spoiled === 0
+    ? phrase`kept on ${on} from a card`
+    : phrase`kept on ${on} after ${String(good)} good and ${String(spoiled)} spoiled with it`;
 
 /** `12 s`, `155 °C`, as this press shows it. */
 const valueWords = ({ of, value }: HouseSetting, { press }: Pick<ResolveInput, 'press'>): Phrase =>
@@ -38,11 +80,11 @@ const valueWords = ({ of, value }: HouseSetting, { press }: Pick<ResolveInput, '
 
 /** What speaks for it. */
 export const keptWords = (setting: HouseSetting, input: Use): Phrase =>
-  phrase`House setting for ${input.product.name} on ${input.press.name}: ${valueWords(setting, input)}, kept on ${setting.on} after ${String(setting.good)} good and ${String(setting.spoiled)} spoiled with it.`;
+  phrase`House setting for ${input.product.name} on ${input.press.name}: ${valueWords(setting, input)}, ${sinceWords(setting)}.`;
 
 /** Said where a card would be on Hold with it. */
 export const leftOutReason = (setting: HouseSetting, input: Use): Reason => ({
   field: setting.of,
   source: 'house',
-  says: phrase`House setting of ${valueWords(setting, input)} for ${input.product.name} on ${input.press.name} is left out: this piece would be on Hold with it.`,
+  says: phrase`House setting of ${valueWords(setting, input)}${setting.stage ? ` (${setting.stage})` : ''} for ${input.product.name} on ${input.press.name} is left out: this piece would be on Hold with it.`,
 });

@@ -1,6 +1,7 @@
 /** House rules: the shop's choice where practice differs, the units and room it works in, and who works there. */
 import { z } from 'zod';
 import { Id, Initials } from '../materials';
+import { CHOSEN_STAGES } from '../order';
 import { HousePlacesSchema } from '../placement';
 import { AllowanceSchema, FAMILY_IDS } from '../sheet';
 
@@ -26,18 +27,23 @@ export const HouseSettingSchema = z
     pressId: Id,
     productId: Id,
     of: z.enum(['time', 'temperature']),
+    /** The closing it is of; absent: the press stage. */
+    stage: z.enum(CHOSEN_STAGES).optional(),
     /** s; or °C on the press’s readout. */
     value: z.number(),
     /** Day of the run. */
     on: z.iso.date(),
-    /** Pieces that came out good so, and spoiled by what the heat does. */
+    /** Pieces that came out good so, and spoiled by what the heat does; none of either: kept by hand from a card. */
     good: z.number().int().min(0),
     spoiled: z.number().int().min(0),
   })
-  .refine(({ of, value }) => (of === 'time' ? value >= 1 && value <= 3600 : value >= 20 && value <= 260), {
-    path: ['value'],
-    message: 'A time is 1 to 3600 s, a temperature 20 to 260 °C.',
-  });
+  .refine(
+    ({ of, stage, value }) => {
+      const leastS = stage === 'pre-press' || stage === 'finish' ? 0 : 1;
+      return of === 'time' ? value >= leastS && value <= 3600 : value >= 20 && value <= 260;
+    },
+    { path: ['value'], message: 'A time is 1 to 3600 s, a temperature 20 to 260 °C; only a pre-press or a second press may be 0 s.' },
+  );
 export type HouseSetting = z.infer<typeof HouseSettingSchema>;
 
 export const HouseSchema = z.object({
@@ -95,17 +101,18 @@ export const STARTING_HOUSE: House = {
   room: { tempC: 22, humidityPercent: 50 },
 };
 
-const sameUse = (a: Pick<HouseSetting, 'pressId' | 'productId' | 'of'>, b: typeof a) =>
-  a.pressId === b.pressId && a.productId === b.productId && a.of === b.of;
+/** What a setting is kept for. */
+export type SettingUse = Pick<HouseSetting, 'pressId' | 'productId' | 'of' | 'stage'>;
+
+const sameUse = (a: SettingUse, b: SettingUse) =>
+  a.pressId === b.pressId && a.productId === b.productId && a.of === b.of && a.stage === b.stage;
 
 /** The house's own setting for a press with a transfer. */
-export const houseSetting = (
-  house: Pick<House, 'settings'>,
-  use: Pick<HouseSetting, 'pressId' | 'productId' | 'of'>,
-): HouseSetting | null => house.settings?.find((one) => sameUse(one, use)) ?? null;
+export const houseSetting = (house: Pick<House, 'settings'>, use: SettingUse): HouseSetting | null =>
+  house.settings?.find((one) => sameUse(one, use)) ?? null;
 
 /** The house without a setting. */
-export const withoutSetting = (house: House, use: Pick<HouseSetting, 'pressId' | 'productId' | 'of'>): House => ({
+export const withoutSetting = (house: House, use: SettingUse): House => ({
   ...house,
   settings: (house.settings ?? []).filter((one) => !sameUse(one, use)),
 });

@@ -9,17 +9,22 @@ import {
   inEffect,
   keptTemp,
   leftOutReason,
+  ownSetC,
+  type PadOver,
   type PreparedInput,
+  padOverOf,
   pressOf,
   type Reason,
   sheetStage,
+  tackOf,
   touchingArea,
   trialOf,
 } from '../draft';
 import { type HouseSetting, withoutSetting } from '../house';
+import type { CoverKind, PressureBand } from '../materials';
 import type { ChosenStage } from '../order';
 import { bandMiddle, pressureSetting } from '../press';
-import type { Allowed, SheetStage } from '../sheet';
+import type { Allowed } from '../sheet';
 import { phrase } from '../units';
 import { bondFindings, unknownHeat } from './bondFindings';
 import type { Bound, Finding, Lamp, Margin, Window } from './finding';
@@ -66,47 +71,61 @@ export interface Judgement {
   bonds: BondPoint[] | null;
 }
 
-/** A further closing with a window of its own: the press stage's set value if it serves, else the best of its own. */
-function furtherClosing(
-  input: PreparedInput,
-  bounds: ReturnType<typeof sheetBounds>,
-  namedC: number | null,
-  pressC: number,
-): { setC: number; findings: Finding[]; window: Window } {
-  const window = windowOf(input.press, bounds, namedC);
-  const serves = smallestMargin(marginsAt(window, pressC)) >= CLEAR_MARGIN_K;
-  const setC = serves ? pressC : window.bestSetC;
-  return { setC, window, findings: marginFindings(window, setC) };
-}
-
 const inClosing = (closing: ChosenStage, findings: Finding[]): Finding[] =>
   findings.map((finding) => ({ ...finding, closing, says: phrase`In the ${closing}: ${finding.says}` }));
 
-/** Set values of marry, finish and tacks, and what their own windows say against them. */
+/** A closing beside the press stage: the heat its sheet gives it, if it has one, and what it does to the cloth. */
+interface Further {
+  kind: ChosenStage;
+  /** Null: it is done at the press stage's. */
+  tempC: Allowed | null;
+  onCloth: { timeS: number; cover: CoverKind | null; padOver: PadOver | null; band: PressureBand } | null;
+}
+
+/** Set values of the closings beside the press stage, and what their own windows say against them. */
 function furtherClosings(input: PreparedInput, draft: Draft, pressC: number): { values: SetValues; findings: Finding[] } {
   const findings: Finding[] = [];
-  const at = (kind: ChosenStage, tempC: Allowed, bounds = sheetBounds(tempC)): number => {
-    const closing = furtherClosing(input, bounds, namedIn(tempC), pressC);
-    findings.push(...inClosing(kind, closing.findings));
-    return closing.setC;
+  /** As it was chosen or is kept; else the press stage's set value where it serves, or the best of its own window. */
+  const at = ({ kind, tempC, onCloth }: Further): number => {
+    const own = ownSetC(input, kind);
+    if (!tempC && !own) return pressC;
+    const cloth = onCloth ? fabricBounds(input, draft, [{ name: kind, ...onCloth }], onCloth.band) : [];
+    const window = windowOf(input.press, [...(tempC ? sheetBounds(tempC) : []), ...cloth], tempC && namedIn(tempC));
+    const serves = smallestMargin(marginsAt(window, pressC)) >= CLEAR_MARGIN_K;
+    const setC = own ? settable(input.press, own.value) : serves ? pressC : window.bestSetC;
+    findings.push(...inClosing(kind, marginFindings(window, setC)));
+    return setC;
   };
-  const finish = draft.finish?.sheet ?? null;
+  const { finish, marry, under, prePressS, prePressCover } = draft;
   const prePress = sheetStage(draft, 'pre-press');
-  const finishBounds = (stage: SheetStage) => [
-    ...sheetBounds(stage.tempC),
-    ...fabricBounds(
-      input,
-      draft,
-      [{ name: 'finish', timeS: draft.finish?.timeS ?? 1, cover: draft.finish?.cover ?? null, padOver: null }],
-      stage.pressure.band,
-    ),
-  ];
   const values = {
     press: pressC,
-    prePress: prePress?.ownHeat ? at('pre-press', prePress.tempC) : pressC,
-    marry: draft.marry ? at('marry', draft.marry.tempC) : pressC,
-    finish: finish ? at('finish', finish.tempC, finishBounds(finish)) : pressC,
-    tack: draft.under.map(({ press }) => at('tack', press.tempC)),
+    prePress:
+      prePressS > 0
+        ? at({
+            kind: 'pre-press',
+            tempC: prePress?.ownHeat ? prePress.tempC : null,
+            onCloth: { timeS: prePressS, cover: prePressCover, padOver: padOverOf(draft), band: prePress?.pressure.band ?? draft.band },
+          })
+        : pressC,
+    // no blank lies in the press yet
+    marry: marry ? at({ kind: 'marry', tempC: marry.tempC, onCloth: null }) : pressC,
+    finish: finish
+      ? at({
+          kind: 'finish',
+          tempC: finish.sheet?.tempC ?? null,
+          onCloth: { timeS: finish.timeS, cover: finish.cover, padOver: null, band: finish.sheet?.pressure.band ?? draft.band },
+        })
+      : pressC,
+    tack: under.map(({ press, tack }, i) =>
+      draft.full[i]
+        ? at({
+            kind: 'tack',
+            tempC: press.tempC,
+            onCloth: { timeS: tackOf(draft, i), cover: draft.cover, padOver: null, band: press.pressure.band },
+          })
+        : at({ kind: 'tack', tempC: tack?.ownHeat ? tack.tempC : press.tempC, onCloth: null }),
+    ),
   };
   return { values, findings };
 }

@@ -7,11 +7,13 @@ import {
   limitsFor,
   limitWords,
   MARKS,
+  ownSetC,
   type PadOver,
   type PreparedInput,
   padOverOf,
   pieceOf,
   pressOf,
+  sheetStage,
 } from '../draft';
 import { COVER_SHEETS, type CoverSheet, followOf, PADS_OVER, type Place, platenFor } from '../heat';
 import { FIBRES, limitForTime, type PressureBand } from '../materials';
@@ -32,12 +34,14 @@ export interface Closing {
 }
 
 /** Every shutting of the press at the press stage's own set value. */
-function closingsOf(draft: Draft): Closing[] {
+function closingsOf(input: PreparedInput, draft: Draft): Closing[] {
   const closings: Closing[] = [];
   const pad = padOverOf(draft);
-  if (draft.prePressS > 0) closings.push({ name: 'pre-press', timeS: draft.prePressS, cover: draft.prePressCover, padOver: pad });
+  const isApart = (kind: 'pre-press' | 'finish') => ownSetC(input, kind) !== null;
+  if (draft.prePressS > 0 && !sheetStage(draft, 'pre-press')?.ownHeat && !isApart('pre-press'))
+    closings.push({ name: 'pre-press', timeS: draft.prePressS, cover: draft.prePressCover, padOver: pad });
   closings.push({ name: 'press', timeS: draft.timeS, cover: draft.cover, padOver: pad });
-  if (draft.finish && !draft.finish.sheet)
+  if (draft.finish && !draft.finish.sheet && !isApart('finish'))
     closings.push({ name: 'finish', timeS: draft.finish.timeS, cover: draft.finish.cover, padOver: pad });
   return closings;
 }
@@ -127,7 +131,7 @@ export function fabricBounds(input: PreparedInput, given: Draft, closings: reado
 /** Every bound of the press stage, heated from above. */
 export const surfaceBounds = (input: PreparedInput, draft: Draft): Bound[] => [
   ...sheetBounds(pressOf(draft).tempC),
-  ...fabricBounds(input, draft, closingsOf(draft), draft.band),
+  ...fabricBounds(input, draft, closingsOf(input, draft), draft.band),
 ];
 
 /** How far the delivered band keeps inside each bound at a set value, K; negative is past it. */

@@ -6,6 +6,7 @@ export {
   CHOSEN_STAGES,
   type Choices,
   type ChosenStage,
+  CLOSING_NAMES,
   LaySchema,
   type Line,
   LineSchema,

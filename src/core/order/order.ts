@@ -10,6 +10,13 @@ export type Base = (typeof BASES)[number];
 /** Closings beside the press stage whose time a print may choose. */
 export const CHOSEN_STAGES = ['marry', 'pre-press', 'tack', 'finish'] as const;
 export type ChosenStage = (typeof CHOSEN_STAGES)[number];
+/** As they are called at the press. */
+export const CLOSING_NAMES: Record<ChosenStage, string> = {
+  marry: 'Marry',
+  'pre-press': 'Pre-press',
+  tack: 'Tack',
+  finish: 'Second press',
+};
 
 const DwellOrNone = z.union([z.literal(0), Dwell]);
 
@@ -25,6 +32,8 @@ const Choices = z.object({
     .object({ marry: Dwell, 'pre-press': DwellOrNone, tack: Dwell, finish: DwellOrNone } satisfies Record<ChosenStage, z.ZodType<number>>)
     .partial()
     .optional(),
+  /** Set values of the other closings, °C on the press’s readout. */
+  stageC: z.partialRecord(z.enum(CHOSEN_STAGES), SetTemp).optional(),
   /** A second way the sheet itself offers, by its name. */
   alternative: Name.optional(),
   /** Hot from below, cool from above. */

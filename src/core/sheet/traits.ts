@@ -27,6 +27,8 @@ export const TraitsSchema = z.object({
   static: z.boolean(),
   /** Several loose parts of one print are held together by a mask. */
   mask: z.boolean(),
+  /** At what heat its mask is lifted again; absent: warm. */
+  maskPeel: z.enum(PEELS).optional(),
   layer: z.enum(['any', 'top only', 'alone']),
   embossBase: z.boolean(),
   /** A trial on scrap comes before the first good piece. */

@@ -2,14 +2,17 @@
 import { type ReactNode, useState } from 'react';
 import { API, type LineCard } from '../../contract';
 import { lineAfter } from '../../core/advice';
+import { type HouseSetting, withSetting } from '../../core/house';
 import { lampAt } from '../../core/judgement';
 import { printLeft } from '../../core/log';
-import { type Line, type Print, topLayer } from '../../core/order';
+import { CLOSING_NAMES, type Line, type Print, topLayer } from '../../core/order';
 import type { HouseUnits } from '../../core/units';
+import { isoDay } from '../../ui/days';
 import { Fault } from '../../ui/Fault';
 import { useUnits } from '../../ui/house';
 import { useOperator } from '../../ui/operator';
 import { Island, Pending, useRoute } from '../../ui/query';
+import { useHouse } from '../house/useHouse';
 import { LineList } from '../orders/LineList';
 import { OrderHead } from '../orders/OrderHead';
 import { PrintTabs } from '../orders/PrintTabs';
@@ -19,6 +22,7 @@ import { ArtOnPlaten } from './ArtOnPlaten';
 import { BondActs } from './BondActs';
 import { CardFace } from './CardFace';
 import { ChoicesPanel } from './ChoicesPanel';
+import type { StageFigure } from './StageFigures';
 import { WaysOut } from './WaysOut';
 
 interface CardViewProps {
@@ -154,6 +158,12 @@ function CardSheet({ worked, line, print, house, save, heatHref, aside }: CardSh
   const moved = Math.abs(setC - card.set.tempC) > 1e-6;
   const choose = (choices: Print['choices'], what: string) =>
     save({ ...line, prints: line.prints.map((one) => (one.key === print.key ? { ...one, choices } : one)) }, what);
+  const shop = useHouse();
+  const keepFigure = (figure: StageFigure & Pick<HouseSetting, 'pressId' | 'productId'>) => {
+    if (!shop.data) return;
+    const setting = { ...figure, on: isoDay(new Date()), good: 0, spoiled: 0 };
+    void shop.save(withSetting(shop.data.house, setting), `${CLOSING_NAMES[figure.stage].toLowerCase()} kept by the house`);
+  };
   const { setC: _, ...given } = print.choices;
   const product = shelf.data?.products.find((one) => one.id === topLayer(print).productId);
   const press = presses.data?.presses.find((one) => one.press.id === print.pressId)?.press;
@@ -183,8 +193,16 @@ function CardSheet({ worked, line, print, house, save, heatHref, aside }: CardSh
         />
       )}
       {product && press && (
-        <ChoicesPanel print={print} product={product} press={press} onChoose={(choices, what) => void choose(choices, what)} />
+        <ChoicesPanel
+          print={print}
+          product={product}
+          press={press}
+          kept={(shop.data?.house.settings ?? []).filter((one) => one.pressId === press.id && one.productId === product.id)}
+          onChoose={(choices, what) => void choose(choices, what)}
+          onKeep={(figure) => keepFigure({ ...figure, pressId: press.id, productId: product.id })}
+        />
       )}
+      <Fault of={shop.fault} className="text-brick" />
     </CardFace>
   );
 }

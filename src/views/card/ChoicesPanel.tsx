@@ -1,15 +1,20 @@
 /** Choices beside the card's own pick: everything the sheet, the press and the blank leave open for one print. */
-import { CHOSEN_STAGES, type Choices, type ChosenStage, type Print } from '../../core/order';
+import type { HouseSetting } from '../../core/house';
+import { CHOSEN_STAGES, type Choices, type ChosenStage, CLOSING_NAMES, type Print } from '../../core/order';
 import type { Press } from '../../core/press';
 import { type Product, writtenStage } from '../../core/sheet';
 import { ChoiceField } from '../../ui/Field';
-import { StageSeconds } from './StageSeconds';
+import { useUnits } from '../../ui/house';
+import { type StageFigure, StageFigures, type StageFiguresProps } from './StageFigures';
 
 interface ChoicesPanelProps {
   print: Print;
   product: Product;
   press: Press;
+  /** What the house keeps for this transfer on this press. */
+  kept: readonly HouseSetting[];
   onChoose: (choices: Choices, what: string) => void;
+  onKeep: (figure: StageFigure) => void;
 }
 
 const AS_CARD = { value: '', text: 'as the card says' } as const;
@@ -19,13 +24,20 @@ const named = (values: readonly string[]) => values.map((value) => ({ value, tex
 const mayChoose = (kind: ChosenStage, print: Print, product: Product): boolean =>
   kind === 'marry' ? writtenStage(product, 'marry') !== undefined : kind === 'tack' ? print.layers.length > 1 : true;
 
-export function ChoicesPanel({ print, product, press, onChoose }: ChoicesPanelProps) {
+export function ChoicesPanel({ print, product, press, kept, onChoose, onKeep }: ChoicesPanelProps) {
+  const units = useUnits();
   const { choices } = print;
   const stage = product.stages.find((one) => one.kind === 'press');
   /** One choice made, or given back to the card. */
   const choose = <K extends keyof Choices>(key: K, value: Choices[K] | undefined, what: string) => {
     const { [key]: _, ...rest } = choices;
     onChoose(value === undefined ? rest : { ...rest, [key]: value }, what);
+  };
+  const chooseStage: StageFiguresProps['onChoose'] = ({ of, stage: kind, value }) => {
+    const key = of === 'time' ? 'stageS' : 'stageC';
+    const { [kind]: _, ...rest } = choices[key] ?? {};
+    const next = value === undefined ? rest : { ...rest, [kind]: value };
+    choose(key, Object.keys(next).length === 0 ? undefined : next, `${CLOSING_NAMES[kind].toLowerCase()} chosen`);
   };
   return (
     <details className="rule-top py-1">
@@ -85,8 +97,20 @@ export function ChoicesPanel({ print, product, press, onChoose }: ChoicesPanelPr
             onChange={(value) => choose('heat', value === 'split' ? 'split' : undefined, 'heat chosen')}
           />
         )}
+      </div>
+      <div className="rule-top grid grid-cols-2 gap-x-5 pt-2 pb-2 min-[1200px]:grid-cols-4">
         {CHOSEN_STAGES.filter((kind) => mayChoose(kind, print, product)).map((kind) => (
-          <StageSeconds key={kind} kind={kind} chosen={choices.stageS} onChoose={(stageS, what) => choose('stageS', stageS, what)} />
+          <StageFigures
+            key={kind}
+            stage={kind}
+            choices={choices}
+            unit={press.set.unit}
+            house={units}
+            kept={kept}
+            keptFor={`${product.name} on ${press.name}`}
+            onChoose={chooseStage}
+            onKeep={onKeep}
+          />
         ))}
       </div>
     </details>

@@ -9,6 +9,7 @@ import { merge } from '../../ui/merge';
 import { NumberField } from '../../ui/NumberField';
 import { QuantityField } from '../../ui/QuantityField';
 import { Island, Pending } from '../../ui/query';
+import { Allowances } from './Allowances';
 import { Backup } from './Backup';
 import { ExampleCards } from './ExampleCards';
 import { KeptSettings } from './KeptSettings';
@@ -128,6 +129,14 @@ function HouseForm({ now, fault, save }: { now: Reply<'house'> } & Saving) {
             problem={fields['figures.bumpK']}
           />
         </div>
+        <Allowances
+          house={draft}
+          fields={fields}
+          onChange={(allowances) => {
+            const { allowances: _, ...figures } = draft.figures;
+            patch({ figures: { ...figures, ...(allowances && { allowances }) } });
+          }}
+        />
         <h2 className="rule-top pt-3 pb-1">Where practice differs, the house picks. A sheet’s own word always comes first.</h2>
         {SCHOOLS.map(({ rule, question, answers }) => (
           <fieldset

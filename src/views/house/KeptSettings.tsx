@@ -1,5 +1,6 @@
 /** Settings the house keeps for a press with a transfer: what was found at the press, what spoke for it, and the click that drops it. */
 import { type HouseSetting, withoutSetting } from '../../core/house';
+import { CLOSING_NAMES } from '../../core/order';
 import { formatDuration, formatQuantity } from '../../core/units';
 import { Fault } from '../../ui/Fault';
 import { useRoute } from '../../ui/query';
@@ -17,22 +18,34 @@ export function KeptSettings() {
     one.of === 'time' ? formatDuration(one.value) : formatQuantity(one.value, pressOf(one)?.set.unit ?? house.units.temperature);
   const name = (one: HouseSetting) => shelf.products.find(({ id }) => id === one.productId)?.name ?? one.productId;
   return (
-    <section aria-label="Settings kept after a run" className="rule-top mt-6 pt-4">
-      <h2>Settings kept after a run</h2>
+    <section aria-label="Settings the house keeps" className="rule-top mt-6 pt-4">
+      <h2>Settings the house keeps</h2>
       <p className="max-w-prose pt-1 pb-2">
         A card for this transfer on this press starts from them, where its sheet and the cloth allow. What is chosen on a card comes first.
       </p>
       {settings.length === 0 && (
-        <p className="label">None yet: after a run that was set otherwise than carded, its sheet offers to keep that.</p>
+        <p className="label">
+          None yet: after a run that was set otherwise than carded, its sheet offers to keep that; the other closings are kept from a card.
+        </p>
       )}
       <ul>
         {settings.map((one) => (
-          <li key={`${one.pressId} ${one.productId} ${one.of}`} className="rule-top grid grid-cols-[1fr_auto] items-center gap-x-3 py-1">
+          <li
+            key={`${one.pressId} ${one.productId} ${one.of} ${one.stage ?? 'press'}`}
+            className="rule-top grid grid-cols-[1fr_auto] items-center gap-x-3 py-1"
+          >
             <span>
-              {name(one)} on {pressOf(one)?.name ?? one.pressId}: <span className="figure">{value(one)}</span>
+              {name(one)} on {pressOf(one)?.name ?? one.pressId}
+              {one.stage && `, ${CLOSING_NAMES[one.stage].toLowerCase()}`}: <span className="figure">{value(one)}</span>
               <span className="label block">
-                kept on {one.on} after <span className="figure">{one.good}</span> good and <span className="figure">{one.spoiled}</span>{' '}
-                spoiled
+                kept on {one.on}{' '}
+                {one.good + one.spoiled === 0 ? (
+                  'from a card'
+                ) : (
+                  <>
+                    after <span className="figure">{one.good}</span> good and <span className="figure">{one.spoiled}</span> spoiled
+                  </>
+                )}
               </span>
             </span>
             <button

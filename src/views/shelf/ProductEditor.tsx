@@ -1,9 +1,11 @@
 /** A transfer as its supplier's sheet has it: stages, settings by group, how it lies, where it may go. */
 import { useState } from 'react';
-import { FAMILIES, FAMILY_IDS, type Product, productFromFamily, STAGE_KINDS, writtenPress } from '../../core/sheet';
+import { allowanceOf, FAMILIES, FAMILY_IDS, type Product, productFromFamily, STAGE_KINDS, writtenPress } from '../../core/sheet';
+import { AllowanceFields } from '../../ui/AllowanceFields';
 import { ChoiceField, TextField } from '../../ui/Field';
 import { useUnits } from '../../ui/house';
 import { NumberField } from '../../ui/NumberField';
+import { useRoute } from '../../ui/query';
 import type { EditorProps } from './AidEditor';
 import { Cell, Part } from './Frame';
 import { Alternatives, Overrides } from './OverrideFields';
@@ -12,6 +14,7 @@ import { StageFields } from './StageFields';
 
 export function ProductEditor({ doc, fields, onChange, onReplace }: EditorProps<Product>) {
   const house = useUnits();
+  const rules = useRoute('house', {}).data?.house;
   const more = { doc, house, fields, onChange };
   return (
     <>
@@ -60,6 +63,18 @@ export function ProductEditor({ doc, fields, onChange, onReplace }: EditorProps<
         </Cell>
       </Part>
       <Stages {...more} />
+      <Part name="Round a single figure" hint="How far a card may go from it; ours, not the supplier’s.">
+        <div className="col-span-6">
+          <AllowanceFields
+            value={doc.allowance}
+            usual={allowanceOf({ familyId: doc.familyId }, rules?.figures.allowances)}
+            asUsual={`as every ${FAMILIES[doc.familyId].name}`}
+            house={house}
+            problems={{ tempK: fields['allowance.tempK'], timePercent: fields['allowance.timePercent'] }}
+            onChange={(allowance) => onChange({ allowance })}
+          />
+        </div>
+      </Part>
       <Overrides {...more} />
       <Alternatives {...more} />
       <Nature doc={doc} onChange={onChange} />

@@ -89,6 +89,16 @@ export function Nature({ doc, onChange }: Some) {
           />
         </Cell>
       )}
+      {doc.mask && doc.facing === 'face up' && (
+        <Cell span={2}>
+          <ChoiceField
+            label="Its mask is lifted"
+            value={doc.maskPeel ?? 'warm'}
+            options={plain(['hot', 'warm', 'cold'])}
+            onChange={(maskPeel) => onChange({ maskPeel })}
+          />
+        </Cell>
+      )}
       <fieldset className="col-span-6 grid grid-cols-3 gap-x-4">
         <legend className="sr-only">What it is like</legend>
         {FLAGS.map(([flag, words]) => (

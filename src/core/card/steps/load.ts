@@ -3,7 +3,7 @@
 import { obstructionsUnder } from '../../draft';
 import { COVER_SHEETS } from '../../heat';
 import { hasPile, isBrittle, isHard, shapeOf } from '../../materials';
-import { phrase, seconds } from '../../units';
+import { phrase, seconds, setTemp } from '../../units';
 import { layWords } from './place';
 import { needs, PINCH, STEAM, type StepRule } from './step';
 
@@ -117,14 +117,13 @@ export const LOAD_STEPS: readonly StepRule[] = [
   {
     id: 'pre-press',
     at: 'pre-press',
-    says: ({ input: { fabric }, draft }) =>
-      draft.prePressS === 0
-        ? null
-        : isHard(fabric)
-          ? phrase`Warm the blank ${seconds(draft.prePressS)} under the pad.`
-          : draft.prePressCover
-            ? phrase`Pre-press ${seconds(draft.prePressS)} under ${COVER_SHEETS[draft.prePressCover].name}, to drive out damp and creases.`
-            : phrase`Pre-press ${seconds(draft.prePressS)} with nothing on it, to drive out damp and creases.`,
+    says: ({ input: { fabric, press }, draft, values }) => {
+      if (draft.prePressS === 0) return null;
+      const at = values.prePress === values.press ? phrase`` : phrase` at ${setTemp(values.prePress, press.set.unit)}`;
+      if (isHard(fabric)) return phrase`Warm the blank ${seconds(draft.prePressS)}${at} under the pad.`;
+      const under = draft.prePressCover ? phrase`under ${COVER_SHEETS[draft.prePressCover].name}` : phrase`with nothing on it`;
+      return phrase`Pre-press ${seconds(draft.prePressS)}${at} ${under}, to drive out damp and creases.`;
+    },
     safety: ({ input: { fabric } }) => (isHard(fabric) ? PINCH : phrase`${PINCH} ${STEAM}`),
   },
 ];

@@ -1,9 +1,10 @@
 /** The passage itself: layers, placing, pressing, peeling, finishing, looking it over. */
 
-import { layerName, layersOf, SPOT_OVERLAP_MM } from '../../draft';
+import { type Draft, layerName, layersOf, SPOT_OVERLAP_MM, tackOf } from '../../draft';
 import { COVER_SHEETS } from '../../heat';
+import type { SetValues } from '../../judgement';
 import { isBrittle, isHard } from '../../materials';
-import { isHandHeld, pressOffset } from '../../press';
+import { isHandHeld, type Press, pressOffset } from '../../press';
 import type { Peel } from '../../sheet';
 import { mm, type Phrase, phrase, seconds, setTemp, tempDiff } from '../../units';
 import { CENTRE, placeWords } from './place';
@@ -22,13 +23,30 @@ const PULL_WORDS: Record<Exclude<Peel, 'none'>, string> = {
   cold: 'wait until no warmth is left',
 };
 
+/** How long each lower layer is pressed; one figure where all are alike. */
+const tackWords = (draft: Draft): Phrase => {
+  const times = draft.under.map((_, i) =>
+    draft.full[i] ? phrase`${seconds(tackOf(draft, i))} in full` : phrase`${seconds(tackOf(draft, i))}`,
+  );
+  const alike = new Set(times.map((words) => JSON.stringify(words))).size === 1;
+  return (alike ? times.slice(0, 1) : times).reduce((all, one) => phrase`${all}, then ${one}`);
+};
+
+/** What lower layers are tacked at, where that is not the press stage's. */
+const tackHeat = ({ tack, press }: SetValues, { set }: Press): Phrase => {
+  const heats = [...new Set(tack)];
+  return heats.every((tempC) => tempC === press)
+    ? phrase``
+    : phrase` at ${heats.map((tempC) => phrase`${setTemp(tempC, set.unit)}`).reduce((all, one) => phrase`${all}, then ${one}`)}`;
+};
+
 export const PASSAGE_STEPS: readonly StepRule[] = [
   {
     id: 'tack-lower-layers',
-    says: ({ input, input: { house }, draft }) =>
+    says: ({ input, input: { house, press }, draft, values }) =>
       draft.under.length === 0
         ? null
-        : phrase`${layersOf(input).slice(0, -1).map(layerName).join(', then ')}: lay, ${house.rules.layers === 'full' ? 'press' : 'tack'} ${seconds(draft.tackS)}, peel ${draft.under.map(({ press }) => press.peel).join(', ')}. Let the next overlap it by ${{ q: 'length', v: 0.3, d: 2 }} to ${{ q: 'length', v: 0.6, d: 2 }}.`,
+        : phrase`${layersOf(input).slice(0, -1).map(layerName).join(', then ')}: lay, ${house.rules.layers === 'full' ? 'press' : 'tack'} ${tackWords(draft)}${tackHeat(values, press)}, peel ${draft.under.map(({ press }) => press.peel).join(', ')}. Let the next overlap it by ${{ q: 'length', v: 0.3, d: 2 }} to ${{ q: 'length', v: 0.6, d: 2 }}.`,
     safety: () => BURNS,
   },
   {
@@ -101,6 +119,15 @@ export const PASSAGE_STEPS: readonly StepRule[] = [
       draft.peel === 'none'
         ? null
         : phrase`${PEEL_WORDS[draft.peel]}: low, steady, one way${fabric.stretchPercent > 0 ? ', along the rib' : ''}. If it lifts, lay it back and press again.`,
+    safety: () => BURNS,
+  },
+  {
+    id: 'lift-the-mask',
+    at: 'peel',
+    says: ({ draft }) =>
+      draft.mask === null || draft.mask === 'none'
+        ? null
+        : phrase`Lift the mask ${draft.mask}, low and steady. If a part comes up with it, lay it back and press again.`,
     safety: () => BURNS,
   },
   {

@@ -81,7 +81,7 @@ export const SHEET_STEPS: readonly StepRule[] = [
   {
     id: 'lay-the-mask',
     at: 'place',
-    says: ({ draft }) => needs(draft.mask, phrase`Lay the mask over the weeded parts and lift them in one piece.`),
+    says: ({ draft }) => needs(draft.mask !== null, phrase`Lay the mask over the weeded parts and lift them in one piece.`),
   },
   {
     id: 'cut-patches-safely',

@@ -5,7 +5,7 @@ import { isHard } from '../../materials';
 import { isHandHeld } from '../../press';
 import { mm, phrase, seconds } from '../../units';
 import { type Draft, sheetStage, type Timed, thicknessOf, trialOf } from '../draft';
-import { keptTime } from '../kept';
+import { keptTime, ownSeconds } from '../kept';
 import { type Decision, given, HOUSE, SHEET } from './decision';
 
 /** Overlap of two spots of a hand press, mm. */
@@ -34,9 +34,9 @@ export const AFTER: readonly Decision<Timed, Draft>[] = [
     id: 'pre-press-dries-wool',
     field: 'pre-press',
     rank: 'piece',
-    decide: ({ fabric, print }, { prePressS }) =>
+    decide: (input, { prePressS }) =>
       given(
-        print.choices.stageS?.['pre-press'] === undefined && fabric.composition.some((part) => part.fibre === 'wool' && part.percent >= 5),
+        ownSeconds(input, 'pre-press') === null && input.fabric.composition.some((part) => part.fibre === 'wool' && part.percent >= 5),
         () => ({
           set: { prePressS: Math.max(prePressS, WOOL_DRIES_S) },
           source: 'fabric',
@@ -81,10 +81,11 @@ export const AFTER: readonly Decision<Timed, Draft>[] = [
     id: 'finish-chosen',
     field: 'finish',
     rank: 'operator',
-    decide: ({ print: { choices } }, known) => {
-      const timeS = choices.stageS?.finish;
-      if (timeS === undefined) return null;
-      if (timeS === 0) return { set: { finish: null }, source: 'operator', says: phrase`Chosen for this print: no second press.` };
+    decide: (input, known) => {
+      const own = ownSeconds(input, 'finish');
+      if (!own) return null;
+      const { value: timeS, source, whose } = own;
+      if (timeS === 0) return { set: { finish: null }, source, says: phrase`${whose}: no second press.` };
       const stage = sheetStage(known, 'finish');
       const finish = {
         timeS,
@@ -92,7 +93,7 @@ export const AFTER: readonly Decision<Timed, Draft>[] = [
         sheet: stage?.ownHeat ? stage : null,
         pull: stage?.peel ?? ('none' as const),
       };
-      return { set: { finish }, source: 'operator', says: phrase`Chosen for this print: a second press of ${seconds(timeS)}.` };
+      return { set: { finish }, source, says: phrase`${whose}: a second press of ${seconds(timeS)}.` };
     },
   },
   {

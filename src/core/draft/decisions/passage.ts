@@ -2,6 +2,7 @@
 import { pressOffset } from '../../press';
 import { phrase, seconds, tempDiff } from '../../units';
 import { type Arranged, pressOf, type Sheeted, sheetStage } from '../draft';
+import { ownSeconds } from '../kept';
 import { type Decision, given, HOUSE, SHEET, settings } from './decision';
 
 /** A lower layer's tack where its own sheet names none, s. */
@@ -56,14 +57,14 @@ export const PASSAGE: readonly Decision<Sheeted, Arranged>[] = [
     id: 'marry-chosen',
     field: 'layers',
     rank: 'operator',
-    decide: ({ print: { choices } }, known) => {
+    decide: (input, known) => {
       const marry = sheetStage(known, 'marry');
-      const timeS = choices.stageS?.marry;
-      return timeS && marry
+      const own = ownSeconds(input, 'marry');
+      return own && marry
         ? {
-            set: { marry: { ...marry, timeS: { ...marry.timeS, nominal: timeS } } },
-            source: 'operator',
-            says: phrase`Chosen for this print: married ${seconds(timeS)}.`,
+            set: { marry: { ...marry, timeS: { ...marry.timeS, nominal: own.value } } },
+            source: own.source,
+            says: phrase`${own.whose}: married ${seconds(own.value)}.`,
           }
         : null;
     },
@@ -72,13 +73,11 @@ export const PASSAGE: readonly Decision<Sheeted, Arranged>[] = [
     id: 'tack-chosen',
     field: 'layers',
     rank: 'operator',
-    decide: ({ print: { choices, layers } }) => {
-      const tackS = choices.stageS?.tack;
-      return given(tackS !== undefined && layers.length > 1, () => ({
-        set: { tackS: tackS ?? 0 },
-        source: 'operator',
-        says: phrase`Chosen for this print: lower layers are tacked ${seconds(tackS ?? 0)}.`,
-      }));
+    decide: (input) => {
+      const own = ownSeconds(input, 'tack');
+      return own && input.under.length > 0
+        ? { set: { tackS: own.value }, source: own.source, says: phrase`${own.whose}: lower layers are tacked ${seconds(own.value)}.` }
+        : null;
     },
   },
   {
@@ -129,11 +128,27 @@ export const PASSAGE: readonly Decision<Sheeted, Arranged>[] = [
     field: 'art',
     rank: 'usual',
     decide: ({ print, product }) =>
-      given(print.looseParts && product.mask, () => ({
-        set: { mask: true },
+      // what lies face down is held by its own carrier
+      given(print.looseParts && product.mask && product.facing === 'face up', () => ({
+        set: { mask: product.maskPeel ?? 'warm' },
         source: SHEET,
-        says: phrase`Several loose parts: a mask carries them over in one piece.`,
+        says: phrase`Several loose parts: a mask carries them over in one piece, and is lifted again ${product.maskPeel ?? 'warm'}.`,
       })),
+  },
+  {
+    id: 'layers-hotter-in-full',
+    field: 'layers',
+    rank: 'usual',
+    decide: (_, known) => {
+      const last = pressOf(known).tempC.nominal;
+      const full = known.under.map(({ press }) => press.tempC.min > last);
+      const hot = known.under.filter((_, i) => full[i]);
+      return given(hot.length > 0, () => ({
+        set: { full },
+        source: SHEET,
+        says: phrase`The last press is too cool for ${hot.map(({ product }) => product.name).join(' and ')}: pressed in full first, at its own heat, and bears what comes after.`,
+      }));
+    },
   },
   {
     id: 'trim-by-sheet',

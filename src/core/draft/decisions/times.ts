@@ -4,7 +4,7 @@ import { COVER_SHEETS } from '../../heat';
 import { isHard } from '../../materials';
 import { mm, phrase, seconds } from '../../units';
 import { type Arranged, massOf, pressOf, sheetStage, type Timed, thicknessOf } from '../draft';
-import { keptTime, keptWords, timeGoesByMass } from '../kept';
+import { keptTime, keptWords, ownSeconds, timeGoesByMass } from '../kept';
 import { driedIn } from '../stack';
 import { type Decision, given, HOUSE, SHEET, settings } from './decision';
 import { massShare } from './mass';
@@ -113,11 +113,11 @@ export const TIMES: readonly Decision<Arranged, Timed>[] = [
     id: 'pre-press-chosen',
     field: 'pre-press',
     rank: 'operator',
-    decide: ({ print: { choices } }) => {
-      const prePressS = choices.stageS?.['pre-press'];
-      if (prePressS === undefined) return null;
-      const says = prePressS === 0 ? phrase`Chosen for this print: no pre-press.` : phrase`Chosen for this print: ${seconds(prePressS)}.`;
-      return { set: { prePressS }, source: 'operator', says };
+    decide: (input) => {
+      const own = ownSeconds(input, 'pre-press');
+      if (!own) return null;
+      const says = own.value === 0 ? phrase`${own.whose}: no pre-press.` : phrase`${own.whose}: ${seconds(own.value)}.`;
+      return { set: { prePressS: own.value }, source: own.source, says };
     },
   },
 ];

@@ -1,11 +1,20 @@
 /** Rules of layers, embossing and second prints. */
 
 import { familyOf, pressOf } from '../../draft';
+import { type PrintLayer, pressingOrder } from '../../order';
 import { phrase, tempDiff } from '../../units';
 import { type Rule, when } from './rule';
 
 /** More layers than this stand thick and crack. */
 const MOST_LAYERS = 3;
+
+/** Whether the last layer lies over a lower one, or over one that does; else the two could be pressed the other way round. */
+function liesUnder(layers: readonly PrintLayer[], lower: number): boolean {
+  const order = pressingOrder(layers) ?? layers;
+  const reaches = (from: PrintLayer | undefined): boolean =>
+    from?.over.some((key) => key === order[lower]?.key || reaches(order.find((one) => one.key === key))) ?? false;
+  return reaches(order.at(-1));
+}
 
 export const LAYER_RULES: readonly Rule[] = [
   {
@@ -57,14 +66,15 @@ export const LAYER_RULES: readonly Rule[] = [
     id: 'lower-layer-overheats',
     field: 'layers',
     level: 'care',
-    met: (_, draft) => {
+    met: ({ print, product }, draft) => {
       const needs = pressOf(draft).tempC.nominal;
-      const shy = draft.under.find(({ press }) => press.tempC.max < needs);
-      return when(
-        shy !== undefined,
-        () =>
-          phrase`${shy?.product.name ?? ''} bears ${tempDiff(needs - (shy?.press.tempC.max ?? needs))} less than the layer over it is pressed at: it may shrink and show a gap. Leave a small overlap.`,
-      );
+      const i = draft.under.findIndex(({ press }) => press.tempC.max < needs);
+      const shy = draft.under[i];
+      if (!shy) return null;
+      const less = tempDiff(needs - shy.press.tempC.max);
+      return liesUnder(print.layers, i)
+        ? phrase`${shy.product.name} bears ${less} less than the layer over it is pressed at: it may shrink and show a gap. Leave a small overlap.`
+        : phrase`${shy.product.name} bears ${less} less than ${product.name} is pressed at, and they lie beside each other: press ${product.name} first, as the hotter of the two.`;
     },
   },
   {

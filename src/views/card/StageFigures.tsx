@@ -1,0 +1,92 @@
+/** Time and heat of a closing beside the press stage: chosen for one print, or kept by the house for every print of its transfer on its press. */
+import { useState } from 'react';
+import type { HouseSetting } from '../../core/house';
+import { type Choices, type ChosenStage, CLOSING_NAMES } from '../../core/order';
+import type { HouseUnits } from '../../core/units';
+import { QuantityField, type QuantityFieldProps } from '../../ui/QuantityField';
+
+/** What is typed for one closing. */
+export type StageFigure = Pick<HouseSetting, 'of'> & { stage: ChosenStage; value: number };
+
+export interface StageFiguresProps {
+  stage: ChosenStage;
+  choices: Choices;
+  unit: 'C' | 'F';
+  house: HouseUnits;
+  /** What the house keeps for this transfer on this press. */
+  kept: readonly HouseSetting[];
+  /** For whom the house would keep it. */
+  keptFor: string;
+  onChoose: (figure: Omit<StageFigure, 'value'> & { value: number | undefined }) => void;
+  onKeep: (figure: StageFigure) => void;
+}
+
+export function StageFigures({ stage, choices, unit, house, kept, keptFor, onChoose, onKeep }: StageFiguresProps) {
+  const name = CLOSING_NAMES[stage];
+  // a pre-press and a second press may be left out
+  const mayGo = stage === 'pre-press' || stage === 'finish';
+  const figures = [
+    {
+      of: 'time',
+      own: choices.stageS?.[stage],
+      label: `${name}${mayGo ? ', 0 for none' : ''}`,
+      kind: 'duration',
+      unit: 's',
+      min: mayGo ? 0 : 1,
+      max: 3600,
+    },
+    { of: 'temperature', own: choices.stageC?.[stage], label: `${name}, set to`, kind: 'temperature', unit, min: 20, max: 260 },
+  ] as const;
+  return figures.map(({ of, own, ...field }) => {
+    const byHouse = kept.find((one) => one.stage === stage && one.of === of)?.value;
+    return (
+      <OwnFigure
+        key={`${of} ${own ?? 'card'}`}
+        {...field}
+        house={house}
+        own={own}
+        byHouse={byHouse}
+        keptFor={keptFor}
+        onChoose={(value) => onChoose({ of, stage, value })}
+        onKeep={(value) => onKeep({ of, stage, value })}
+      />
+    );
+  });
+}
+
+interface OwnFigureProps extends Pick<QuantityFieldProps, 'label' | 'kind' | 'unit' | 'house' | 'min' | 'max'> {
+  /** Chosen for this print. */
+  own: number | undefined;
+  byHouse: number | undefined;
+  keptFor: string;
+  onChoose: (value: number | undefined) => void;
+  onKeep: (value: number) => void;
+}
+
+function OwnFigure({ own, byHouse, keptFor, onChoose, onKeep, ...field }: OwnFigureProps) {
+  const [typed, setTyped] = useState<number | null>(own ?? null);
+  const isNew = typed !== null && typed !== own;
+  return (
+    <div>
+      <QuantityField {...field} value={typed} onChange={setTyped} />
+      <div className="-mt-3 flex flex-wrap items-center gap-x-3">
+        {isNew && (
+          <button type="button" className="act act-quiet underline" onClick={() => onChoose(typed)}>
+            Take it for this print
+          </button>
+        )}
+        {own !== undefined && !isNew && (
+          <button type="button" className="act act-quiet underline" onClick={() => onChoose(undefined)}>
+            As the card says
+          </button>
+        )}
+        {own !== undefined && !isNew && byHouse !== own && (
+          <button type="button" className="act act-quiet underline" onClick={() => onKeep(own)}>
+            Keep it for {keptFor}
+          </button>
+        )}
+        {own === undefined && byHouse !== undefined && !isNew && <span className="label">kept by the house</span>}
+      </div>
+    </div>
+  );
+}
