@@ -20,8 +20,9 @@ test('a family is copied into a product from a supplier’s sheet, and a line is
   await page.getByRole('button', { name: '+ pre-press' }).click();
   await time.fill('6');
   await temperature.fill('');
-  await page.getByLabel('Cover', { exact: true }).selectOption('required');
-  await page.getByLabel('of', { exact: true }).selectOption('paper');
+  const stages = page.getByRole('group', { name: 'Stages' });
+  await stages.getByLabel('Cover', { exact: true }).selectOption('required');
+  await stages.getByLabel('of', { exact: true }).selectOption('paper');
   await page.getByRole('button', { name: 'press', exact: true }).click();
   await page.getByLabel('Pressure, as the sheet says it').fill('40 psi on our press');
   await page.getByRole('button', { name: 'Save', exact: true }).click();

@@ -104,13 +104,17 @@ export function ProductDetail({ product }: { product: Product }) {
         ...product.overrides.map(
           (one): Fact => [
             `for ${group(one)}`,
-            one.tempC ? (
-              <AsWritten kind="temperature" figure={one.tempC} />
-            ) : one.timeS ? (
-              <AsWritten kind="duration" figure={one.timeS} />
-            ) : (
-              one.pressure?.band
-            ),
+            <span key={group(one)}>
+              {one.tempC && <AsWritten kind="temperature" figure={one.tempC} />}
+              {one.tempC && one.timeS && ', '}
+              {one.timeS && <AsWritten kind="duration" figure={one.timeS} />}
+              {[one.pressure?.band, one.cover && `cover ${one.cover}`, one.peel && `peel ${one.peel}`]
+                .filter(Boolean)
+                .map((words) => `, ${words}`)
+                .join('')
+                .slice(one.tempC || one.timeS ? 0 : 2)}
+              {one.stage !== 'press' && ` in the ${one.stage}`}
+            </span>,
           ],
         ),
         ...product.alternatives.map((one): Fact => [one.name, 'an alternative of the sheet']),
