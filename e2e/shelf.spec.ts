@@ -20,7 +20,7 @@ test('a family is copied into a product from a supplier’s sheet, and a line is
   await page.getByRole('button', { name: '+ pre-press' }).click();
   await time.fill('6');
   await temperature.fill('');
-  const stages = page.getByRole('group', { name: 'Stages' });
+  const stages = page.getByRole('region', { name: 'Stages', exact: true });
   await stages.getByLabel('Cover', { exact: true }).selectOption('required');
   await stages.getByLabel('of', { exact: true }).selectOption('paper');
   await page.getByRole('button', { name: 'press', exact: true }).click();

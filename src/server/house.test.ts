@@ -56,7 +56,12 @@ describe('a setting of the house', () => {
   it('that cannot be one is refused by its field, and the house stays as it was', async () => {
     const { status, body } = await keep([KEPT, { ...KEPT, of: 'temperature', value: 900 }]);
     expect(status).toBe(422);
-    expect(body.errors).toEqual([{ field: 'settings.1.value', message: 'A time is 1 to 3600 s, a temperature 20 to 260 °C.' }]);
+    expect(body.errors).toEqual([
+      {
+        field: 'settings.1.value',
+        message: 'A time is 1 to 3600 s, a temperature 20 to 260 °C; only a pre-press or a second press may be 0 s.',
+      },
+    ]);
     expect(readHouse(shop().db).doc.settings).toBeUndefined();
   });
 

@@ -27,6 +27,8 @@ export interface QuantityFieldProps {
   /** What the server said about this field. */
   problem?: string | undefined;
   name?: string;
+  /** What holds while nothing is typed, inside units. */
+  whenEmpty?: number | null;
 }
 
 type Note =
@@ -34,7 +36,19 @@ type Note =
   | { kind: 'ask'; message: string; choices: { value: number; unit: UnitId; typed: string }[] }
   | null;
 
-export function QuantityField({ label, kind, value, unit, house, onChange, decimals, problem, name, ...limits }: QuantityFieldProps) {
+export function QuantityField({
+  label,
+  kind,
+  value,
+  unit,
+  house,
+  onChange,
+  decimals,
+  problem,
+  name,
+  whenEmpty = null,
+  ...limits
+}: QuantityFieldProps) {
   const input = useRef<HTMLInputElement>(null);
   const shown = value === null ? '' : formatFigure(value, unit, decimals).replace('−', '-');
   const [text, setText] = useState(shown);
@@ -77,6 +91,7 @@ export function QuantityField({ label, kind, value, unit, house, onChange, decim
       isWrong={message !== undefined}
       input={input}
       name={name}
+      placeholder={whenEmpty === null ? undefined : formatFigure(whenEmpty, unit, decimals)}
       onType={type}
       onLeave={read}
     >

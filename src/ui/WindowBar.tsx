@@ -19,7 +19,7 @@ const PAD = 14;
 /** Sides that are drawn as a line. */
 const LINES = [
   ['dye', 'dye'],
-  ['transfer', 'the transfer'],
+  ['transfer', 'patch'],
 ] as const;
 
 interface WindowBarProps {
@@ -79,7 +79,16 @@ function Drawing({
           at !== undefined && (
             <g key={side}>
               <line x1={x(at)} x2={x(at)} y1={40} y2={BASE_Y} stroke="var(--color-ink)" strokeDasharray="3 3" />
-              <text x={x(at) - 4} y={52 + 14 * i} fontSize="13" textAnchor="end" fill="var(--color-soft)">
+              <text
+                x={x(at) - 4}
+                y={52 + 14 * i}
+                fontSize="13"
+                textAnchor="end"
+                fill="var(--color-soft)"
+                stroke="var(--color-paper)"
+                strokeWidth="4"
+                paintOrder="stroke"
+              >
                 {label}
               </text>
             </g>

@@ -66,6 +66,7 @@ export const PRESSES = {
   bare: made({ id: 'bare', swapPlatens: [] }),
   clamshell: made({ id: 'clam', name: 'a clamshell', kind: 'clamshell' }),
   cap: made({ id: 'cap', name: 'a cap press', kind: 'cap', platen: { widthMm: 150, heightMm: 90 } }),
+  capUntied: made({ id: 'capUntied', name: 'a cap press', kind: 'cap', gauge: { kind: 'none' }, platen: { widthMm: 150, heightMm: 90 } }),
   twoSided: made({ id: 'two', name: 'a two-sided press', lower: { minC: 60, maxC: 220, offsetK: 0, spreadK: 2 } }),
   iron: made({
     id: 'iron',

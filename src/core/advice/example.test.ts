@@ -15,6 +15,11 @@ describe('the schools', () => {
           `${rule} ${value}`,
         ).toBe(true);
   });
+  it('a house from before a question was asked takes the answer a new shop starts with', () => {
+    const { felt: _, ...older } = STARTING_HOUSE.rules;
+    expect(HouseSchema.parse({ ...STARTING_HOUSE, rules: older }).rules).toEqual(STARTING_HOUSE.rules);
+    expect(HouseSchema.safeParse({ ...STARTING_HOUSE, rules: { ...older, felt: 'perhaps' } }).success).toBe(false);
+  });
   it('say of every answer what it changes', () => {
     for (const { answers } of SCHOOLS) for (const { changes } of answers) expect(changes.length).toBeGreaterThan(12);
   });

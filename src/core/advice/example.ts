@@ -3,7 +3,7 @@
 import { type Card, resolve } from '../card';
 import type { ResolveInput } from '../draft';
 import { COVER_SHEETS } from '../heat';
-import { type House, type HouseRules, SCHOOLS } from '../house';
+import { type House, SCHOOLS, type School, type SchoolId } from '../house';
 import { BUILT_IN_AIDS, BUILT_IN_BLANKS, BUILT_IN_FABRICS, usualPosition } from '../materials';
 import type { Press } from '../press';
 import { builtInProducts, type FamilyId, type Product } from '../sheet';
@@ -24,33 +24,7 @@ const PLAIN_PRESS: Press = {
   opensItself: false,
 };
 
-interface Example {
-  blankId: string;
-  family: FamilyId;
-  under?: FamilyId;
-  press?: Partial<Press>;
-  print?: Partial<ResolveInput['print']>;
-  zip?: boolean;
-}
-
-/** For each question a piece it matters on. */
-const EXAMPLES: Record<keyof HouseRules, Example> = {
-  coverWhenAllowed: { blankId: 'three-fibre-tee', family: 'cut-film' },
-  secondPress: { blankId: 'cotton-tee', family: 'cut-film' },
-  obstruction: { blankId: 'cotton-tee', family: 'cut-film', zip: true, print: { position: 'left chest', widthMm: 90, heightMm: 90 } },
-  loading: { blankId: 'cotton-tee', family: 'cut-film' },
-  prePress: { blankId: 'fleece-hoodie', family: 'cut-film' },
-  centre: { blankId: 'cotton-tee', family: 'cut-film' },
-  drop: { blankId: 'cotton-tee', family: 'cut-film', print: { heightMm: 430 } },
-  unmeasured: { blankId: 'cotton-tee', family: 'opaque-inkjet-paper', press: { calibration: null } },
-  layers: { blankId: 'cotton-tee', family: 'cut-film', under: 'cut-film' },
-  batch: { blankId: 'cotton-tee', family: 'two-sheet-toner' },
-  felt: { blankId: 'wooden-tag', family: 'cut-film' },
-  insideMark: { blankId: 'three-fibre-tee', family: 'cut-film', print: { choices: { heat: 'split' } } },
-};
-
-function inputFor(rule: keyof HouseRules, house: House): ResolveInput {
-  const example = EXAMPLES[rule];
+function inputFor({ rule, example }: School, house: House): ResolveInput {
   const blank = BUILT_IN_BLANKS.find((one) => one.id === example.blankId);
   const fabric = BUILT_IN_FABRICS.find((one) => one.id === blank?.fabricId);
   const products = builtInProducts('2026-01-01');
@@ -129,9 +103,11 @@ export interface SchoolExample {
 }
 
 /** The example of a school under a house, one card for each answer; only what differs is told. */
-export function schoolExample(rule: keyof HouseRules, house: House): SchoolExample {
-  const answers = SCHOOLS.find((school) => school.rule === rule)?.answers ?? [];
-  const cards = answers.map(({ value }) => resolve(inputFor(rule, { ...house, rules: { ...house.rules, [rule]: value } })));
+export function schoolExample(rule: SchoolId, house: House): SchoolExample {
+  const school = SCHOOLS.find((one) => one.rule === rule);
+  if (!school) throw new TypeError(`there is no school ${rule}`);
+  const { answers } = school;
+  const cards = answers.map(({ value }) => resolve(inputFor(school, { ...house, rules: { ...house.rules, [rule]: value } })));
   const text = (says: Phrase) => phraseText(says, house.units);
   const differs = (name: string) => new Set(cards.map((card) => text(factsOf(card).find(([other]) => other === name)?.[1] ?? []))).size > 1;
   const everywhere = (says: string) => cards.every((card) => card.steps.some((step) => text(step.says) === says));

@@ -4,22 +4,7 @@ import { Id, Initials } from '../materials';
 import { CHOSEN_STAGES } from '../order';
 import { HousePlacesSchema } from '../placement';
 import { AllowanceSchema, FAMILY_IDS } from '../sheet';
-
-const HouseRulesSchema = z.object({
-  coverWhenAllowed: z.enum(['always', 'never']),
-  secondPress: z.enum(['always', 'when an edge looks proud']),
-  obstruction: z.enum(['pillow', 'raise', 'hang off']),
-  loading: z.enum(['threaded', 'flat', 'turned']),
-  prePress: z.enum(['seconds', 'computed']),
-  centre: z.enum(['crease', 'ruler', 'eye']),
-  drop: z.enum(['fingers', 'ruler', 'tall art']),
-  unmeasured: z.enum(['widen', 'bump']),
-  layers: z.enum(['tack', 'full']),
-  batch: z.enum(['piece', 'step']),
-  felt: z.enum(['protect', 'leave out']),
-  insideMark: z.enum(['care', 'accept']),
-});
-export type HouseRules = z.infer<typeof HouseRulesSchema>;
+import { HouseRulesSchema, STARTING_RULES } from './schools';
 
 /** What is set otherwise by house rule for one press with one transfer, found in a run, with what spoke for it. */
 export const HouseSettingSchema = z
@@ -82,20 +67,7 @@ export type House = z.infer<typeof HouseSchema>;
 /** Where a new shop starts; every one of these can be changed. */
 export const STARTING_HOUSE: House = {
   units: { temperature: 'C', length: 'mm', linePressure: 'bar' },
-  rules: {
-    coverWhenAllowed: 'never',
-    secondPress: 'when an edge looks proud',
-    obstruction: 'pillow',
-    loading: 'threaded',
-    prePress: 'seconds',
-    centre: 'ruler',
-    drop: 'ruler',
-    unmeasured: 'widen',
-    layers: 'tack',
-    batch: 'piece',
-    felt: 'protect',
-    insideMark: 'care',
-  },
+  rules: STARTING_RULES,
   figures: { fingerMm: 18, prePressS: 5, finishS: 5, bumpK: 5 },
   operators: [],
   room: { tempC: 22, humidityPercent: 50 },

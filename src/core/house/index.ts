@@ -2,7 +2,6 @@
 
 export {
   type House,
-  type HouseRules,
   HouseSchema,
   type HouseSetting,
   houseSetting,
@@ -10,4 +9,4 @@ export {
   withoutSetting,
   withSetting,
 } from './house';
-export { SCHOOLS } from './schools';
+export { type HouseRules, SCHOOLS, type School, type SchoolId } from './schools';

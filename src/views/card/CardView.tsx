@@ -197,6 +197,7 @@ function CardSheet({ worked, line, print, house, save, heatHref, aside }: CardSh
           print={print}
           product={product}
           press={press}
+          stages={card.stages}
           kept={(shop.data?.house.settings ?? []).filter((one) => one.pressId === press.id && one.productId === product.id)}
           onChoose={(choices, what) => void choose(choices, what)}
           onKeep={(figure) => keepFigure({ ...figure, pressId: press.id, productId: product.id })}

@@ -1,4 +1,5 @@
 /** Choices beside the card's own pick: everything the sheet, the press and the blank leave open for one print. */
+import type { Stage } from '../../core/card';
 import type { HouseSetting } from '../../core/house';
 import { CHOSEN_STAGES, type Choices, type ChosenStage, CLOSING_NAMES, type Print } from '../../core/order';
 import type { Press } from '../../core/press';
@@ -11,6 +12,8 @@ interface ChoicesPanelProps {
   print: Print;
   product: Product;
   press: Press;
+  /** The stages of the card as it is worked out now. */
+  stages: readonly Stage[];
   /** What the house keeps for this transfer on this press. */
   kept: readonly HouseSetting[];
   onChoose: (choices: Choices, what: string) => void;
@@ -24,7 +27,7 @@ const named = (values: readonly string[]) => values.map((value) => ({ value, tex
 const mayChoose = (kind: ChosenStage, print: Print, product: Product): boolean =>
   kind === 'marry' ? writtenStage(product, 'marry') !== undefined : kind === 'tack' ? print.layers.length > 1 : true;
 
-export function ChoicesPanel({ print, product, press, kept, onChoose, onKeep }: ChoicesPanelProps) {
+export function ChoicesPanel({ print, product, press, stages, kept, onChoose, onKeep }: ChoicesPanelProps) {
   const units = useUnits();
   const { choices } = print;
   const stage = product.stages.find((one) => one.kind === 'press');
@@ -104,6 +107,7 @@ export function ChoicesPanel({ print, product, press, kept, onChoose, onKeep }: 
             key={kind}
             stage={kind}
             choices={choices}
+            stages={stages}
             unit={press.set.unit}
             house={units}
             kept={kept}

@@ -1,5 +1,6 @@
 /** Time and heat of a closing beside the press stage: chosen for one print, or kept by the house for every print of its transfer on its press. */
 import { useState } from 'react';
+import type { Stage } from '../../core/card';
 import type { HouseSetting } from '../../core/house';
 import { type Choices, type ChosenStage, CLOSING_NAMES } from '../../core/order';
 import type { HouseUnits } from '../../core/units';
@@ -11,6 +12,8 @@ export type StageFigure = Pick<HouseSetting, 'of'> & { stage: ChosenStage; value
 export interface StageFiguresProps {
   stage: ChosenStage;
   choices: Choices;
+  /** The stages of the card as it is worked out now. */
+  stages: readonly Stage[];
   unit: 'C' | 'F';
   house: HouseUnits;
   /** What the house keeps for this transfer on this press. */
@@ -21,21 +24,32 @@ export interface StageFiguresProps {
   onKeep: (figure: StageFigure) => void;
 }
 
-export function StageFigures({ stage, choices, unit, house, kept, keptFor, onChoose, onKeep }: StageFiguresProps) {
+export function StageFigures({ stage, choices, stages, unit, house, kept, keptFor, onChoose, onKeep }: StageFiguresProps) {
   const name = CLOSING_NAMES[stage];
+  const now = stages.find(({ kind }) => kind === stage);
   // a pre-press and a second press may be left out
   const mayGo = stage === 'pre-press' || stage === 'finish';
   const figures = [
     {
       of: 'time',
       own: choices.stageS?.[stage],
+      whenEmpty: now?.timeS ?? null,
       label: `${name}${mayGo ? ', 0 for none' : ''}`,
       kind: 'duration',
       unit: 's',
       min: mayGo ? 0 : 1,
       max: 3600,
     },
-    { of: 'temperature', own: choices.stageC?.[stage], label: `${name}, set to`, kind: 'temperature', unit, min: 20, max: 260 },
+    {
+      of: 'temperature',
+      own: choices.stageC?.[stage],
+      whenEmpty: now?.setC ?? null,
+      label: `${name}, set to`,
+      kind: 'temperature',
+      unit,
+      min: 20,
+      max: 260,
+    },
   ] as const;
   return figures.map(({ of, own, ...field }) => {
     const byHouse = kept.find((one) => one.stage === stage && one.of === of)?.value;
@@ -54,7 +68,7 @@ export function StageFigures({ stage, choices, unit, house, kept, keptFor, onCho
   });
 }
 
-interface OwnFigureProps extends Pick<QuantityFieldProps, 'label' | 'kind' | 'unit' | 'house' | 'min' | 'max'> {
+interface OwnFigureProps extends Pick<QuantityFieldProps, 'label' | 'kind' | 'unit' | 'house' | 'min' | 'max' | 'whenEmpty'> {
   /** Chosen for this print. */
   own: number | undefined;
   byHouse: number | undefined;

@@ -72,11 +72,15 @@ export const SHEET_STEPS: readonly StepRule[] = [
   {
     id: 'take-the-backing-off',
     at: 'place',
-    says: ({ input: { product } }) =>
-      needs(
-        product.facing === 'face up' && product.carrier === 'none' && product.familyId !== 'heat-glued-patch',
-        phrase`Take its backing off.`,
-      ),
+    says: ({ input: { product, under } }) => {
+      const backed = [...under, product].filter(
+        (one) => one.facing === 'face up' && one.carrier === 'none' && one.familyId !== 'heat-glued-patch',
+      );
+      if (backed.length === 0) return null;
+      return under.length === 0
+        ? phrase`Take its backing off.`
+        : phrase`Take the backing off ${backed.map(({ name }) => name).join(' and ')}.`;
+    },
   },
   {
     id: 'lay-the-mask',

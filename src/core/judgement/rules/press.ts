@@ -42,9 +42,11 @@ export const PRESS_RULES: readonly Rule[] = [
       return when(pressureSetting(press, draft.band, touchingArea(input, draft)).sure === 'guess', () =>
         isHandHeld(press)
           ? phrase`${press.name} has no pressure reading: lean on it evenly and look at the first piece closely.`
-          : slips
-            ? slipWords(press.name, slips)
-            : phrase`The pressure of ${press.name} was never tied to a figure: try paper slips at the four corners first.`,
+          : press.kind === 'cap'
+            ? phrase`The pressure of ${press.name} was never tied to a figure, and a curved form has no corners to pull slips at: close it on a spare cap and pull at the edges of the first print.`
+            : slips
+              ? slipWords(press.name, slips)
+              : phrase`The pressure of ${press.name} was never tied to a figure: try paper slips at the four corners first.`,
       );
     },
   },
