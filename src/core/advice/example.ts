@@ -33,6 +33,7 @@ function inputFor({ rule, example }: School, house: House): ResolveInput {
   if (!blank || !fabric || !product) throw new TypeError(`the example for ${rule} names what is not built in`);
   const under = example.under ? [general(example.under)].filter((one) => one !== undefined) : [];
   const position = usualPosition(blank.kind);
+  const { heat, ...placed } = example.print ?? {};
   return {
     print: {
       key: 'a',
@@ -50,8 +51,8 @@ function inputFor({ rule, example }: School, house: House): ResolveInput {
       smallType: false,
       crossesSeam: false,
       pressId: PLAIN_PRESS.id,
-      choices: {},
-      ...example.print,
+      choices: { ...(heat && { heat }) },
+      ...placed,
     },
     item: { size: blank.sizes[0] ?? '', roster: [], perClosing: 1, together: [], before: [] },
     blank: example.zip

@@ -3,9 +3,8 @@
 import { type Draft, keptWords, ownSetC, type PreparedInput, pressOf, type Reason } from '../draft';
 import type { HouseSetting } from '../house';
 import { marginsAt, namedIn, settable, smallestMargin, type Window } from '../judgement';
-import { CHOSEN_STAGES, type ChosenStage } from '../order';
 import { BAND_KPA, pressOffset, setForMiddle } from '../press';
-import { type Allowed, figurePhrase } from '../sheet';
+import { type Allowed, CHOSEN_STAGES, type ChosenStage, figurePhrase } from '../sheet';
 import { contact, type Phrase, type PhrasePart, phrase, setTemp, temp, tempDiff } from '../units';
 import type { Card } from './schema';
 import { pressureWords } from './steps/words';

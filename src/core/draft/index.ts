@@ -20,7 +20,7 @@ export { inEffect, keptTemp, keptTime, keptWords, leftOutReason, ownSetC, timeGo
 export { clearanceOf, type Laid, type LaidInput, laidOf, layOf, nudged, PILLOW_SINKS_MM, platenOf } from './laid';
 export { dyeLimit, HARMS, limitsFor, limitWords, MARKS } from './limits';
 export { areaOfArt, layIn, mapOf, prepared } from './measured';
-export { MIRRORS, type Mirror, mirrorOf } from './mirror';
+export { MIRRORS, type Mirror } from './mirror';
 export { FIELDS, type Field, type Reason, ReasonSchema } from './reason';
 export {
   adhesiveOf,

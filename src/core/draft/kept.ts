@@ -2,8 +2,7 @@
 
 import { type HouseSetting, houseSetting } from '../house';
 import { isHard } from '../materials';
-import type { ChosenStage } from '../order';
-import { type Figure, writtenPress } from '../sheet';
+import { type ChosenStage, type Figure, writtenPress } from '../sheet';
 import { type Phrase, phrase, seconds, setTemp } from '../units';
 import type { ResolveInput } from './input';
 import type { Reason } from './reason';

@@ -2,7 +2,7 @@
 import { z } from 'zod';
 import { CARD_SCHEMA_VERSION, type Card, CardSchema } from '../card';
 import type { Finding } from '../judgement';
-import { CHOSEN_STAGES } from '../order';
+import { CHOSEN_STAGES } from '../sheet';
 
 const now = CardSchema.shape;
 const layer = now.of.shape.layers.element;

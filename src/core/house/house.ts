@@ -1,9 +1,8 @@
 /** House rules: the shop's choice where practice differs, the units and room it works in, and who works there. */
 import { z } from 'zod';
 import { Id, Initials } from '../materials';
-import { CHOSEN_STAGES } from '../order';
 import { HousePlacesSchema } from '../placement';
-import { AllowanceSchema, FAMILY_IDS } from '../sheet';
+import { AllowanceSchema, CHOSEN_STAGES, FAMILY_IDS } from '../sheet';
 import { HouseRulesSchema, STARTING_RULES } from './schools';
 
 /** What is set otherwise by house rule for one press with one transfer, found in a run, with what spoke for it. */

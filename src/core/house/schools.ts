@@ -3,7 +3,7 @@
  * card, where a new shop starts, and a piece it matters on; the house's document, its screen and its examples are made from it.
  */
 import { z } from 'zod';
-import type { Print } from '../order';
+import type { Position } from '../materials';
 import type { Press } from '../press';
 import type { FamilyId } from '../sheet';
 
@@ -13,7 +13,7 @@ export interface ExamplePiece {
   family: FamilyId;
   under?: FamilyId;
   press?: Partial<Press>;
-  print?: Partial<Print>;
+  print?: { position?: Position; widthMm?: number; heightMm?: number; heat?: 'split' };
   zip?: boolean;
 }
 
@@ -158,7 +158,7 @@ const TABLE = {
       care: { text: 'say Care', changes: 'The card warns when the inside may shine.' },
       accept: { text: 'accept it', changes: 'Nobody sees the inside: only harm counts there.' },
     },
-    example: { blankId: 'three-fibre-tee', family: 'cut-film', print: { choices: { heat: 'split' } } },
+    example: { blankId: 'three-fibre-tee', family: 'cut-film', print: { heat: 'split' } },
   },
 } as const satisfies Record<string, SchoolRow>;
 

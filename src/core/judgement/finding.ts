@@ -1,7 +1,7 @@
 /** What the lamp is made of: bounds on the platen's surface, the window they leave, margins, and findings that lower it. */
 import { z } from 'zod';
 import { FIELDS } from '../draft';
-import { CHOSEN_STAGES } from '../order';
+import { CHOSEN_STAGES } from '../sheet';
 import { PhraseSchema } from '../units';
 
 const Temp = z.number();

@@ -12,8 +12,9 @@ export {
   type Window,
   WindowSchema,
 } from './finding';
-export { type Judgement, judge, LAW, type Law, QUICK, type SetValues } from './judge';
+export { judge, LAW, QUICK } from './judge';
+export type { Judgement, Law } from './judgement';
 export { lampAt } from './lamp';
 export { RULES } from './rules';
 export { PressureSettingSchema, type Setting, SettingSchema } from './setting';
-export { marginsAt, namedIn, settable, smallestMargin } from './window';
+export { marginsAt, namedIn, type SetValues, settable, smallestMargin } from './window';

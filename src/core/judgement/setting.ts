@@ -1,8 +1,9 @@
 /** What a piece is pressed with: the set values of its press stage, and what lies over and under it. */
 import { z } from 'zod';
-import { MIRRORS } from '../draft';
+import { type Draft, MIRRORS, type PreparedInput, pressOf, touchingArea, trialOf } from '../draft';
 import { COVER_KINDS, PRESSURE_BANDS } from '../materials';
 import { BASES } from '../order';
+import { bandMiddle, pressureSetting } from '../press';
 import { PADS, PEELS } from '../sheet';
 
 const Temp = z.number();
@@ -32,3 +33,29 @@ export const SettingSchema = z.object({
   trial: z.object({ fromS: z.number(), toS: z.number(), stepS: z.number() }).optional(),
 });
 export type Setting = z.infer<typeof SettingSchema>;
+
+/** What the press stage is pressed with. */
+export function settingOf(input: PreparedInput, draft: Draft, tempC: number, lowerC: number | null): Setting {
+  const { band } = draft;
+  const trial = trialOf(draft);
+  return {
+    tempC,
+    lowerC,
+    timeS: draft.timeS,
+    byHand: input.print.choices.setC !== undefined,
+    pressure: {
+      band,
+      contactKPa: bandMiddle(band),
+      asStated: pressOf(draft).pressure.asStated,
+      setting: pressureSetting(input.press, band, touchingArea(input, draft)),
+    },
+    peel: draft.peel,
+    cover: draft.cover,
+    mirror: draft.mirror,
+    base: draft.base,
+    pad: draft.pad,
+    platen: draft.platen.name,
+    spots: draft.spots,
+    ...(trial && { trial }),
+  };
+}

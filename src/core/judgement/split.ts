@@ -16,7 +16,7 @@ import { limitForTime } from '../materials';
 import { bandMiddle } from '../press';
 import { phrase, seconds, snap, temp, toInside, toShown } from '../units';
 import type { Bound, Window } from './finding';
-import { marginsAt, platenWords, smallestMargin, windowOf } from './window';
+import { marginsAt, namedIn, platenWords, smallestMargin, surfaceBounds, windowOf } from './window';
 
 /** Where a supplier's figures are taken to hold: heat from above, a base pad at this temperature under the cloth, °C. */
 const BASE_C = 45;
@@ -100,13 +100,14 @@ function boundsAt(input: PreparedInput, draft: Draft, lowerSetC: number): Bound[
  * For each lower temperature the bounds on the upper one are straight lines, so its best setting is found as for
  * heat from above; every step of the lower one is tried, for over coarse steps of both the room has more than one peak.
  */
-export function splitWindow(input: PreparedInput, draft: Draft): { lowerC: number; window: Window } {
+function splitWindow(input: PreparedInput, draft: Draft): { lowerC: number; window: Window } {
   const { press } = input;
   const lower = press.lower;
   if (!lower) throw new TypeError(`${press.name} has no heated lower platen`);
   const { unit, step } = press.set;
   const tried = (lowerC: number) => {
-    const window = windowOf(press, boundsAt(input, draft, lowerC), null);
+    const bounds = boundsAt(input, draft, lowerC);
+    const window = windowOf(press, bounds, null);
     return { lowerC, window, marginK: smallestMargin(marginsAt(window, window.bestSetC)) };
   };
   const first = Math.ceil(toShown(lower.minC, unit) / step - 1e-9);
@@ -117,4 +118,11 @@ export function splitWindow(input: PreparedInput, draft: Draft): { lowerC: numbe
     if (one.marginK > best.marginK + 1e-9) best = one;
   }
   return { lowerC: best.lowerC, window: best.window };
+}
+
+/** The window of the press stage: heated from above, or split between both platens with the lower one’s set value. */
+export function pressWindow(input: PreparedInput, draft: Draft): { lowerC: number | null; window: Window } {
+  if (draft.split) return splitWindow(input, draft);
+  const bounds = surfaceBounds(input, draft);
+  return { lowerC: null, window: windowOf(input.press, bounds, namedIn(pressOf(draft).tempC), draft.bumpK) };
 }

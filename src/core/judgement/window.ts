@@ -14,11 +14,12 @@ import {
   pieceOf,
   pressOf,
   sheetStage,
+  tackOf,
 } from '../draft';
 import { COVER_SHEETS, type CoverSheet, followOf, PADS_OVER, type Place, platenFor } from '../heat';
-import { FIBRES, limitForTime, type PressureBand } from '../materials';
+import { type CoverKind, FIBRES, limitForTime, type PressureBand } from '../materials';
 import { bandOf, type Offset, type Press, pressOffset, setForMiddle } from '../press';
-import type { Allowed } from '../sheet';
+import type { Allowed, ChosenStage } from '../sheet';
 import { type Phrase, phrase, seconds, snap, temp, toInside, toShown } from '../units';
 import type { Bound, Margin, Window } from './finding';
 
@@ -81,7 +82,7 @@ export function platenWords({ set }: Press, surfaceC: number, name: 'platen' | '
 }
 
 /** The two sides of a sheet's window. */
-export function sheetBounds({ min, max, ours, nominal }: Allowed): Bound[] {
+function sheetBounds({ min, max, ours, nominal }: Allowed): Bound[] {
   const [low, high] = ours
     ? [
         phrase`round the sheet’s ${temp(nominal)} we allow no less than ${temp(min)}`,
@@ -101,7 +102,7 @@ export const namedIn = ({ named, nominal }: Allowed): number | null => (named ? 
 const DYED_DAMAGE_C = 230;
 
 /** Mark, damage and dye, as bounds on the platen for a set of closings. */
-export function fabricBounds(input: PreparedInput, given: Draft, closings: readonly Closing[], band: PressureBand): Bound[] {
+function fabricBounds(input: PreparedInput, given: Draft, closings: readonly Closing[], band: PressureBand): Bound[] {
   const draft = { ...given, band };
   const limits = limitsFor(input);
   const { markC } = limits;
@@ -195,4 +196,76 @@ export function windowOf(press: Press, bounds: Bound[], namedC: number | null, b
   const room = (setC: number) => smallestMargin(marginsAt(open, setC));
   const bestSetC = room(named) >= Math.min(CLEAR_MARGIN_K, room(farthest)) ? named : farthest;
   return { ...open, settable: press.set, bestSetC };
+}
+
+/** A closing beside the press stage: the heat its sheet gives it, if it has one, and what it does to the cloth. */
+interface Further {
+  kind: ChosenStage;
+  /** Null: it is done at the press stage's. */
+  tempC: Allowed | null;
+  onCloth: { timeS: number; cover: CoverKind | null; padOver: PadOver | null; band: PressureBand } | null;
+}
+
+/** A closing with a window of its own: what it is set to, and how far it keeps inside each bound there. */
+export interface SetClosing {
+  kind: ChosenStage;
+  window: Window;
+  margins: Margin[];
+}
+
+/** Set values a piece came to for each closing, °C. */
+export interface SetValues {
+  press: number;
+  prePress: number;
+  marry: number;
+  finish: number;
+  tack: readonly number[];
+}
+
+/** Set values of every closing, and those closings beside the press stage that have a window of their own. */
+export function closingsSet(input: PreparedInput, draft: Draft, pressC: number): { values: SetValues; further: SetClosing[] } {
+  const further: SetClosing[] = [];
+  /** As it was chosen or is kept; else the press stage's set value where it serves, or the best of its own window. */
+  const at = ({ kind, tempC, onCloth }: Further): number => {
+    const own = ownSetC(input, kind);
+    if (!tempC && !own) return pressC;
+    const cloth = onCloth ? fabricBounds(input, draft, [{ name: kind, ...onCloth }], onCloth.band) : [];
+    const window = windowOf(input.press, [...(tempC ? sheetBounds(tempC) : []), ...cloth], tempC && namedIn(tempC));
+    const serves = smallestMargin(marginsAt(window, pressC)) >= CLEAR_MARGIN_K;
+    const setC = own ? settable(input.press, own.value) : serves ? pressC : window.bestSetC;
+    further.push({ kind, window, margins: marginsAt(window, setC) });
+    return setC;
+  };
+  const { finish, marry, under, prePressS, prePressCover } = draft;
+  const prePress = sheetStage(draft, 'pre-press');
+  const values = {
+    press: pressC,
+    prePress:
+      prePressS > 0
+        ? at({
+            kind: 'pre-press',
+            tempC: prePress?.ownHeat ? prePress.tempC : null,
+            onCloth: { timeS: prePressS, cover: prePressCover, padOver: padOverOf(draft), band: prePress?.pressure.band ?? draft.band },
+          })
+        : pressC,
+    // no blank lies in the press yet
+    marry: marry ? at({ kind: 'marry', tempC: marry.tempC, onCloth: null }) : pressC,
+    finish: finish
+      ? at({
+          kind: 'finish',
+          tempC: finish.sheet?.tempC ?? null,
+          onCloth: { timeS: finish.timeS, cover: finish.cover, padOver: null, band: finish.sheet?.pressure.band ?? draft.band },
+        })
+      : pressC,
+    tack: under.map(({ press, tack }, i) =>
+      draft.full[i]
+        ? at({
+            kind: 'tack',
+            tempC: press.tempC,
+            onCloth: { timeS: tackOf(draft, i), cover: draft.cover, padOver: null, band: press.pressure.band },
+          })
+        : at({ kind: 'tack', tempC: tack?.ownHeat ? tack.tempC : press.tempC, onCloth: null }),
+    ),
+  };
+  return { values, further };
 }

@@ -3,10 +3,7 @@
 export {
   BASES,
   type Base,
-  CHOSEN_STAGES,
   type Choices,
-  type ChosenStage,
-  CLOSING_NAMES,
   LaySchema,
   type Line,
   LineSchema,

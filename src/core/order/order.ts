@@ -1,22 +1,11 @@
 /** Orders as they are typed in: lines of items alike, each with one or more prints of one or more layers, perhaps named from a roster. */
 import { z } from 'zod';
 import { Dwell, Id, isSided, Name, POSITIONS, SetTemp, SIDES, sidedWords, Words } from '../materials';
-import { ART_KINDS, PEELS } from '../sheet';
+import { ART_KINDS, CHOSEN_STAGES, type ChosenStage, PEELS } from '../sheet';
 
 /** What the piece lies on. */
 export const BASES = ['usual pad', 'firm pad', 'pillow'] as const;
 export type Base = (typeof BASES)[number];
-
-/** Closings beside the press stage whose time a print may choose. */
-export const CHOSEN_STAGES = ['marry', 'pre-press', 'tack', 'finish'] as const;
-export type ChosenStage = (typeof CHOSEN_STAGES)[number];
-/** As they are called at the press. */
-export const CLOSING_NAMES: Record<ChosenStage, string> = {
-  marry: 'Marry',
-  'pre-press': 'Pre-press',
-  tack: 'Tack',
-  finish: 'Second press',
-};
 
 const DwellOrNone = z.union([z.literal(0), Dwell]);
 

@@ -32,5 +32,16 @@ export {
   writtenStage,
 } from './product';
 export { isFoundBy } from './search';
-export { SHEET_C, SHEET_S, type SheetStage, STAGE_KINDS, type StageChange, type StageKind, type WrittenStage } from './stage';
+export {
+  CHOSEN_STAGES,
+  type ChosenStage,
+  CLOSING_NAMES,
+  SHEET_C,
+  SHEET_S,
+  type SheetStage,
+  STAGE_KINDS,
+  type StageChange,
+  type StageKind,
+  type WrittenStage,
+} from './stage';
 export { ART_KINDS, type ArtKind, PADS, type Pad, PEELS, type Peel } from './traits';

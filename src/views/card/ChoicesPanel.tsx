@@ -1,9 +1,9 @@
 /** Choices beside the card's own pick: everything the sheet, the press and the blank leave open for one print. */
 import type { Stage } from '../../core/card';
 import type { HouseSetting } from '../../core/house';
-import { CHOSEN_STAGES, type Choices, type ChosenStage, CLOSING_NAMES, type Print } from '../../core/order';
+import type { Choices, Print } from '../../core/order';
 import type { Press } from '../../core/press';
-import { type Product, writtenStage } from '../../core/sheet';
+import { CHOSEN_STAGES, type ChosenStage, CLOSING_NAMES, type Product, writtenStage } from '../../core/sheet';
 import { ChoiceField } from '../../ui/Field';
 import { useUnits } from '../../ui/house';
 import { type StageFigure, StageFigures, type StageFiguresProps } from './StageFigures';

@@ -2,7 +2,8 @@
 import { useState } from 'react';
 import type { Stage } from '../../core/card';
 import type { HouseSetting } from '../../core/house';
-import { type Choices, type ChosenStage, CLOSING_NAMES } from '../../core/order';
+import type { Choices } from '../../core/order';
+import { type ChosenStage, CLOSING_NAMES } from '../../core/sheet';
 import type { HouseUnits } from '../../core/units';
 import { QuantityField, type QuantityFieldProps } from '../../ui/QuantityField';
 

@@ -1,6 +1,6 @@
 /** Settings the house keeps for a press with a transfer: what was found at the press, what spoke for it, and the click that drops it. */
 import { type HouseSetting, withoutSetting } from '../../core/house';
-import { CLOSING_NAMES } from '../../core/order';
+import { CLOSING_NAMES } from '../../core/sheet';
 import { formatDuration, formatQuantity } from '../../core/units';
 import { Fault } from '../../ui/Fault';
 import { useRoute } from '../../ui/query';

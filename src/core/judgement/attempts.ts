@@ -1,0 +1,66 @@
+/**
+ * What is tried with a piece beside its first draft, and which of it stands: a better time within the sheet, and the piece
+ * without what the house keeps, where that would put it on Hold.
+ */
+import { betterTime } from '../bond';
+import { type Draft, decided, inEffect, leftOutReason, type PreparedInput, type Reason } from '../draft';
+import { type HouseSetting, withoutSetting } from '../house';
+import type { Judgement, Law } from './judgement';
+import { CLEAR_MARGIN_K } from './window';
+
+/** A piece as it is tried. */
+export interface Attempt {
+  input: PreparedInput;
+  draft: Draft;
+  reasons: Reason[];
+  /** Its time was moved for the bond’s sake. */
+  isMoved: boolean;
+  /** Settings of the house that were left out. */
+  leftOut: readonly HouseSetting[];
+}
+
+/** How far the trying has come. */
+export interface Course {
+  /** The judgement that stands so far. */
+  stands: Judgement;
+}
+
+const attemptOf = (input: PreparedInput, law: Law, leftOut: readonly HouseSetting[]): Attempt => ({
+  input,
+  ...decided(input, law.decisions),
+  isMoved: false,
+  leftOut,
+});
+
+export const firstAttempt = (input: PreparedInput, law: Law): Attempt => attemptOf(input, law, []);
+
+/** Whether a moved time stands: its bond is known, the set value is the same, and no margin that then were under 2 K was paid for it. */
+const isBetter = (moved: Judgement, first: Judgement): boolean =>
+  moved.bonds !== null &&
+  moved.window.bestSetC === first.window.bestSetC &&
+  moved.bestMarginK >= Math.min(CLEAR_MARGIN_K, first.bestMarginK);
+
+/**
+ * What stands after an attempt, and what is tried next; null: nothing more.
+ *
+ * Where the bond at the set value is not sound and nobody chose the time, the time is moved within the sheet as far as it
+ * helps. What the house keeps for this press and transfer comes before that, but not where the piece would be on Hold with it.
+ */
+export function nextAttempt(course: Course | null, attempt: Attempt, judged: Judgement, law: Law): [Course, Attempt | null] {
+  const stands = attempt.isMoved && course && !isBetter(judged, course.stands) ? course.stands : judged;
+  const { input, draft, leftOut } = attempt;
+  if (!attempt.isMoved && judged.bonds) {
+    const moved = betterTime(input, draft, judged.window, judged.set.lowerC, judged.bonds);
+    if (moved) {
+      const changed = { ...draft, timeS: moved.timeS };
+      return [{ stands }, { ...attempt, draft: changed, reasons: [...attempt.reasons, moved.reason], isMoved: true }];
+    }
+  }
+  if (leftOut.length > 0) {
+    const said = stands.lamp.state === 'hold' ? [] : leftOut.map((one) => leftOutReason(one, input));
+    return [{ stands: { ...stands, reasons: [...stands.reasons, ...said] } }, null];
+  }
+  const kept = inEffect(input, stands.draft.timeS, stands.keptTemp);
+  if (stands.lamp.state !== 'hold' || kept.length === 0) return [{ stands }, null];
+  return [{ stands }, attemptOf({ ...input, house: kept.reduce(withoutSetting, input.house) }, law, kept)];
+}
