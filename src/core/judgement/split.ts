@@ -14,9 +14,9 @@ import {
 } from '../heat';
 import { limitForTime } from '../materials';
 import { bandMiddle } from '../press';
-import { phrase, seconds, snap, temp, toInside, toShown } from '../units';
+import { type Phrase, phrase, seconds, snap, temp, toInside, toShown } from '../units';
 import type { Bound, Window } from './finding';
-import { marginsAt, namedIn, platenWords, smallestMargin, surfaceBounds, windowOf } from './window';
+import { bestMargin, namedIn, platenWords, surfaceBounds, windowOf } from './window';
 
 /** Where a supplier's figures are taken to hold: heat from above, a base pad at this temperature under the cloth, °C. */
 const BASE_C = 45;
@@ -45,53 +45,59 @@ function placesOf({ fabric, product }: PreparedInput, draft: Draft): Places {
   };
 }
 
-/** Bounds on the upper platen's surface while the lower one is set to a temperature. */
-function boundsAt(input: PreparedInput, draft: Draft, lowerSetC: number): Bound[] {
+/** A bound while the lower platen stands at a set value; its words are put together only for the one that is shown. */
+interface SplitBound extends Omit<Bound, 'says'> {
+  says: () => Phrase;
+}
+
+/** Bounds on the upper platen's surface, for any set value of the lower one. */
+function boundsOver(input: PreparedInput, draft: Draft): (lowerSetC: number) => SplitBound[] {
   const { press, house } = input;
-  const lower = press.lower;
-  const [lowC, highC] = [
-    lowerSetC + (lower?.offsetK ?? 0) - (lower?.spreadK ?? 0),
-    lowerSetC + (lower?.offsetK ?? 0) + (lower?.spreadK ?? 0),
-  ];
+  const { offsetK = 0, spreadK = 0 } = press.lower ?? {};
   const places = placesOf(input, draft);
   const { min, max } = pressOf(draft).tempC;
-  const wanted = (sheetC: number) => settledTemperature(places.asSheet, sheetC, BASE_C);
-  const bounds: Bound[] = [
-    {
+  const [leastC, mostC] = [min, max].map((sheetC) => settledTemperature(places.asSheet, sheetC, BASE_C)) as [number, number];
+  const { markC, damageC } = limitsFor(input);
+  const limit = (limit15: number) => limitForTime(limit15, draft.timeS);
+  const wall = (side: Bound['side'], depth: Depth, limit15: number, breach: Bound['breach'], whose: 'mark' | 'damage', words: string) => {
+    const limitC = limit(limit15);
+    return (lowerSetC: number): SplitBound => {
+      const surfaceC = upperFor(depth, limitC, lowerSetC + offsetK + spreadK);
+      return {
+        side,
+        keep: 'below',
+        surfaceC,
+        breach,
+        says: () =>
+          phrase`${limitWords(input, whose, words)} at ${temp(limitC)} held ${seconds(draft.timeS)}; over a base at ${temp(lowerSetC)} that is ${platenWords(press, surfaceC, 'upper platen')}`,
+      };
+    };
+  };
+  const walls: ((lowerSetC: number) => SplitBound)[] = [
+    (lowerSetC) => ({
       side: 'sheet low',
       keep: 'above',
-      surfaceC: upperFor(places.glue, wanted(min), lowC),
+      surfaceC: upperFor(places.glue, leastC, lowerSetC + offsetK - spreadK),
       breach: 'hold',
-      says: phrase`the glue wants the ${temp(wanted(min))} that the sheet’s ${temp(min)} gives it; the rest comes from below`,
-    },
-    {
+      says: () => phrase`the glue wants the ${temp(leastC)} that the sheet’s ${temp(min)} gives it; the rest comes from below`,
+    }),
+    (lowerSetC) => ({
       side: 'sheet high',
       keep: 'below',
-      surfaceC: upperFor(places.glue, wanted(max), highC),
+      surfaceC: upperFor(places.glue, mostC, lowerSetC + offsetK + spreadK),
       breach: 'hold',
-      says: phrase`the glue bears no more than the ${temp(wanted(max))} of the sheet’s ${temp(max)}`,
-    },
+      says: () => phrase`the glue bears no more than the ${temp(mostC)} of the sheet’s ${temp(max)}`,
+    }),
   ];
-  const { markC, damageC } = limitsFor(input);
-  const add = (side: Bound['side'], depth: Depth, limit15: number, breach: Bound['breach'], whose: 'mark' | 'damage', words: string) => {
-    const limitC = limitForTime(limit15, draft.timeS);
-    bounds.push({
-      side,
-      keep: 'below',
-      surfaceC: upperFor(depth, limitC, highC),
-      breach,
-      says: phrase`${limitWords(input, whose, words)} at ${temp(limitC)} held ${seconds(draft.timeS)}; over a base at ${temp(lowerSetC)} that is ${platenWords(press, upperFor(depth, limitC, highC), 'upper platen')}`,
-    });
-  };
   if (markC !== null) {
-    add('mark', places.face, markC, 'hold', 'mark', MARKS);
-    if (house.rules.insideMark === 'care') add('inside mark', places.inside, markC, 'care', 'mark', 'shine or yellow inside');
+    walls.push(wall('mark', places.face, markC, 'hold', 'mark', MARKS));
+    if (house.rules.insideMark === 'care') walls.push(wall('inside mark', places.inside, markC, 'care', 'mark', 'shine or yellow inside'));
   }
   if (damageC !== null) {
-    add('under the art', places.glue, damageC, 'hold', 'damage', `${HARMS} under the art`);
-    add('inside', places.inside, damageC, 'hold', 'damage', `${HARMS} inside`);
+    walls.push(wall('under the art', places.glue, damageC, 'hold', 'damage', `${HARMS} under the art`));
+    walls.push(wall('inside', places.inside, damageC, 'hold', 'damage', `${HARMS} inside`));
   }
-  return bounds;
+  return (lowerSetC) => walls.map((at) => at(lowerSetC));
 }
 
 /**
@@ -105,11 +111,8 @@ function splitWindow(input: PreparedInput, draft: Draft): { lowerC: number; wind
   const lower = press.lower;
   if (!lower) throw new TypeError(`${press.name} has no heated lower platen`);
   const { unit, step } = press.set;
-  const tried = (lowerC: number) => {
-    const bounds = boundsAt(input, draft, lowerC);
-    const window = windowOf(press, bounds, null);
-    return { lowerC, window, marginK: smallestMargin(marginsAt(window, window.bestSetC)) };
-  };
+  const boundsAt = boundsOver(input, draft);
+  const tried = (lowerC: number) => ({ lowerC, marginK: bestMargin(press, boundsAt(lowerC)) });
   const first = Math.ceil(toShown(lower.minC, unit) / step - 1e-9);
   const last = Math.floor(toShown(lower.maxC, unit) / step + 1e-9);
   let best = tried(snap((lower.minC + lower.maxC) / 2, unit, step));
@@ -117,7 +120,8 @@ function splitWindow(input: PreparedInput, draft: Draft): { lowerC: number; wind
     const one = tried(toInside(n * step, unit));
     if (one.marginK > best.marginK + 1e-9) best = one;
   }
-  return { lowerC: best.lowerC, window: best.window };
+  const bounds = boundsAt(best.lowerC).map((one) => ({ ...one, says: one.says() }));
+  return { lowerC: best.lowerC, window: windowOf(press, bounds, null) };
 }
 
 /** The window of the press stage: heated from above, or split between both platens with the lower one’s set value. */

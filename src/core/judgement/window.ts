@@ -152,13 +152,29 @@ export const smallestMargin = (margins: readonly Margin[]): number => {
   return least;
 };
 
+/** Bounds without their words, on a press with its offset. */
+interface Bounded extends Offset {
+  bounds: readonly Omit<Bound, 'says'>[];
+}
+
+/** How far the delivered band keeps inside the nearest bound that holds a card, K: the smallest margin without making the others. */
+function roomAt(window: Bounded, setC: number): number {
+  const { lowC, highC } = bandOf(window, setC);
+  let least = Number.POSITIVE_INFINITY;
+  for (const { keep, surfaceC, breach } of window.bounds) {
+    const kelvin = keep === 'above' ? lowC - surfaceC : surfaceC - highC;
+    if (breach === 'hold' && kelvin < least) least = kelvin;
+  }
+  return least;
+}
+
 /**
  * The settable value with the largest smallest margin; of two equal, the cooler.
  *
  * Every margin is a straight line of the set value, or one that bends down at the setting measured, so the smallest of
  * them has one peak: from the middle between floor and ceiling the grid is climbed to it.
  */
-function bestSetting(window: Pick<Window, 'bounds'> & Offset, press: Press): number {
+function bestSetting(window: Bounded, press: Press): number {
   const { unit, step } = press.set;
   const held = window.bounds.filter((b) => b.breach === 'hold');
   const floor = Math.max(...held.filter((b) => b.keep === 'above').map((b) => b.surfaceC));
@@ -166,11 +182,17 @@ function bestSetting(window: Pick<Window, 'bounds'> & Offset, press: Press): num
   const low = Math.ceil(toShown(press.set.minC, unit) / step - 1e-9);
   const high = Math.max(low, Math.floor(toShown(press.set.maxC, unit) / step + 1e-9));
   const at = (n: number) => toInside(n * step, unit);
-  const room = (n: number) => smallestMargin(marginsAt(window, at(n)));
+  const room = (n: number) => roomAt(window, at(n));
   let best = Math.min(high, Math.max(low, Math.floor(toShown(setForMiddle(window, (floor + ceiling) / 2), unit) / step)));
   while (best < high && room(best + 1) > room(best) + 1e-9) best++;
   while (best > low && room(best - 1) > room(best) - 1e-9) best--;
   return at(best);
+}
+
+/** The most room any set value of a press leaves inside bounds, K. */
+export function bestMargin(press: Press, bounds: Bounded['bounds']): number {
+  const window = { ...pressOffset(press), bounds };
+  return roomAt(window, bestSetting(window, press));
 }
 
 /** A set value kept to the press's own step and range, °C. */
@@ -193,7 +215,7 @@ export function windowOf(press: Press, bounds: Bound[], namedC: number | null, b
   const open = { bounds, ...rest, offsetK: offsetK - bumpK };
   const farthest = bestSetting(open, press);
   const named = namedC === null ? farthest : settable(press, setForMiddle(open, namedC));
-  const room = (setC: number) => smallestMargin(marginsAt(open, setC));
+  const room = (setC: number) => roomAt(open, setC);
   const bestSetC = room(named) >= Math.min(CLEAR_MARGIN_K, room(farthest)) ? named : farthest;
   return { ...open, settable: press.set, bestSetC };
 }
