@@ -62,3 +62,58 @@ test('two people change one order: the second is told, and what they typed stays
   await expect(page.getByRole('alert')).toContainText('changed somewhere else');
   await expect(pieces).toHaveValue('6');
 });
+
+test('a marry’s time and heat are chosen for one print, kept by the house, and dropped there again', async ({ page }) => {
+  await page.goto('/orders/order-nebula/card');
+  const card = page.getByRole('article', { name: 'Card' });
+  await page.getByText('Press it another way').click();
+  await page.getByLabel('Marry', { exact: true }).fill('80');
+  await page.getByRole('button', { name: 'Take it for this print' }).click();
+  await expect(card).toContainText(/Close.*, 1:20, medium/);
+  await page.getByLabel('Marry, set to').fill('400');
+  await page.getByRole('button', { name: 'Take it for this print' }).click();
+  await expect(card.locator('[data-lamp="hold"]').first()).toBeVisible();
+  await expect(card).toContainText('In the marry: The hottest spot runs over the sheet');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(card.locator('[data-lamp="clear"]').first()).toBeVisible();
+  const keep = page.getByRole('button', { name: 'Keep it for Curlew Two-Sheet on Swing-away' });
+  await expect(keep).toHaveCount(1);
+  await keep.click();
+  await expect(page.getByText('marry kept by the house')).toBeVisible();
+
+  await page.goto('/house');
+  const kept = page.getByRole('region', { name: 'Settings the house keeps' });
+  await expect(kept).toContainText(/Curlew Two-Sheet on Swing-away, marry: 1:20/);
+  await expect(kept).toContainText('from a card');
+  await kept.getByRole('button', { name: 'Keep it no longer' }).click();
+  await expect(kept).toContainText('None yet');
+});
+
+test('an embossed print shows one letter for each of its layers, each the way it lies on its own sheet', async ({ page, request }) => {
+  const { order } = await (await request.get('/api/v1/orders/order-crew-tees')).json();
+  const [line] = order.lines;
+  const [print] = line.prints;
+  const layers = [
+    { key: 'a', productId: 'product-tuff', over: [] },
+    { key: 'b', productId: 'product-shale', over: ['a'] },
+  ];
+  const shield = {
+    ...print,
+    position: 'left chest',
+    artName: 'Shield',
+    artKind: 'full colour',
+    widthMm: 90,
+    heightMm: 90,
+    embossed: true,
+    layers,
+  };
+  const saved = await request.put('/api/v1/orders/order-shields', {
+    data: { ...order, id: 'order-shields', name: 'Shields', lines: [{ ...line, prints: [shield] }] },
+  });
+  expect(saved.status()).toBe(200);
+  await page.goto('/orders/order-shields/card');
+  const card = page.getByRole('article', { name: 'Card' });
+  await expect(card.locator('figure[data-mirror="mirrored"]')).toContainText('Tuff Block');
+  await expect(card.locator('figure[data-mirror="as read"]')).toContainText('Shale Print');
+  await expect(card).toContainText('turn the piece over, and press from the back');
+});

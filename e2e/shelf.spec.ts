@@ -155,3 +155,29 @@ test('a transfer looked up in the middle of a line comes back to it with all tha
   await page.getByRole('button', { name: 'Add the line, see its card' }).click();
   await expect(page.getByRole('article', { name: 'Card' })).toContainText('Kittiwake Clear');
 });
+
+test('cloth is weighed in ounces or grams, and a figure of the other is asked about', async ({ page }) => {
+  await page.goto('/shelf/fabrics/fabric-tote-canvas');
+  const weight = page.getByLabel('Weight');
+  await expect(weight).toHaveValue('9.4');
+  await weight.fill('340');
+  await weight.blur();
+  await expect(page.getByText('340 oz/yd², or did you mean 340 g/m²?')).toBeVisible();
+  await page.getByRole('button', { name: /^340.g\/m²$/ }).click();
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
+  await expect(page.getByRole('complementary', { name: 'Detail' })).toContainText('10.0 oz/yd²');
+});
+
+test('a transfer says what it never holds on, and how far a card may go from its one figure', async ({ page }) => {
+  await page.goto('/shelf/products/product-obsidian');
+  const allowance = page.getByRole('region', { name: 'Round a single figure' });
+  await allowance.getByLabel('Time, ± %').fill('30');
+  await allowance.getByLabel('Time, ± %').blur();
+  await expect(page.getByText('8–16 s is our allowance')).toBeVisible();
+  const never = page.getByRole('group', { name: 'Never holds on' });
+  await never.getByLabel('wood').check();
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
+  await expect(page.getByRole('complementary', { name: 'Detail' })).toContainText(
+    'wood, glass, mirror. On anything else a test piece comes first.',
+  );
+});

@@ -122,6 +122,7 @@ export function ProductDetail({ product }: { product: Product }) {
         ['Base', [product.base === 'firm' ? 'firm only' : 'any', product.pad === 'none' ? '' : product.pad].filter(Boolean).join(', ')],
         ['Goes on', `${product.substrates.join(', ')}${product.shades === 'any' ? '' : `; ${product.shades} only`}`],
         ...yes('Never on', never.length > 0, `${never.join(', ')}. On anything else a test piece comes first.`),
+        ...(product.madeOf ? yes('Made of', true, `${FIBRES[product.madeOf].name}, with its own limits`) : []),
         ...yes('Coated cloth', product.madeFor.length > 0, `made for ${product.madeFor.join(', ')}`),
         ...yes(
           'Nature',
