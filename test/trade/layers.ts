@@ -91,6 +91,17 @@ export const LAYERS: readonly Case[] = [
     notBecause: /shrink|press .* first/,
   },
   {
+    says: 'seconds of a tack chosen for this print stand, in full or not',
+    on: T,
+    with: 'stretch-film',
+    under: ['high-build-film'],
+    press: 'fives',
+    print: { sideBySide: true },
+    choices: { stageS: { tack: 4 } },
+    step: /tack 4 s/,
+    notBecause: /in full/,
+  },
+  {
     says: 'pressed in full on a cloth that does not bear it',
     on: 'three-fibre-tee',
     with: 'stretch-film',

@@ -174,7 +174,7 @@ export const MATERIALS: readonly Case[] = [
     noStep: /[Cc]ollar/,
     step: /[Tt]hread the shorts/,
   },
-  { says: 'a tee is threaded, its lint rolled off', on: T, with: 'cut-film', step: /Roll the lint off.*Keep collar.*|Thread the tee/ },
+  { says: 'a tee is threaded, its lint rolled off', on: T, with: 'cut-film', step: /Roll the lint off.*Keep collar.*Thread the tee/ },
   {
     says: 'a leather patch has limits of its own, whatever the cap bears',
     on: 'canvas-cap',

@@ -1,6 +1,6 @@
 /** The figures of each shutting of the press on a card: what is set, under what, and how it is peeled after. */
 
-import { type Draft, type PreparedInput, sheetStage, touchingArea } from '../draft';
+import { type Draft, type PreparedInput, sheetStage, tackBand, touchingArea } from '../draft';
 import { pressureSetting } from '../press';
 import type { Card, Stage } from './schema';
 
@@ -26,7 +26,7 @@ function ownOf(input: PreparedInput, draft: Draft, set: Card['set'], stage: Stag
       return at(sheetStage(draft, 'pre-press')?.pressure.band ?? draft.band, draft.prePressCover, 'none');
     case 'tack': {
       const under = draft.under[tack];
-      return at(draft.band, draft.cover, under?.press.peel ?? 'none');
+      return at(tackBand(draft, tack), draft.cover, under?.press.peel ?? 'none');
     }
     case 'finish':
       return at(finish?.sheet?.pressure.band ?? draft.band, finish?.cover ?? null, finish?.pull ?? 'none');

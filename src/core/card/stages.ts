@@ -149,7 +149,7 @@ function tacking(draft: Draft, set: SetValues, parts: ReturnType<typeof partsOf>
         'tack',
         tackOf(draft, i),
         set.tack[i] ?? set.press,
-        draft.full[i] ? phrase`Press in full ${seconds(tackOf(draft, i))}` : phrase`Tack ${seconds(tackOf(draft, i))}`,
+        draft.fullS[i] ? phrase`Press in full ${seconds(tackOf(draft, i))}` : phrase`Tack ${seconds(tackOf(draft, i))}`,
         [parts.upper, ...cover, ...laid, ...parts.below],
       ),
     );

@@ -27,7 +27,7 @@ const arrangedAsUsual = ({ press }: PreparedInput, sheeted: Sheeted): Own<Arrang
   marry: null,
   rubMarried: false,
   tackS: 0,
-  full: [],
+  fullS: [],
   embossTackS: 0,
   mask: null,
   trim: 'nothing',
@@ -50,12 +50,13 @@ function underOf(input: PreparedInput): Sheeted['under'] {
 /** Times as the press's own timer can be set. */
 function inSteps<T extends Partial<Draft>>(press: Press, draft: T): T {
   const step = (timeS: number) => dwell(press, timeS);
-  const { timeS, prePressS, tackS, embossTackS, finish } = draft;
+  const { timeS, prePressS, tackS, fullS, embossTackS, finish } = draft;
   return {
     ...draft,
     ...(timeS !== undefined && { timeS: step(timeS) }),
     ...(prePressS && { prePressS: step(prePressS) }),
     ...(tackS && { tackS: step(tackS) }),
+    ...(fullS && { fullS: fullS.map((one) => one && step(one)) }),
     ...(embossTackS && { embossTackS: step(embossTackS) }),
     ...(finish && { finish: { ...finish, timeS: step(finish.timeS) } }),
   };

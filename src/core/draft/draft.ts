@@ -46,8 +46,8 @@ export interface Arranged extends Sheeted {
   rubMarried: boolean;
   /** Seconds each lower layer is tacked, or pressed in full. */
   tackS: number;
-  /** Lower layers that the last press is too cool to finish: each is pressed in full at its own heat. */
-  full: boolean[];
+  /** Seconds of each lower layer that the last press is too cool to finish: it is pressed in full at its own heat. Null, or not there: tacked. */
+  fullS: (number | null)[];
   /** Seconds a film is tacked over a high-build layer before both are turned over and pressed from the back. */
   embossTackS: number;
   /** At what heat the mask that carries loose parts is lifted again; null: none is laid. */
@@ -93,8 +93,10 @@ export function trialOf(draft: Pick<Draft, 'sheet' | 'trial'>): { fromS: number;
 }
 
 /** Seconds a lower layer is pressed before the next is laid. */
-export const tackOf = ({ under, full, tackS }: Pick<Arranged, 'under' | 'full' | 'tackS'>, i: number): number =>
-  full[i] ? (under[i]?.press.timeS.nominal ?? tackS) : tackS;
+export const tackOf = ({ fullS, tackS }: Pick<Arranged, 'fullS' | 'tackS'>, i: number): number => fullS[i] ?? tackS;
+/** How hard it is pressed then: a layer that gets its full press gets its own sheet's. */
+export const tackBand = ({ under, fullS, band }: Pick<Arranged, 'under' | 'fullS' | 'band'>, i: number): PressureBand =>
+  fullS[i] ? (under[i]?.press.pressure.band ?? band) : band;
 
 export const sheetStage = (draft: { sheet: SheetFor }, kind: SheetStage['kind']): SheetStage | null =>
   draft.sheet.stages.find((one) => one.kind === kind) ?? null;

@@ -10,6 +10,7 @@ export {
   obstructionsUnder,
   pressOf,
   sheetStage,
+  tackBand,
   tackOf,
   thicknessOf,
   touchingArea,

@@ -19,10 +19,10 @@ export interface Attempt {
   leftOut: readonly HouseSetting[];
 }
 
-/** How far the trying has come. */
-export interface Course {
-  /** The judgement that stands so far. */
+/** The judgement that stands so far, and what is tried next; null: nothing more. */
+interface Outcome {
   stands: Judgement;
+  next: Attempt | null;
 }
 
 const attemptOf = (input: PreparedInput, law: Law, leftOut: readonly HouseSetting[]): Attempt => ({
@@ -41,26 +41,28 @@ const isBetter = (moved: Judgement, first: Judgement): boolean =>
   moved.bestMarginK >= Math.min(CLEAR_MARGIN_K, first.bestMarginK);
 
 /**
- * What stands after an attempt, and what is tried next; null: nothing more.
+ * What comes of an attempt.
  *
  * Where the bond at the set value is not sound and nobody chose the time, the time is moved within the sheet as far as it
  * helps. What the house keeps for this press and transfer comes before that, but not where the piece would be on Hold with it.
+ *
+ * @param before what stood until then; null: this is the first attempt
  */
-export function nextAttempt(course: Course | null, attempt: Attempt, judged: Judgement, law: Law): [Course, Attempt | null] {
-  const stands = attempt.isMoved && course && !isBetter(judged, course.stands) ? course.stands : judged;
+export function nextAttempt(before: Judgement | null, attempt: Attempt, judged: Judgement, law: Law): Outcome {
   const { input, draft, leftOut } = attempt;
-  if (!attempt.isMoved && judged.bonds) {
-    const moved = betterTime(input, draft, judged.window, judged.set.lowerC, judged.bonds);
-    if (moved) {
-      const changed = { ...draft, timeS: moved.timeS };
-      return [{ stands }, { ...attempt, draft: changed, reasons: [...attempt.reasons, moved.reason], isMoved: true }];
-    }
-  }
+  const moved = !attempt.isMoved && judged.bonds && betterTime(input, draft, judged.window, judged.set.lowerC, judged.bonds);
+  if (moved)
+    return {
+      stands: judged,
+      next: { ...attempt, draft: { ...draft, timeS: moved.timeS }, reasons: [...attempt.reasons, moved.reason], isMoved: true },
+    };
+  const stands = attempt.isMoved && before && !isBetter(judged, before) ? before : judged;
+  const held = stands.lamp.state === 'hold';
   if (leftOut.length > 0) {
-    const said = stands.lamp.state === 'hold' ? [] : leftOut.map((one) => leftOutReason(one, input));
-    return [{ stands: { ...stands, reasons: [...stands.reasons, ...said] } }, null];
+    const said = held ? [] : leftOut.map((one) => leftOutReason(one, input));
+    return { stands: { ...stands, reasons: [...stands.reasons, ...said] }, next: null };
   }
-  const kept = inEffect(input, stands.draft.timeS, stands.keptTemp);
-  if (stands.lamp.state !== 'hold' || kept.length === 0) return [{ stands }, null];
-  return [{ stands }, attemptOf({ ...input, house: kept.reduce(withoutSetting, input.house) }, law, kept)];
+  const kept = held ? inEffect(input, stands.draft.timeS, stands.keptTemp) : [];
+  if (kept.length === 0) return { stands, next: null };
+  return { stands, next: attemptOf({ ...input, house: kept.reduce(withoutSetting, input.house) }, law, kept) };
 }

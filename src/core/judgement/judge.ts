@@ -1,7 +1,7 @@
 /** Judge: what is settled about a piece, the window it leaves on this press, the set value and the lamp. */
 
 import { DECISIONS, keptTemp, type PreparedInput } from '../draft';
-import { type Attempt, type Course, firstAttempt, nextAttempt } from './attempts';
+import { type Attempt, firstAttempt, nextAttempt } from './attempts';
 import type { Judgement, Law } from './judgement';
 import { lampFor } from './lamp';
 import { RULES, ruleFindings } from './rules';
@@ -48,12 +48,13 @@ function judgeAttempt({ input, draft, reasons }: Attempt, law: Law): Judgement {
  * and which of them stands, is told in attempts.
  */
 export function judge(input: PreparedInput, law: Law = LAW): Judgement {
-  let attempt: Attempt | null = firstAttempt(input, law);
-  let course: Course | null = null;
-  while (attempt) {
+  let attempt = firstAttempt(input, law);
+  let before: Judgement | null = null;
+  for (;;) {
     const judged = judgeAttempt(attempt, law);
-    [course, attempt] = nextAttempt(course, attempt, judged, law);
+    const { stands, next } = nextAttempt(before, attempt, judged, law);
+    if (!next) return stands;
+    before = stands;
+    attempt = next;
   }
-  if (!course) throw new TypeError('a piece is judged at least once');
-  return course.stands;
 }

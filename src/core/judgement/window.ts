@@ -14,6 +14,7 @@ import {
   pieceOf,
   pressOf,
   sheetStage,
+  tackBand,
   tackOf,
 } from '../draft';
 import { COVER_SHEETS, type CoverSheet, followOf, PADS_OVER, type Place, platenFor } from '../heat';
@@ -280,11 +281,11 @@ export function closingsSet(input: PreparedInput, draft: Draft, pressC: number):
         })
       : pressC,
     tack: under.map(({ press, tack }, i) =>
-      draft.full[i]
+      draft.fullS[i]
         ? at({
             kind: 'tack',
             tempC: press.tempC,
-            onCloth: { timeS: tackOf(draft, i), cover: draft.cover, padOver: null, band: press.pressure.band },
+            onCloth: { timeS: tackOf(draft, i), cover: draft.cover, padOver: null, band: tackBand(draft, i) },
           })
         : at({ kind: 'tack', tempC: tack?.ownHeat ? tack.tempC : press.tempC, onCloth: null }),
     ),

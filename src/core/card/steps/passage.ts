@@ -26,7 +26,7 @@ const PULL_WORDS: Record<Exclude<Peel, 'none'>, string> = {
 /** How long each lower layer is pressed; one figure where all are alike. */
 const tackWords = (draft: Draft): Phrase => {
   const times = draft.under.map((_, i) =>
-    draft.full[i] ? phrase`${seconds(tackOf(draft, i))} in full` : phrase`${seconds(tackOf(draft, i))}`,
+    draft.fullS[i] ? phrase`${seconds(tackOf(draft, i))} in full` : phrase`${seconds(tackOf(draft, i))}`,
   );
   const alike = new Set(times.map((words) => JSON.stringify(words))).size === 1;
   return (alike ? times.slice(0, 1) : times).reduce((all, one) => phrase`${all}, then ${one}`);

@@ -139,12 +139,12 @@ export const PASSAGE: readonly Decision<Sheeted, Arranged>[] = [
     id: 'layers-hotter-in-full',
     field: 'layers',
     rank: 'usual',
-    decide: (_, known) => {
+    decide: (input, known) => {
       const last = pressOf(known).tempC.nominal;
-      const full = known.under.map(({ press }) => press.tempC.min > last);
-      const hot = known.under.filter((_, i) => full[i]);
-      return given(hot.length > 0, () => ({
-        set: { full },
+      const hot = known.under.filter(({ press }) => press.tempC.min > last);
+      // seconds chosen for this print are the operator's word
+      return given(hot.length > 0 && ownSeconds(input, 'tack') === null, () => ({
+        set: { fullS: known.under.map((one) => (hot.includes(one) ? one.press.timeS.nominal : null)) },
         source: SHEET,
         says: phrase`The last press is too cool for ${hot.map(({ product }) => product.name).join(' and ')}: pressed in full first, at its own heat, and bears what comes after.`,
       }));
