@@ -174,10 +174,34 @@ test('a transfer says what it never holds on, and how far a card may go from its
   await allowance.getByLabel('Time, ± %').fill('30');
   await allowance.getByLabel('Time, ± %').blur();
   await expect(page.getByText('8–16 s is our allowance')).toBeVisible();
-  const never = page.getByRole('group', { name: 'Never holds on' });
-  await never.getByLabel('wood').check();
+  await page.getByRole('group', { name: 'What it goes on' }).getByLabel('wood').selectOption('never');
   await page.getByRole('button', { name: 'Save', exact: true }).click();
   await expect(page.getByRole('complementary', { name: 'Detail' })).toContainText(
     'wood, glass, mirror. On anything else a test piece comes first.',
   );
+});
+
+test('a sheet with a tolerance, a group with a peel of its own and a finish with its pull is typed, and stands as it was written', async ({
+  page,
+}) => {
+  await page.goto('/shelf/products/product-feldspar');
+  const stages = page.getByRole('region', { name: 'Stages', exact: true });
+  await stages.getByLabel('Temperature, as the sheet has it').fill('305 ± 9');
+  await stages.getByRole('button', { name: '+ finish' }).click();
+  await stages.getByLabel('Time, as the sheet has it').fill('about 6');
+  await stages.getByLabel('of', { exact: true }).selectOption('used carrier');
+  await stages.getByLabel('Its cover is pulled').selectOption('cold');
+  const groups = page.getByRole('region', { name: 'By fabric or colour' });
+  await groups.getByRole('button', { name: '+ settings for a group' }).click();
+  const last = groups.getByLabel('On', { exact: true }).last();
+  await last.selectOption('wood');
+  await groups.getByLabel('Temperature', { exact: true }).last().fill('');
+  await groups.getByLabel('Time', { exact: true }).last().fill('20');
+  await groups.getByLabel('Peel', { exact: true }).last().selectOption('cold');
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
+  const detail = page.getByRole('complementary', { name: 'Detail' });
+  await expect(detail).toContainText(/305 ± 9\s°F/);
+  await expect(detail).toContainText(/about 6\ss/);
+  await expect(detail).toContainText(/for wood.*20\ss, peel cold/);
+  await expect(detail).toContainText(/under (the )?used carrier.*, pulled cold/);
 });

@@ -27,6 +27,7 @@ export {
   pressStage,
   type SheetFor,
   sheetFor,
+  withFitness,
   withRevision,
   writtenPress,
   writtenStage,

@@ -158,6 +158,17 @@ export function fitnessOn({ substrates, never, familyId }: Pick<Product, 'substr
   return (never ?? FAMILIES[familyId].never.on).includes(on) ? 'never' : 'test piece first';
 }
 
+/** What of a product changes when it is to take to a material otherwise. */
+export function withFitness(
+  product: Pick<Product, 'substrates' | 'never' | 'familyId'>,
+  on: Substrate,
+  fitness: Fitness,
+): Pick<Product, 'substrates' | 'never'> {
+  const without = (list: readonly Substrate[]) => list.filter((one) => one !== on);
+  const [usual, never] = [without(product.substrates), without(product.never ?? FAMILIES[product.familyId].never.on)];
+  return { substrates: fitness === 'usual' ? [...usual, on] : usual, never: fitness === 'never' ? [...never, on] : never };
+}
+
 /** Why a transfer never holds on a material: its family's reason, or that its own sheet rules it out. */
 export const neverBecause = ({ familyId }: Pick<Product, 'familyId'>, on: Substrate): string => {
   const { never } = FAMILIES[familyId];

@@ -50,7 +50,8 @@ function AsWritten({ kind, figure }: { kind: 'temperature' | 'duration'; figure:
   const { first, beside } = houseUnit(kind, house);
   return (
     <span className="figure">
-      {figureWords(figure, first)} {beside && <span className="label">{figureWords(figure, beside)}</span>}
+      {figureWords(figure, first)}
+      {beside && <span className="label"> {figureWords(figure, beside)}</span>}
     </span>
   );
 }
@@ -67,7 +68,8 @@ function StageWords({ stage }: { stage: WrittenStage }) {
       </span>
       <span className="label block">
         {[
-          stage.cover === 'required'
+          // a second press is always done under something
+          stage.cover === 'required' || stage.kind === 'finish'
             ? `under ${COVER_SHEETS[stage.coverKind].name}`
             : stage.cover === 'allowed'
               ? 'cover left open'

@@ -86,7 +86,7 @@ export function Overrides({ doc, house, fields, onChange }: OverridesProps) {
       {doc.overrides.map((one, i) => {
         const { fabricGroup, colourGroup, ...rest } = one;
         return (
-          <div key={i} className="col-span-6 grid grid-cols-4 gap-x-4">
+          <div key={i} className={`col-span-6 grid grid-cols-4 gap-x-4 ${i > 0 ? 'rule-top pt-3' : ''}`}>
             <ChoiceField
               label="On"
               value={fabricGroup ?? ''}

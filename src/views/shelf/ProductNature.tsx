@@ -1,7 +1,7 @@
 /** What a transfer is like and where it may go: how it lies, base, layering, materials, art, use. */
 
 import { COATINGS, DUTIES, FIBRE_IDS, FIBRES, SUBSTRATES } from '../../core/materials';
-import { ART_KINDS, fitnessOn, PEELS, type Product } from '../../core/sheet';
+import { ART_KINDS, type Fitness, fitnessOn, PEELS, type Product, withFitness } from '../../core/sheet';
 import { Check } from '../../ui/Check';
 import { ChoiceField } from '../../ui/Field';
 import type { EditorProps } from './AidEditor';
@@ -10,6 +10,8 @@ import { Cell, Part } from './Frame';
 type Some = Pick<EditorProps<Product>, 'doc' | 'onChange'>;
 
 const plain = <const T extends string>(values: readonly T[]) => values.map((value) => ({ value, text: value }));
+
+const FITNESSES = plain(['usual', 'test piece first', 'never'] satisfies Fitness[]);
 
 const FLAGS = [
   ['stretches', 'Stretches with the cloth'],
@@ -118,7 +120,6 @@ export function Nature({ doc, onChange }: Some) {
 }
 
 export function Uses({ doc, onChange }: Some) {
-  const never = SUBSTRATES.filter((one) => fitnessOn(doc, one) === 'never');
   return (
     <Part name="Where it may go">
       <Cell span={2}>
@@ -134,18 +135,20 @@ export function Uses({ doc, onChange }: Some) {
         />
       </Cell>
       <span className="col-span-4" />
-      <Ticks
-        legend="Usual on; on anything else a test piece comes first"
-        all={SUBSTRATES}
-        on={doc.substrates}
-        onChange={(substrates) => onChange({ substrates, never: never.filter((one) => !substrates.includes(one)) })}
-      />
-      <Ticks
-        legend="Never holds on"
-        all={SUBSTRATES}
-        on={never}
-        onChange={(ticked) => onChange({ never: ticked, substrates: doc.substrates.filter((one) => !ticked.includes(one)) })}
-      />
+      <fieldset className="col-span-6">
+        <legend className="label pb-1">What it goes on</legend>
+        <div className="grid grid-cols-3 gap-x-5">
+          {SUBSTRATES.map((on) => (
+            <ChoiceField
+              key={on}
+              label={on}
+              value={fitnessOn(doc, on)}
+              options={FITNESSES}
+              onChange={(fitness) => onChange(withFitness(doc, on, fitness))}
+            />
+          ))}
+        </div>
+      </fieldset>
       <Ticks
         legend="Fibres the sheet names; none ticked: it names none"
         all={FIBRE_IDS}

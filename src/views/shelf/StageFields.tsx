@@ -66,7 +66,12 @@ export function StageFields({ stage, product, house, path, fields, onChange }: S
         />
       </Cell>
       <Cell span={2}>
-        <ChoiceField label="Peel" value={stage.peel} options={plain(PEELS)} onChange={(peel) => patch({ peel })} />
+        <ChoiceField
+          label={stage.kind === 'finish' ? 'Its cover is pulled' : 'Peel'}
+          value={stage.peel}
+          options={plain(PEELS)}
+          onChange={(peel) => patch({ peel })}
+        />
       </Cell>
       <Cell span={2}>
         <ChoiceField
