@@ -60,7 +60,7 @@ function HouseForm({ now, fault, save }: { now: Reply<'house'> } & Saving) {
   }
   const patch = (part: Partial<House>) => setDraft((now) => ({ ...now, ...part }));
   return (
-    <div className="mx-auto grid max-w-[1240px] grid-cols-[1fr_24rem] gap-8 px-5 pt-4">
+    <div className="mx-auto grid max-w-[1240px] grid-cols-1 gap-8 min-[960px]:grid-cols-[1fr_24rem] px-5 pt-4">
       <form
         onSubmit={(event) => {
           event.preventDefault();
@@ -81,7 +81,7 @@ function HouseForm({ now, fault, save }: { now: Reply<'house'> } & Saving) {
         </div>
         <Fault of={fault} className="border-l-4 border-brick pl-3 text-brick" />
         <UnitsAndRoom draft={draft} fields={fields} onChange={patch} />
-        <div className="grid grid-cols-[1fr_8rem_6.5rem_7.5rem_6.5rem] gap-x-4">
+        <div className="grid grid-cols-2 gap-x-4 min-[760px]:grid-cols-[1fr_8rem_6.5rem_7.5rem_6.5rem]">
           <TextField
             label="Who presses here, initials"
             value={operators}
@@ -141,7 +141,7 @@ function HouseForm({ now, fault, save }: { now: Reply<'house'> } & Saving) {
         {SCHOOLS.map(({ rule, question, answers }) => (
           <fieldset
             key={rule}
-            className={`rule-top grid grid-cols-[12rem_1fr] gap-x-4 py-1 ${shown === rule ? 'bg-sheet' : ''}`}
+            className={`rule-top grid grid-cols-1 gap-x-4 py-1 min-[760px]:grid-cols-[12rem_1fr] ${shown === rule ? 'bg-sheet' : ''}`}
             onFocus={() => setShown(rule)}
           >
             <legend className="sr-only">{question}</legend>
@@ -186,7 +186,7 @@ interface UnitsProps {
 function UnitsAndRoom({ draft, fields, onChange }: UnitsProps) {
   const { units, room } = draft;
   return (
-    <div className="grid grid-cols-5 gap-x-4 pt-3">
+    <div className="grid grid-cols-2 gap-x-4 pt-3 min-[760px]:grid-cols-5">
       <ChoiceField
         label="Temperature"
         value={units.temperature}

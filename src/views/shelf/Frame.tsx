@@ -41,7 +41,7 @@ export function Frame({ heading, dirty, fault, merge, onSave, onBack, children }
 /** A part of an editor under its own heading. */
 export function Part({ name, hint, children }: { name: string; hint?: string; children: ReactNode }) {
   return (
-    <section className="rule-bottom grid grid-cols-[11rem_1fr] gap-x-6 py-3" aria-label={name}>
+    <section className="rule-bottom grid grid-cols-1 gap-x-6 gap-y-2 py-3 min-[760px]:grid-cols-[11rem_1fr]" aria-label={name}>
       <div>
         <h2>{name}</h2>
         {hint && <p className="label pt-1">{hint}</p>}
@@ -51,7 +51,14 @@ export function Part({ name, hint, children }: { name: string; hint?: string; ch
   );
 }
 
-const SPANS = { 1: 'col-span-1', 2: 'col-span-2', 3: 'col-span-3', 4: 'col-span-4', 6: 'col-span-6' } as const;
+/** On a phone two fields stand beside each other at most. */
+const SPANS = {
+  1: 'col-span-3 min-[760px]:col-span-1',
+  2: 'col-span-3 min-[760px]:col-span-2',
+  3: 'col-span-6 min-[760px]:col-span-3',
+  4: 'col-span-6 min-[760px]:col-span-4',
+  6: 'col-span-6',
+} as const;
 export const Cell = ({ span, children }: { span: keyof typeof SPANS; children: ReactNode }) => (
   <div className={SPANS[span]}>{children}</div>
 );
