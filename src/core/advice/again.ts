@@ -1,12 +1,47 @@
 /** Again: the same card once more, and what has changed since on shelf, press and in the house. */
 
-import type { Card } from '../card';
+import type { Card, Stage } from '../card';
 import type { Choices } from '../order';
+import { CHOSEN_STAGES, type ChosenStage, CLOSING_NAMES } from '../sheet';
 import { type Phrase, phrase, seconds, setTemp, temp, tempDiff } from '../units';
 
 const differs = (a: number, b: number, by = 0.05): boolean => Math.abs(a - b) > by;
 const bound = (card: Card, side: string): number | undefined => card.window.bounds.find((one) => one.side === side)?.surfaceC;
 const coverWords = (cover: Card['set']['cover']): string => cover ?? 'no cover';
+
+interface FurtherClosing {
+  kind: ChosenStage;
+  before: Stage | undefined;
+  after: Stage | undefined;
+}
+
+/** The closings beside the press stage, then and now; of several tacks the first. */
+const furtherClosings = (was: Card, now: Card): FurtherClosing[] =>
+  CHOSEN_STAGES.map((kind) => ({
+    kind,
+    before: was.stages.find((stage) => stage.kind === kind),
+    after: now.stages.find((stage) => stage.kind === kind),
+  }));
+
+/** Whether a closing has another set value than it had; one that goes with the press stage's is told with that. */
+const isSetOtherwise = (was: Card, now: Card, before: Stage, after: Stage): boolean =>
+  before.setC !== null &&
+  after.setC !== null &&
+  differs(before.setC, after.setC) &&
+  !(before.setC === was.set.tempC && after.setC === now.set.tempC);
+
+/** Choices that hold the other closings to what they were. */
+function closingsToRepeat(was: Card, now: Card): Pick<Choices, 'stageS' | 'stageC'> {
+  const stageS: NonNullable<Choices['stageS']> = {};
+  const stageC: NonNullable<Choices['stageC']> = {};
+  for (const { kind, before, after } of furtherClosings(was, now)) {
+    if (before && before.timeS !== after?.timeS) stageS[kind] = before.timeS;
+    // only these two can be left out
+    if (!before && after && (kind === 'pre-press' || kind === 'finish')) stageS[kind] = 0;
+    if (before?.setC && after && isSetOtherwise(was, now, before, after)) stageC[kind] = before.setC;
+  }
+  return { ...(Object.keys(stageS).length > 0 && { stageS }), ...(Object.keys(stageC).length > 0 && { stageC }) };
+}
 
 /**
  * What differs between a card as it was and as it would be worked out now, each told as the operator would meet it.
@@ -48,6 +83,20 @@ export function changesSince(was: Card, now: Card): Phrase[] {
     () => phrase`It was set to ${setTemp(old.tempC, unit)}; worked out now it would be ${setTemp(set.tempC, unit)}.`,
   );
   say(old.timeS !== set.timeS, () => phrase`It was pressed ${seconds(old.timeS)}; now it would be ${seconds(set.timeS)}.`);
+  for (const { kind, before, after } of furtherClosings(was, now)) {
+    const name = CLOSING_NAMES[kind];
+    if (!before || !after)
+      say(before !== after, () =>
+        before ? phrase`There was a ${kind}; now there is none.` : phrase`There was no ${kind}; now there is one.`,
+      );
+    else {
+      say(before.timeS !== after.timeS, () => phrase`${name} was ${seconds(before.timeS)}; now ${seconds(after.timeS)}.`);
+      say(
+        isSetOtherwise(was, now, before, after),
+        () => phrase`${name} was set to ${setTemp(before.setC ?? 0, unit)}; now ${setTemp(after.setC ?? 0, unit)}.`,
+      );
+    }
+  }
   say(old.pressure.band !== set.pressure.band, () => phrase`Pressure was ${old.pressure.band}; now ${set.pressure.band}.`);
   say(old.peel !== set.peel, () => phrase`Peel was ${old.peel}; now ${set.peel}.`);
   say(old.cover !== set.cover, () => phrase`It lay under ${coverWords(old.cover)}; now ${coverWords(set.cover)}.`);
@@ -58,8 +107,11 @@ export function changesSince(was: Card, now: Card): Phrase[] {
 
 /** Choices that hold a new print to the set values a card had, where they would now come out otherwise. */
 export function choicesToRepeat(was: Card, now: Card, choices: Choices): Choices {
+  const { stageS, stageC } = closingsToRepeat(was, now);
   return {
     ...choices,
+    ...(stageS && { stageS: { ...choices.stageS, ...stageS } }),
+    ...(stageC && { stageC: { ...choices.stageC, ...stageC } }),
     ...(differs(was.set.tempC, now.set.tempC) && { setC: was.set.tempC }),
     ...(was.set.timeS !== now.set.timeS && { timeS: was.set.timeS }),
     ...(was.set.cover !== now.set.cover && { cover: was.set.cover !== null }),
