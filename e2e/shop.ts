@@ -81,7 +81,11 @@ export class Shop {
       };
       child.stdout?.on('data', hear);
       child.stderr?.on('data', hear);
-      child.once('exit', (code) => fail(new Error(`the server stopped with ${code}: ${said}`)));
+      child.once('exit', (code, signal) => {
+        fail(new Error(`the server stopped with ${code ?? signal}: ${said}`));
+        // one that ends by itself after its start tells why, whatever the journey then trips over
+        if (this.child === child && !more.FAULT_AT) console.error(`the server ended by itself with ${code ?? signal}: ${said}`);
+      });
     });
   }
 
@@ -104,7 +108,7 @@ export class Shop {
   async kill(by: 'SIGKILL' | 'SIGINT' = 'SIGKILL'): Promise<void> {
     const { child } = this;
     this.child = null;
-    if (!child || child.exitCode !== null) return;
+    if (!child || child.exitCode !== null || child.signalCode !== null) return;
     const gone = new Promise((done) => child.once('exit', done));
     child.kill(by);
     await gone;
