@@ -67,6 +67,27 @@ test('two people change one transfer: what only one touched is kept, what both d
   });
 });
 
+test('what cannot be is told before it is sent, at its field, and the hand is led there', async ({ page }) => {
+  const sent: string[] = [];
+  page.on('request', (one) => one.method() === 'PUT' && sent.push(one.url()));
+  await page.goto('/shelf/products/product-wren');
+  const name = page.getByLabel('Name', { exact: true });
+  await name.fill('');
+  await page.getByLabel('Thickness on the blank, mm').fill('9');
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
+  await expect(page.getByLabel('Thickness on the blank, mm')).toHaveAccessibleDescription(/at most 5/);
+  await expect(name).toBeFocused();
+  await expect(page.getByRole('alert').filter({ hasText: 'What you typed is still here.' })).toBeVisible();
+  // each change is judged at once from then on
+  await page.getByLabel('Thickness on the blank, mm').fill('0.1');
+  await expect(page.getByLabel('Thickness on the blank, mm')).not.toHaveAccessibleDescription(/at most/);
+  expect(sent).toEqual([]);
+  await name.fill('Wren Light');
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
+  await expect(page.getByRole('complementary', { name: 'Detail' })).toContainText('Wren Light');
+  expect(sent).toHaveLength(1);
+});
+
 test('retired and back, copied, undone; found by its words', async ({ page }) => {
   await page.goto('/shelf?kind=fabrics');
   await page.getByLabel('Find among fabrics').fill('silicone');

@@ -8,7 +8,10 @@ import { timed } from './clock';
 
 export const queries = new QueryClient({
   defaultOptions: {
+    // the server is most often this very machine: a browser that thinks itself without a network asks all the same
+    mutations: { networkMode: 'always' },
     queries: {
+      networkMode: 'always',
       staleTime: 2_000,
       retry: (count, error) => error instanceof AwayError && count < 60,
       retryDelay: 1_500,

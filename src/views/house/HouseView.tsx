@@ -1,7 +1,8 @@
 /** The house: its units, its room, who works there, its choice where practice differs, and its backup. Every card follows from the next moment on. */
-import { useState } from 'react';
+import { useEffect, useEffectEvent, useState } from 'react';
 import { ProblemError, type Reply } from '../../contract';
-import { type House, SCHOOLS } from '../../core/house';
+import { type House, HouseSchema, SCHOOLS } from '../../core/house';
+import { useDocForm } from '../../ui/docForm';
 import { saysTheSame } from '../../ui/equal';
 import { Fault } from '../../ui/Fault';
 import { ChoiceField, TextField } from '../../ui/Field';
@@ -26,45 +27,44 @@ export function HouseView() {
 }
 
 function HousePage() {
-  const { data, error, fault, save } = useHouse();
+  const { data, error, ...saving } = useHouse();
   if (!data) return <Pending error={error} what="the house rules" />;
-  return <HouseForm now={data} fault={fault} save={save} />;
+  return <HouseForm now={data} {...saving} />;
 }
 
 const options = <const T extends string>(...pairs: readonly (readonly [T, string])[]) => pairs.map(([value, text]) => ({ value, text }));
 
 type Rule = keyof House['rules'];
 
-type Saving = Pick<ReturnType<typeof useHouse>, 'fault' | 'save'>;
+type Saving = Pick<ReturnType<typeof useHouse>, 'fault' | 'pending' | 'save'>;
 
-function HouseForm({ now, fault, save }: { now: Reply<'house'> } & Saving) {
+function HouseForm({ now, fault, pending, save }: { now: Reply<'house'> } & Saving) {
   const { house } = now;
-  const [draft, setDraft] = useState(house);
+  const form = useDocForm(HouseSchema, house);
+  const { doc: draft, patch, rebase } = form;
   const [operators, setOperators] = useState(house.operators.join(', '));
   const [shown, setShown] = useState<Rule>('coverWhenAllowed');
-  const fields = fault instanceof ProblemError ? fault.fields : {};
+  const fields = { ...(fault instanceof ProblemError && fault.fields), ...form.fields };
   const dirty = !saysTheSame(draft, house);
   const [from, setFrom] = useState(now);
-  const [heard, setHeard] = useState(now);
   const take = (next: House) => {
     setFrom(now);
-    setDraft(next);
+    rebase(house, next);
     if (!saysTheSame(next.operators, draft.operators)) setOperators(next.operators.join(', '));
   };
-  if (heard !== now) {
-    setHeard(now);
+  const changedBeside = useEffectEvent(() => {
     // the house was changed beside this form: what is being typed stays, the rest follows. Where both changed the same, the draft
     // stays one of the house it was begun from, so that saving it is refused in words and nobody's change is undone unseen.
     const { merged, conflicts } = merge(from.house, draft, house);
-    if (conflicts.length === 0) take(merged);
-  }
-  const patch = (part: Partial<House>) => setDraft((now) => ({ ...now, ...part }));
+    if (from !== now && conflicts.length === 0) take(merged);
+  });
+  useEffect(() => changedBeside(), [now]);
   return (
     <div className="mx-auto grid max-w-[1240px] grid-cols-1 gap-8 min-[960px]:grid-cols-[1fr_24rem] px-5 pt-4">
       <form
         onSubmit={(event) => {
           event.preventDefault();
-          void save(draft, 'house changed', from);
+          void form.submit((taken) => save(taken, 'house changed', from));
         }}
         aria-label="House"
       >
@@ -75,11 +75,11 @@ function HouseForm({ now, fault, save }: { now: Reply<'house'> } & Saving) {
               Put back what was saved
             </button>
           )}
-          <button type="submit" className="act act-main" disabled={!dirty}>
+          <button type="submit" className="act act-main" disabled={!dirty || pending}>
             Save the house
           </button>
         </div>
-        <Fault of={fault} className="border-l-4 border-brick pl-3 text-brick" />
+        <Fault of={form.refusal ?? fault} className="border-l-4 border-brick pl-3 text-brick" />
         <UnitsAndRoom draft={draft} fields={fields} onChange={patch} />
         <div className="grid grid-cols-2 gap-x-4 min-[760px]:grid-cols-[1fr_8rem_6.5rem_7.5rem_6.5rem]">
           <TextField

@@ -1,11 +1,12 @@
 /** The facts of one press, changed by hand: its readout, its measurement, its gauge. */
-import { useState } from 'react';
 import { ProblemError } from '../../contract';
 import { SET_C } from '../../core/materials';
-import { type Press, TIMER_STEPS } from '../../core/press';
+import { type Press, PressSchema, TIMER_STEPS } from '../../core/press';
 import { type HouseUnits, houseUnit, toInside } from '../../core/units';
 import { Check } from '../../ui/Check';
 import { isoDay } from '../../ui/days';
+import { useDocForm } from '../../ui/docForm';
+import { saysTheSame } from '../../ui/equal';
 import { Fault } from '../../ui/Fault';
 import { ChoiceField, TextField } from '../../ui/Field';
 import { NumberField } from '../../ui/NumberField';
@@ -32,23 +33,22 @@ interface PressEditorProps {
 }
 
 export function PressEditor({ press, version, house, onSaved }: PressEditorProps) {
-  const [draft, setDraft] = useState(press);
-  const { save, fault } = useSavePress(press, version);
-  const fields = fault instanceof ProblemError ? fault.fields : {};
+  const form = useDocForm(PressSchema, press);
+  const { doc: draft, patch } = form;
+  const { save, pending, fault } = useSavePress(press, version);
+  const fields = { ...(fault instanceof ProblemError && fault.fields), ...form.fields };
   const { calibration } = draft;
   const difference = house.temperature === 'F' ? 'dF' : 'dC';
-  const patch = (change: Partial<Press>) => setDraft((now) => ({ ...now, ...change }));
   const measure = (change: Partial<NonNullable<Press['calibration']>>) =>
     calibration && patch({ calibration: { ...calibration, ...change } });
-  const dirty = version === null || JSON.stringify(draft) !== JSON.stringify(press);
+  const dirty = version === null || !saysTheSame(draft, press);
   const length = houseUnit('length', house).first;
-  const submit = async (event: { preventDefault: () => void }) => {
-    event.preventDefault();
-    if (await save(draft)) onSaved(press.id);
-  };
   return (
     <form
-      onSubmit={(event) => void submit(event)}
+      onSubmit={(event) => {
+        event.preventDefault();
+        void form.submit(async (taken) => (await save(taken)) && onSaved(press.id));
+      }}
       className="grid max-w-[780px] grid-cols-6 gap-x-5 gap-y-1 pt-4"
       aria-label={`Facts of ${press.name}`}
     >
@@ -156,7 +156,10 @@ export function PressEditor({ press, version, house, onSaved }: PressEditorProps
         </Check>
         <Check
           on={Boolean(draft.retiredOn)}
-          onChange={(gone) => setDraft(({ retiredOn: _, ...rest }) => (gone ? { ...rest, retiredOn: isoDay(new Date()) } : rest))}
+          onChange={(gone) => {
+            const { retiredOn: _, ...rest } = draft;
+            form.replace(gone ? { ...rest, retiredOn: isoDay(new Date()) } : rest);
+          }}
         >
           No longer in the shop
         </Check>
@@ -244,13 +247,13 @@ export function PressEditor({ press, version, house, onSaved }: PressEditorProps
         </div>
       )}
       <GaugePairs gauge={draft.gauge} house={house} onChange={(gauge) => patch({ gauge })} problem={fields['gauge.pairs']} />
-      <Fault of={fault} className="col-span-6 border-l-4 border-brick pl-3 text-brick" />
+      <Fault of={form.refusal ?? fault} className="col-span-6 border-l-4 border-brick pl-3 text-brick" />
       <div className="col-span-6 flex gap-4 pt-2">
-        <button type="submit" className="act act-main" disabled={!dirty}>
+        <button type="submit" className="act act-main" disabled={!dirty || pending}>
           Save the press
         </button>
         {dirty && version !== null && (
-          <button type="button" className="act act-quiet" onClick={() => setDraft(press)}>
+          <button type="button" className="act act-quiet" onClick={() => form.rebase(press, press)}>
             Put back what was saved
           </button>
         )}

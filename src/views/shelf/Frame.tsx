@@ -1,10 +1,12 @@
 /** The frame of a shelf editor: its heading, its form, what went wrong, and the acts at its end. */
-import type { ReactNode } from 'react';
+import { type ReactNode, useEffect, useRef } from 'react';
 import { Fault } from '../../ui/Fault';
 
 interface FrameProps {
   heading: string;
   dirty: boolean;
+  /** It is on its way to the server. */
+  saving: boolean;
   fault: unknown;
   merge: ReactNode;
   onSave: () => void;
@@ -12,9 +14,16 @@ interface FrameProps {
   children: ReactNode;
 }
 
-export function Frame({ heading, dirty, fault, merge, onSave, onBack, children }: FrameProps) {
+export function Frame({ heading, dirty, saving, fault, merge, onSave, onBack, children }: FrameProps) {
+  const form = useRef<HTMLFormElement>(null);
+  const refused = Boolean(fault);
+  // the first field that is wrong is where the hand goes next
+  useEffect(() => {
+    if (refused) form.current?.querySelector<HTMLElement>('[aria-invalid="true"]')?.focus();
+  }, [refused]);
   return (
     <form
+      ref={form}
       onSubmit={(event) => {
         event.preventDefault();
         onSave();
@@ -27,8 +36,8 @@ export function Frame({ heading, dirty, fault, merge, onSave, onBack, children }
         <button type="button" className="act act-quiet" onClick={onBack}>
           {dirty ? 'Leave without saving' : 'Back to the shelf'}
         </button>
-        <button type="submit" className="act act-main" disabled={!dirty}>
-          Save
+        <button type="submit" className="act act-main" disabled={!dirty || saving}>
+          {saving ? 'Saving …' : 'Save'}
         </button>
       </div>
       <Fault of={fault} className="mt-3 border-l-4 border-brick pl-3 text-brick" more="What you typed is still here." />

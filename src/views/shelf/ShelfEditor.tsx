@@ -1,7 +1,10 @@
 /** One thing of the shelf on a page of its own: added, changed, or merged with what somebody else made of it. */
 import { useMemo, useState } from 'react';
+import type { z } from 'zod';
 import type { ShelfKind, ShelfReply } from '../../contract';
-import { saysTheSame } from '../../ui/equal';
+import { AidSchema, BlankSchema, FabricSchema } from '../../core/materials';
+import { ProductSchema } from '../../core/sheet';
+import { useDocForm } from '../../ui/docForm';
 import { Island, Pending, useRoute } from '../../ui/query';
 import { goTo } from '../shell/goTo';
 import { AidEditor, type EditorProps } from './AidEditor';
@@ -56,6 +59,8 @@ const EDITORS: { [K in ShelfKind]: (props: EditorProps<Things[K]>) => React.Reac
   aids: AidEditor,
 };
 
+const SCHEMAS = { products: ProductSchema, fabrics: FabricSchema, blanks: BlankSchema, aids: AidSchema };
+
 /** Trailing spaces and empty list entries of what was typed. */
 const tidied = <T extends Things[ShelfKind]>(doc: T): T =>
   'sizes' in doc ? { ...doc, sizes: doc.sizes.map((size) => size.trim()).filter(Boolean) } : doc;
@@ -72,35 +77,25 @@ function Editor<K extends ShelfKind>({
   from: string | null;
 }) {
   const start = useMemo(() => base ?? newThing(kind, shelf, from), [base, kind, shelf, from]);
-  const [draft, setDraft] = useState<Things[K]>(start);
+  const form = useDocForm(SCHEMAS[kind] as unknown as z.ZodType<Things[K]>, start, tidied);
   const thing = useThing(kind, base, base ? shelf.versions[base.id] : undefined);
-  const back = () => goTo(`/shelf?kind=${kind}&on=${draft.id}`);
-  const save = async () => {
-    if (await thing.save(tidied(draft))) back();
-  };
-  const dirty = base === null || !saysTheSame(draft, base);
+  const back = () => goTo(`/shelf?kind=${kind}&on=${start.id}`);
+  const leave = (saved: boolean) => saved && back();
   const Fields = EDITORS[kind] as (props: EditorProps<Things[K]>) => React.ReactNode;
   const { one } = kindOf(kind);
   return (
     <Frame
       heading={base ? base.name : `A new ${one}`}
-      dirty={dirty}
-      fault={thing.fault}
+      dirty={base === null || form.dirty}
+      saving={thing.pending}
+      fault={form.refusal ?? thing.fault}
       merge={
-        thing.met && (
-          <MergePanel met={thing.met} onSave={(mine) => void thing.saveMerged(tidied(draft), mine).then((saved) => saved && back())} />
-        )
+        thing.met && <MergePanel met={thing.met} onSave={(mine) => void form.submit((doc) => thing.saveMerged(doc, mine).then(leave))} />
       }
-      onSave={() => void save()}
+      onSave={() => void form.submit((doc) => thing.save(doc).then(leave))}
       onBack={back}
     >
-      <Fields
-        doc={draft}
-        shelf={shelf}
-        fields={thing.fields}
-        onChange={(part) => setDraft((now) => ({ ...now, ...part }))}
-        onReplace={setDraft}
-      />
+      <Fields doc={form.doc} shelf={shelf} fields={{ ...thing.fields, ...form.fields }} onChange={form.patch} onReplace={form.replace} />
     </Frame>
   );
 }

@@ -1,7 +1,7 @@
 /** Saving a thing of the shelf: undoable, and when somebody else was quicker, merged with what they made of it. */
+import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { call, ProblemError, type ShelfKind } from '../../contract';
-
 import { saveUndoably } from '../../ui/acts';
 import { type Conflict, merge } from '../../ui/merge';
 import { queries, refresh } from '../../ui/query';
@@ -35,34 +35,32 @@ export interface Met<T> {
  * @param version its version then
  */
 export function useThing<K extends ShelfKind>(kind: K, base: Things[K] | null, version: number | undefined) {
-  const [fault, setFault] = useState<unknown>(null);
   const [met, setMet] = useState<Met<Things[K]> | null>(null);
-
-  const save = async (
-    doc: Things[K],
-    over: { base: Things[K] | null; version: number | undefined } = { base, version },
-  ): Promise<boolean> => {
-    try {
-      const before = over.base;
-      await saveUndoably(`${doc.name} ${before ? 'changed' : 'added'}`, async () => {
+  const write = useMutation({
+    mutationFn: ({ doc, over }: { doc: Things[K]; over: { base: Things[K] | null; version: number | undefined } }) =>
+      saveUndoably(`${doc.name} ${over.base ? 'changed' : 'added'}`, async () => {
         const saved = await put(kind, doc, over.version);
-        setFault(null);
-        setMet(null);
         await again();
         return async () => {
-          if (before) await put(kind, before, saved);
+          if (over.base) await put(kind, over.base, saved);
           else await call('removeThing', { params: { kind, id: doc.id } });
           await again();
         };
-      });
+      }),
+    onSuccess: () => setMet(null),
+  });
+  const fault = met ? null : write.error;
+
+  const save = async (doc: Things[K], over = { base, version }): Promise<boolean> => {
+    try {
+      await write.mutateAsync({ doc, over });
       return true;
     } catch (error) {
       const other = error instanceof ProblemError && error.problem.status === 412 && base ? await newest(kind, doc.id) : null;
       if (other && base) {
         const { conflicts, taken } = merge(base, doc, other.doc);
         setMet({ theirs: other.doc, version: other.version, conflicts, taken });
-        setFault(null);
-      } else setFault(error);
+      } else setMet(null);
       return false;
     }
   };
@@ -72,5 +70,5 @@ export function useThing<K extends ShelfKind>(kind: K, base: Things[K] | null, v
     if (!met || !base) return false;
     return save(merge(base, mine, met.theirs, keepMine).merged, { base: met.theirs, version: met.version });
   };
-  return { save, saveMerged, met, fault, fields: fault instanceof ProblemError ? fault.fields : {} };
+  return { save, saveMerged, met, pending: write.isPending, fault, fields: fault instanceof ProblemError ? fault.fields : {} };
 }
