@@ -1,4 +1,6 @@
 /** Work that would stop the server: bounded by what is asked, or done beside it and ended when it takes too long. */
+import { readFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
 import { describe, expect, it } from 'vitest';
 import { ask, ownShop, send } from '../../../test/api';
 import * as cardRoute from '../../pages/api/v1/compute/card';
@@ -63,6 +65,13 @@ describe('what is asked', () => {
 });
 
 describe('a worker', () => {
+  it('is begun by a file that imports it: one put together by require takes the whole server with it when it is ended just then', () => {
+    const begin = createRequire(import.meta.url).resolve(process.env.TIDY_BEACON_WORKER ?? '');
+    expect(begin).toMatch(/\.cjs$/);
+    const text = readFileSync(begin, 'utf8');
+    expect(text).toContain("module.exports = import('./worker.mjs')");
+    expect(text).not.toMatch(/require\(|^import\s/m);
+  });
   it('is ended when who asked is gone, and the next task is done', async () => {
     const gone = new AbortController();
     const asked = {
