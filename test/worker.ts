@@ -8,6 +8,6 @@ export async function setup(): Promise<() => void> {
   const folder = mkdtempSync(join(process.cwd(), 'node_modules', '.worker-'));
   const file = join(folder, 'worker.mjs');
   await buildWorker(process.cwd(), file);
-  process.env.TIDY_BEACON_WORKER = file;
+  process.env.TIDY_BEACON_WORKER = join(folder, 'worker.cjs');
   return () => rmSync(folder, { recursive: true, force: true });
 }

@@ -2,7 +2,7 @@
 
 import { type Card, minutesOf, stagesOf } from '../card';
 import { areaOfArt, laidOf, layIn, limitsFor, mapOf, type PreparedInput, prepared, pressOf, type ResolveInput } from '../draft';
-import { type Finding, type Judgement, judge, QUICK } from '../judgement';
+import { type Finding, type Judgement, judge, QUICK, type Side } from '../judgement';
 import { nearestShift } from '../placement';
 import { dwells } from '../press';
 import { FAMILIES } from '../sheet';
@@ -15,6 +15,8 @@ const MOST_OFFERED = 6;
 const LAY_MARGIN_MM = 10;
 /** A tested mark limit is offered only this far over the fibre's own: beyond it the piece is likely spoiled, K. */
 const TEST_REACHES_K = 25;
+/** With so much to spare from a limit that was tested, a mark is unlikely, K. */
+const TESTED_SPARE_K = 6;
 
 interface Candidate {
   change: Change;
@@ -117,6 +119,13 @@ function testPiece(input: PreparedInput, judged: Judgement): Candidate[] {
         says: phrase`Press a test piece, and note on the blank that it held.`,
       },
     ];
+  if (holds.length > 0 && holds.every(({ from, rule, closing }) => from === 'margin' && rule === 'dye' && closing === undefined))
+    return [
+      {
+        change: { testPiece: { productId: product.id, markC: null } },
+        says: phrase`Press a test piece and leave it a day. If no dye shows in it, note on the blank that it held.`,
+      },
+    ];
   const isMark = ({ from, rule }: Finding) => from === 'margin' && rule === 'mark';
   const isOfMark = (finding: Finding) =>
     isMark(finding)
@@ -125,11 +134,11 @@ function testPiece(input: PreparedInput, judged: Judgement): Candidate[] {
   if (!holds.some((one) => isMark(one) && one.closing === undefined) || !holds.every(isOfMark) || input.blank.tested) return [];
   const own = limitsFor(input).markC;
   // where sheet and mark leave no room, the best setting is short of both: the limit would have to rise by both together
-  const short = judged.margins
-    .filter(({ side }) => side === 'mark' || side === 'sheet low')
-    .reduce((sum, { kelvin }) => sum + Math.min(0, kelvin), 0);
-  if (own === null || -short > TEST_REACHES_K) return [];
-  const markC = Math.min(260, own + Math.ceil(-short) + 1);
+  const shortOf = (wanted: Side, toSpareK: number) =>
+    Math.max(0, toSpareK - (judged.margins.find(({ side }) => side === wanted)?.kelvin ?? toSpareK));
+  const riseK = shortOf('mark', TESTED_SPARE_K) + shortOf('sheet low', 0);
+  if (own === null || riseK > TEST_REACHES_K) return [];
+  const markC = Math.min(260, own + Math.ceil(riseK));
   return [
     {
       change: { testPiece: { productId: product.id, markC } },

@@ -5,8 +5,8 @@
 import { betterTime } from '../bond';
 import { type Draft, decided, inEffect, leftOutReason, type PreparedInput, type Reason } from '../draft';
 import { type HouseSetting, withoutSetting } from '../house';
+import { STATE_RANK, worstAt } from './chance';
 import type { Judgement, Law } from './judgement';
-import { CLEAR_MARGIN_K } from './window';
 
 /** A piece as it is tried. */
 export interface Attempt {
@@ -34,11 +34,11 @@ const attemptOf = (input: PreparedInput, law: Law, leftOut: readonly HouseSettin
 
 export const firstAttempt = (input: PreparedInput, law: Law): Attempt => attemptOf(input, law, []);
 
-/** Whether a moved time stands: its bond is known, the set value is the same, and no margin that then were under 2 K was paid for it. */
-const isBetter = (moved: Judgement, first: Judgement): boolean =>
-  moved.bonds !== null &&
-  moved.window.bestSetC === first.window.bestSetC &&
-  moved.bestMarginK >= Math.min(CLEAR_MARGIN_K, first.bestMarginK);
+/** Whether a moved time stands: its bond is known, and no lamp was paid for it, neither of the whole piece nor of its window. */
+const isBetter = (moved: Judgement, first: Judgement): boolean => {
+  const windowRank = ({ window }: Judgement) => STATE_RANK[worstAt(window, window.bounds, window.bestSetC)];
+  return moved.bonds !== null && STATE_RANK[moved.lamp.state] <= STATE_RANK[first.lamp.state] && windowRank(moved) <= windowRank(first);
+};
 
 /**
  * What comes of an attempt.

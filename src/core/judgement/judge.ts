@@ -24,7 +24,7 @@ function judgeAttempt({ input, draft, reasons }: Attempt, law: Law): Judgement {
   const { values, further } = closingsSet(input, draft, tempC);
   const set = settingOf(input, draft, tempC, lowerC);
   const ruled = ruleFindings(input, draft, law.rules);
-  const { lamp, bonds } = lampFor(input, draft, { window, set, margins, bestMargins, further, ruled }, law.bonds);
+  const { lamp, bonds, soundChance } = lampFor(input, draft, { window, set, margins, bestMargins, further, ruled }, law.bonds);
   return {
     draft,
     reasons,
@@ -35,6 +35,7 @@ function judgeAttempt({ input, draft, reasons }: Attempt, law: Law): Judgement {
     smallestMarginK: smallestMargin(margins),
     bestMarginK: smallestMargin(bestMargins),
     lamp,
+    soundChance,
     keptTemp: kept,
     bonds,
   };
@@ -43,7 +44,7 @@ function judgeAttempt({ input, draft, reasons }: Attempt, law: Law): Judgement {
 /**
  * Judges a piece: every decision, the window, the set value and the lamp, without stages, steps or the words of the card.
  *
- * The set value is the settable one whose delivered band keeps farthest from the nearest bound (sheet, mark beside the art,
+ * The set value is what the sheet aims at where that is Clear, else the settable one of least risk past all bounds (sheet, mark beside the art,
  * damage); a value set by hand is kept to the press's step and judged the same way. What is tried beside the first draft,
  * and which of them stands, is told in attempts.
  */

@@ -48,8 +48,8 @@ const POOL_OF: { [K in Task['do']]: (task: Extract<Task, { do: K }>) => PoolName
 const HELD = Symbol.for('tidy-beacon.workers');
 type Holder = { [HELD]?: Map<PoolName, Piscina<Task, Done>> };
 
-/** The built worker (scripts/worker.mjs). */
-const workerFile = (): string => process.env.TIDY_BEACON_WORKER ?? join(appFolder(), 'dist', 'server', 'worker.mjs');
+/** What a thread is begun by (scripts/worker.mjs). */
+const workerFile = (): string => process.env.TIDY_BEACON_WORKER ?? join(appFolder(), 'dist', 'server', 'worker.cjs');
 
 function poolOf(name: PoolName): Piscina<Task, Done> {
   const holder = globalThis as Holder;
