@@ -86,7 +86,10 @@ export const ProductSchema = z
     ...TraitsSchema.shape,
     /** Fibres the sheet names; empty when it names none. */
     fibresAllowed: z.array(z.enum(FIBRE_IDS)),
-    filmMm: z.number().min(0.01).max(5),
+    filmMm: z
+      .number()
+      .min(0.01, 'A transfer is at least 0.01 mm thick on the blank.')
+      .max(5, 'A transfer is at most 5 mm thick on the blank.'),
     carrier: z.enum(['film', 'paper', 'none']),
     pricePerSheetMinor: z.number().int().min(0).max(1_000_000),
     /** Hands' time to make one ready, minutes. */
