@@ -43,6 +43,7 @@ test('a piece pressed by touch alone is seen on another browser’s rail, and un
   // a token keeps the focus when its piece goes on: else the next key would fall through to the run
   const token = page.getByRole('link', { name: /Crew hoodies, L piece 1/ });
   await token.focus();
+  await page.waitForTimeout(650);
   await cue(/^Close to pre-press/).evaluate((button: HTMLElement) => button.dispatchEvent(new MouseEvent('click', { bubbles: true })));
   await expect(page.getByRole('link', { name: /Crew hoodies, L piece 1 (pressing|open now)/ })).toBeFocused();
   await page.getByRole('button', { name: /^Undo last step/ }).evaluate((button: HTMLElement) => button.click());
