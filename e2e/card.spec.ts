@@ -8,7 +8,7 @@ test('a Hold is settled by its first way out, and undo brings it back', async ({
     expect(page.getByRole('article', { name: 'Card' }).locator('[data-lamp]').first()).toHaveAttribute('data-lamp', state);
   await lamp('hold');
   await expect(page.getByRole('button', { name: 'Start pressing' })).toHaveCount(0);
-  await expect(page.getByText(/goes past its mark limit/)).toBeVisible();
+  await expect(page.getByText(/marked beside the art/).first()).toBeVisible();
   await page.getByRole('button', { name: 'Take it' }).first().click();
   await lamp('clear');
   await expect(page.getByRole('button', { name: 'Start pressing' })).toBeVisible();
@@ -73,7 +73,7 @@ test('a marry’s time and heat are chosen for one print, kept by the house, and
   await page.getByLabel('Marry, set to').fill('400');
   await page.getByRole('button', { name: 'Take it for this print' }).click();
   await expect(card.locator('[data-lamp="hold"]').first()).toBeVisible();
-  await expect(card).toContainText('In the marry: The hottest spot runs over the sheet');
+  await expect(card).toContainText('too hot for the sheet in the hottest tenth');
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(card.locator('[data-lamp="clear"]').first()).toBeVisible();
   const keep = page.getByRole('button', { name: 'Keep it for Curlew Two-Sheet on Swing-away' });

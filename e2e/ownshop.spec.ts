@@ -25,7 +25,7 @@ test('an empty shop says what to do first; a press is added; a first card says C
   await page.getByLabel('Name').fill('The draw press');
   await page.getByLabel('Kind').selectOption('draw');
   await page.getByRole('button', { name: 'Save the press' }).click();
-  await expect(page.getByRole('button', { name: /^The draw press draw, set in °C by 1 not measured: ±8 K assumed/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: /^The draw press draw, set in °C by 1 not measured: ±14 K assumed/ })).toBeVisible();
 
   await page.getByRole('link', { name: '2 Orders' }).click();
   await page.getByLabel('What it is for').fill('First tees');

@@ -3,7 +3,7 @@ import { connect } from 'node:net';
 import type { Page } from '@playwright/test';
 import { expect, test } from './shop';
 
-test('the old clamshell is surveyed, its cold corner holds an order, turning the piece clears it, the next survey stands on the chart', async ({
+test('the old clamshell is surveyed, its cold corner is felt by an order, turning the piece takes it out of there, the next survey stands on the chart', async ({
   page,
 }) => {
   await page.goto('/orders/order-crew-tees?line=new');
@@ -33,16 +33,18 @@ test('the old clamshell is surveyed, its cold corner holds an order, turning the
   await expect(page.getByText('1 of 5 surveys made')).toBeVisible();
 
   await page.goto(address);
-  await expect(card.locator('[data-lamp="hold"]').first()).toBeVisible();
+  await expect(card.locator('[data-lamp="care"]').first()).toBeVisible();
+  await expect(card).toContainText('too cool for the sheet in the coolest tenth under the art');
   await expect(card).toContainText('The art lies over a cold spot of Old clamshell');
   await expect(page.getByRole('region', { name: 'The art on the platen' }).locator('[data-art]')).toBeVisible();
   const way = page
-    .getByRole('region', { name: 'Ways out' })
+    .getByRole('region', { name: 'Better laid' })
     .getByRole('listitem')
     .filter({ hasText: 'Turn the piece round on the platen' });
   await way.getByRole('button', { name: 'Take it' }).click();
   await expect(card.locator('[data-lamp="hold"]')).toHaveCount(0);
   await expect(card).not.toContainText('cold spot of Old clamshell');
+  await expect(card).not.toContainText('too cool for the sheet');
 
   await survey(page);
   await expect(page.getByText('2 of 5 surveys made')).toBeVisible();

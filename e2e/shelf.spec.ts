@@ -146,7 +146,9 @@ test('a list is taken out, changed, shown, and brought in; a bad line refuses it
 test('which transfer for a full-colour picture on a dark blend: ranked with lamp and reasons, Holds last', async ({ page }) => {
   await page.goto('/shelf/which?blank=blank-guide-tee');
   const list = page.getByRole('region', { name: 'Transfers, best first' });
-  await expect(list.getByRole('listitem').first()).toContainText('Curlew Two-Sheet');
+  const serve = list.getByRole('region', { name: 'For this art' });
+  await expect(serve.getByRole('listitem')).toHaveText([/Curlew Two-Sheet/, /Tern Full Colour/]);
+  await expect(list.getByRole('region', { name: 'Would need other art' })).toContainText('not the thing for full colour art');
   const lamps = await list.locator('[data-lamp]').evaluateAll((marks) => marks.map((mark) => mark.getAttribute('data-lamp')));
   expect(lamps).toHaveLength(24);
   const rank = { clear: 0, care: 1, hold: 2 } as Record<string, number>;

@@ -48,11 +48,14 @@ export interface Truth {
   heights: number[];
 }
 
+/** Common to a platen, one standard deviation, K. */
+const OFFSET_K = 6.1;
+
 export function truth(chance: Chance): Truth {
   const roughK = Math.exp(chance.uniform(Math.log(0.8), Math.log(6)));
   return {
     roughK,
-    offsetK: chance.normal(9),
+    offsetK: chance.normal(OFFSET_K),
     slope: chance.normal(0.03),
     heights: ORDERS.map(([p, q]) => chance.normal(roughK * height(p, q))),
   };
@@ -111,7 +114,7 @@ export function bestError(
 ): number {
   const { commonK, scatterK } = instrumentError(instrument);
   const spread = ORDERS.map(([p, q]) => (one.roughK * height(p, q)) ** 2);
-  const offset = 9 ** 2;
+  const offset = OFFSET_K ** 2;
   const cov = (f: (order: readonly [number, number]) => number, g: (order: readonly [number, number]) => number) =>
     offset + ORDERS.reduce((sum, order, i) => sum + (spread[i] as number) * f(order) * g(order), 0);
   const where = readings.map((reading) => (order: readonly [number, number]) => wave(order, reading));

@@ -96,6 +96,8 @@ export const SuitedSchema = z.object({
   lamp: LampState,
   cautions: z.number(),
   suitsArt: z.boolean(),
+  asMeant: z.boolean(),
+  soundChance: z.number(),
   reasons: z.array(PhraseSchema),
   setC: z.number(),
   unit: z.enum(['C', 'F']),

@@ -1,9 +1,10 @@
 /**
- * The window bar: the sheet's window as a bracket, limits as walls, what the press really delivers as a band,
- * and the set value as a handle that can be dragged or moved by arrow keys. All on the app's one temperature axis.
+ * The window bar: the sheet's window as a bracket, limits as walls, what the press may deliver as a hill, as high as it is
+ * likely, and the set value as a handle that can be dragged or moved by arrow keys. What is not sure has no hard edge: the
+ * hill runs out, and a limit with a doubt of its own fades in. All on the app's one temperature axis.
  *
- *              [======= sheet =======]      ▒ mark ▒▒▒▒▒ damage
- *   ───┴────┴────┴──▐▓▓▓▓▓▌──┴────┴────┴────┴────┴───
+ *              [======= sheet =======]    ░▒ mark ▒▒▒░▒▓ damage
+ *   ───┴────┴────┴──▁▃▆█▆▃▁──┴────┴────┴────┴────┴───
  *                 ▲ set
  */
 import { useId, useRef } from 'react';
@@ -58,11 +59,11 @@ function Drawing({
 }) {
   const hatch = useId();
   const x = (tempC: number) => PAD + onAxis(tempC) * (width - 2 * PAD);
-  const bound = (side: string) => w.bounds.find((b) => b.side === side)?.surfaceC;
+  const sideOf = (side: string) => w.bounds.find((b) => b.side === side);
+  const bound = (side: string) => sideOf(side)?.surfaceC;
   const low = bound('sheet low') ?? 0;
   const high = bound('sheet high') ?? 0;
   const { lowC, midC: mid, highC } = bandOf(w, setC);
-  const band = { low: lowC, high: highC };
   return (
     <svg width={width} height={HEIGHT} className="block touch-none select-none">
       <title>{describe(w, setC, house)}</title>
@@ -71,8 +72,8 @@ function Drawing({
           <line x1="0" y1="0" x2="0" y2="7" stroke="var(--color-ink)" strokeWidth="1.5" opacity="0.55" />
         </pattern>
       </defs>
-      <Wall x={x} tempC={bound('mark')} until={bound('damage')} fill={`url(#${hatch})`} label="may mark" width={width} />
-      <Wall x={x} tempC={bound('damage')} fill="var(--color-brick)" label="harm" width={width} />
+      <Wall x={x} at={sideOf('mark')} until={bound('damage')} fill={`url(#${hatch})`} label="may mark" width={width} />
+      <Wall x={x} at={sideOf('damage')} fill="var(--color-brick)" label="harm" width={width} />
       {LINES.map(([side, label], i) => {
         const at = bound(side);
         return (
@@ -106,36 +107,52 @@ function Drawing({
       <text x={(x(low) + x(high)) / 2} y="20" fontSize="14" textAnchor="middle" fill="var(--color-ink)">
         {bracket}
       </text>
-      <Delivered x={x} low={band.low} mid={mid} high={band.high} />
+      <Delivered x={x} low={lowC} mid={mid} high={highC} />
       <Handle w={w} setC={setC} x={x} width={width} house={house} onMove={onMove} />
     </svg>
   );
 }
 
+/** A limit fades in over so many of its standard deviations on either side. */
+const FADE_SDS = 2;
+
 function Wall({
   x,
-  tempC,
+  at,
   until,
   fill,
   label,
   width,
 }: {
   x: (t: number) => number;
-  tempC: number | undefined;
+  at: Window['bounds'][number] | undefined;
   until?: number | undefined;
   fill: string;
   label: string;
   width: number;
 }) {
-  if (tempC === undefined || x(tempC) >= width - PAD) return null;
-  const end = until === undefined ? width - PAD : Math.max(x(tempC), x(until));
-  const room = end - x(tempC);
+  const fade = useId();
+  if (!at || x(at.surfaceC) >= width - PAD) return null;
+  const { surfaceC, sdK } = at;
+  const from = x(surfaceC - FADE_SDS * sdK);
+  const full = x(surfaceC + FADE_SDS * sdK);
+  const end = until === undefined ? width - PAD : Math.max(x(surfaceC), x(until));
+  const room = end - x(surfaceC);
   return (
     <g>
-      <rect x={x(tempC)} y={44} width={room} height={BASE_Y - 44} fill={fill} />
-      <line x1={x(tempC)} x2={x(tempC)} y1={40} y2={BASE_Y + 4} stroke="var(--color-ink)" strokeWidth="2" />
+      <defs>
+        <linearGradient id={`${fade}-ramp`} gradientUnits="userSpaceOnUse" x1={from} x2={Math.max(from + 1, full)} y1="0" y2="0">
+          <stop offset="0" stopColor="white" stopOpacity="0" />
+          <stop offset="1" stopColor="white" stopOpacity="1" />
+        </linearGradient>
+        <mask id={fade} maskUnits="userSpaceOnUse" x={from} y="0" width={Math.max(0, end - from)} height={HEIGHT}>
+          <rect x={from} y="0" width={Math.max(0, end - from)} height={HEIGHT} fill={`url(#${fade}-ramp)`} />
+        </mask>
+      </defs>
+      <rect x={from} y={44} width={Math.max(0, end - from)} height={BASE_Y - 44} fill={fill} mask={`url(#${fade})`} />
+      <line x1={x(surfaceC)} x2={x(surfaceC)} y1={40} y2={BASE_Y + 4} stroke="var(--color-ink)" strokeWidth="2" />
       {room > 44 && (
-        <text x={x(tempC) + 2} y={38} fontSize="13" fill="var(--color-ink)">
+        <text x={x(surfaceC) + 2} y={38} fontSize="13" fill="var(--color-ink)">
           {label}
         </text>
       )}
@@ -164,26 +181,27 @@ function Axis({ x, unit, width, handleX }: { x: (t: number) => number; unit: 'C'
   );
 }
 
+/** Points of the hill, and how many standard deviations it reaches to either side. */
+const HILL = { points: 24, sds: 3, topY: 47, sdsInBand: 1.96 } as const;
+
+/** What the press may deliver: at each temperature as high as that is likely. */
 function Delivered({ x, low, mid, high }: { x: (t: number) => number; low: number; mid: number; high: number }) {
   const gradient = useId();
+  const sd = Math.max(0.4, (high - low) / 2 / HILL.sdsInBand);
+  const points = Array.from({ length: HILL.points + 1 }, (_, i) => {
+    const z = -HILL.sds + (2 * HILL.sds * i) / HILL.points;
+    return `${x(mid + z * sd).toFixed(1)} ${(BASE_Y - (BASE_Y - HILL.topY) * Math.exp((-z * z) / 2)).toFixed(1)}`;
+  });
   return (
     <g>
       <defs>
         <linearGradient id={gradient}>
-          <stop offset="0" stopColor={rampColour(low)} />
-          <stop offset="1" stopColor={rampColour(high)} />
+          <stop offset="0" stopColor={rampColour(mid - HILL.sds * sd)} />
+          <stop offset="1" stopColor={rampColour(mid + HILL.sds * sd)} />
         </linearGradient>
       </defs>
-      <rect
-        x={x(low)}
-        y={52}
-        width={Math.max(3, x(high) - x(low))}
-        height={BASE_Y - 52}
-        fill={`url(#${gradient})`}
-        stroke="var(--color-ink)"
-        strokeWidth="1.5"
-      />
-      <line x1={x(mid)} x2={x(mid)} y1={48} y2={BASE_Y} stroke="var(--color-ink)" strokeWidth="2.5" />
+      <path d={`M${points.join('L')}`} fill={`url(#${gradient})`} stroke="var(--color-ink)" strokeWidth="1.5" />
+      <line x1={x(mid)} x2={x(mid)} y1={HILL.topY} y2={BASE_Y} stroke="var(--color-ink)" strokeWidth="2.5" />
     </g>
   );
 }

@@ -2,14 +2,14 @@
 import type { Case } from './check';
 
 /** Nothing speaks against it but that the heat model cannot tell what comes through its pads. */
-const NOT_KNOWN = { lamp: 'care', because: /what reaches the glue is not known/ } as const;
+const GOOD = { lamp: 'clear' } as const;
 
 export const HARD: readonly Case[] = [
   {
     says: 'a coaster looked at through its glass: the paper is not mirrored',
     on: 'glass-coaster',
     with: 'hard-paper-smooth',
-    ...NOT_KNOWN,
+    ...GOOD,
     set: { mirror: 'as read', peel: 'cold', pad: 'foam over' },
     reason: /looked at through the blank: the art is not mirrored/,
   },
@@ -17,7 +17,7 @@ export const HARD: readonly Case[] = [
     says: 'a tile looked at from its printed side: mirrored',
     on: 'ceramic-tile',
     with: 'hard-paper-smooth',
-    ...NOT_KNOWN,
+    ...GOOD,
     set: { mirror: 'mirrored' },
   },
   { says: 'a face-up film seen through glass is mirrored', on: 'glass-coaster', with: 'print-and-cut-film', set: { mirror: 'mirrored' } },
@@ -62,7 +62,7 @@ export const HARD: readonly Case[] = [
     says: 'a wooden tag is warmed first under the soft pad',
     on: 'wooden-tag',
     with: 'hard-paper-porous',
-    ...NOT_KNOWN,
+    ...GOOD,
     set: { pad: 'soft pad over', peel: 'hot' },
     stages: ['load', 'pre-press', 'place', 'press', 'peel'],
     step: /Warm the blank 7 s under the pad/,
@@ -83,7 +83,7 @@ export const HARD: readonly Case[] = [
     on: 'ceramic-tile',
     blank: { fabricId: 'mirror-glass', obstructions: [{ kind: 'hanging hole', heightMm: 0, at: [] }] },
     with: 'hard-paper-smooth',
-    ...NOT_KNOWN,
+    ...GOOD,
   },
   {
     says: 'glass is cleaned with alcohol, away from the hot press',
@@ -120,7 +120,7 @@ export const HARD: readonly Case[] = [
     step: /Food or drink may touch it/,
   },
   { says: 'a tile on the wall does not', on: 'ceramic-tile', with: 'hard-paper-smooth', noStep: /Food or drink/ },
-  { says: 'cast acrylic stands the press', on: 'acrylic-block', with: 'hard-paper-smooth', ...NOT_KNOWN },
+  { says: 'cast acrylic stands the press', on: 'acrylic-block', with: 'hard-paper-smooth', ...GOOD },
   {
     says: 'extruded acrylic warps',
     on: 'acrylic-block',
@@ -142,7 +142,7 @@ export const HARD: readonly Case[] = [
     on: 'acrylic-block',
     blank: { fabricId: 'clear-plastic', testPieces: [{ productId: 'general-hard-paper-smooth', on: '2026-02-02', how: 'flat' }] },
     with: 'hard-paper-smooth',
-    ...NOT_KNOWN,
+    ...GOOD,
   },
   {
     says: 'thin acrylic cools under a weight',
@@ -171,7 +171,7 @@ export const HARD: readonly Case[] = [
     on: 'glass-coaster',
     blank: { thicknessMm: 15 },
     with: 'hard-paper-smooth',
-    ...NOT_KNOWN,
+    ...GOOD,
   },
   {
     says: 'thick wood in a clamshell is pressed unevenly',
@@ -182,7 +182,7 @@ export const HARD: readonly Case[] = [
     lamp: 'care',
     because: /meets a piece of 18 mm at its back edge/,
   },
-  { says: 'thin wood in a clamshell is fine', on: 'wooden-tag', with: 'hard-paper-porous', press: 'clamshell', ...NOT_KNOWN },
+  { says: 'thin wood in a clamshell is fine', on: 'wooden-tag', with: 'hard-paper-porous', press: 'clamshell', ...GOOD },
   {
     says: 'tags that differ in thickness are not pressed together',
     on: 'wooden-tag',
@@ -191,13 +191,13 @@ export const HARD: readonly Case[] = [
     lamp: 'hold',
     because: /differ by 0.30 mm/,
   },
-  { says: 'one tag a closing is', on: 'wooden-tag', with: 'hard-paper-porous', ...NOT_KNOWN, noStep: /in one closing/ },
+  { says: 'one tag a closing is', on: 'wooden-tag', with: 'hard-paper-porous', ...GOOD, noStep: /in one closing/ },
   {
     says: 'coasters of one thickness may lie together',
     on: 'glass-coaster',
     with: 'hard-paper-smooth',
     item: { perClosing: 4 },
-    ...NOT_KNOWN,
+    ...GOOD,
     step: /4 in one closing: all of one thickness/,
   },
   {

@@ -108,7 +108,7 @@ export const LAYERS: readonly Case[] = [
     under: ['textured-film'],
     print: { sideBySide: true },
     lamp: 'hold',
-    because: /In the tack: .*mark limit/,
+    because: /In the tack: .*marked beside the art/,
   },
   { says: 'cut film under cut film is not', on: T, with: 'cut-film', under: ['cut-film'], notBecause: /shrink/ },
   {
@@ -187,8 +187,8 @@ export const LAYERS: readonly Case[] = [
     on: 'three-fibre-tee',
     with: 'two-sheet-toner',
     lamp: 'care',
-    because: /bond its sheet means/,
-    set: { tempC: 135 },
+    because: /without a sound bond/,
+    set: { tempC: 132 },
     step: /Close at 157 °C, 1:45/,
   },
   {
@@ -252,7 +252,7 @@ export const LAYERS: readonly Case[] = [
     },
     press: 'weak',
     lamp: 'hold',
-    because: /In the marry: .*falls short/,
+    because: /In the marry: .*too cool for the sheet/,
   },
   { says: 'a plain film is not married', on: T, with: 'cut-film', noStage: 'marry', noStep: /[Mm]arry/ },
   {

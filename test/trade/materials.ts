@@ -183,7 +183,7 @@ export const MATERIALS: readonly Case[] = [
     product: { madeOf: 'leather' },
     choices: { setC: 140 },
     lamp: 'hold',
-    because: /transfer itself goes past what it bears.*is leather and may scorch/,
+    because: /with the transfer itself harmed.*is leather and may scorch/,
   },
   {
     says: 'the card keeps a leather patch cool by itself',
@@ -191,7 +191,7 @@ export const MATERIALS: readonly Case[] = [
     press: 'cap',
     with: 'heat-glued-patch',
     product: { madeOf: 'leather' },
-    notBecause: /goes past what it bears/,
+    notBecause: /transfer itself harmed/,
     reason: /To keep the transfer whole: .*leather/,
   },
   {
@@ -200,6 +200,6 @@ export const MATERIALS: readonly Case[] = [
     press: 'cap',
     with: 'heat-glued-patch',
     choices: { setC: 140 },
-    notBecause: /transfer itself/,
+    notBecause: /transfer itself harmed/,
   },
 ];

@@ -88,7 +88,16 @@ export const PRESS_CASES: readonly Case[] = [
     notBecause: /past the platen/,
   },
   { says: 'a true press has nothing to chase', on: T, with: 'cut-film', noStep: /Do not chase/ },
-  { says: 'an uneven press fills the window', on: T, with: 'cut-film', press: 'uneven', lamp: 'care', because: /to spare/ },
+  {
+    says: 'an uneven press fills the window of a short range',
+    on: T,
+    with: 'cut-film',
+    product: press(between(148, 156), between(10, 14)),
+    press: 'uneven',
+    lamp: 'care',
+    because: /too cool for the sheet.*too hot for the sheet/,
+  },
+  { says: 'and leaves room in a long one', on: T, with: 'cut-film', press: 'uneven', lamp: 'clear' },
   {
     says: 'a press nobody measured is never Clear',
     on: T,
@@ -116,7 +125,7 @@ export const PRESS_CASES: readonly Case[] = [
     with: 'screen-printed',
     press: 'weak',
     lamp: 'hold',
-    because: /falls short of the sheet/,
+    because: /too cool for the sheet/,
   },
   {
     says: 'a dial never tied to a figure, its slips pulled: they are told, not asked for',
@@ -449,7 +458,7 @@ export const PRESS_CASES: readonly Case[] = [
     press: 'twoSided',
     choices: { heat: 'split' },
     lamp: 'hold',
-    because: /inside goes past|falls short/,
+    because: /too cool for the sheet.*marked beside the art/,
   },
   {
     says: 'split heat wants a heated lower platen',
@@ -466,7 +475,7 @@ export const PRESS_CASES: readonly Case[] = [
     press: 'twoSided',
     rules: { insideMark: 'accept' },
     choices: { heat: 'split' },
-    notBecause: /inside may show a mark/,
+    notBecause: /marked inside/,
   },
   {
     says: 'a house that does not',
@@ -475,7 +484,7 @@ export const PRESS_CASES: readonly Case[] = [
     press: 'twoSided',
     choices: { heat: 'split' },
     lamp: 'care',
-    because: /inside may show a mark/,
+    because: /marked inside/,
   },
   {
     says: 'without the choice a two-sided press heats from above',
@@ -498,7 +507,7 @@ export const PRESS_CASES: readonly Case[] = [
     on: T,
     with: 'cut-film',
     product: press(between(150, 153), between(10, 12)),
-    lamp: 'hold',
-    because: /falls short|runs over/,
+    lamp: 'care',
+    because: /too cool for the sheet/,
   },
 ];

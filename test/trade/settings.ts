@@ -79,7 +79,7 @@ export const SETTINGS: readonly Case[] = [
     product: { alternatives: cool },
     choices: { alternative: 'low heat' },
     lamp: 'clear',
-    set: { tempC: 132, timeS: 21 },
+    set: { tempC: 130, timeS: 21 },
     reason: /own alternative, low heat/,
   },
   {
@@ -564,10 +564,10 @@ export const SETTINGS: readonly Case[] = [
     says: 'but not where it comes too near a side',
     on: T,
     with: 'cut-film',
-    product: { stages: [press({ tempC: { form: 'range', min: 145, max: 160, start: 159 } })] },
+    product: { stages: [press({ tempC: { form: 'range', min: 145, max: 160, start: 160 } })] },
     lamp: 'clear',
-    set: { tempC: 152 },
-    reason: /begins at 159 °C, which comes too near a side here/,
+    set: { tempC: 158 },
+    reason: /begins at 160 °C, which risks too much here/,
   },
   {
     says: 'a house may allow more round a single figure',
@@ -700,9 +700,9 @@ export const SETTINGS: readonly Case[] = [
     on: T,
     with: 'cut-film',
     press: 'halves',
-    choices: { timeS: 10.5 },
+    choices: { timeS: 11.5 },
     lamp: 'clear',
-    set: { timeS: 10.5 },
+    set: { timeS: 11.5 },
   },
   {
     says: 'a marry at a heat of this print’s own',
@@ -718,7 +718,7 @@ export const SETTINGS: readonly Case[] = [
     with: 'two-sheet-toner',
     choices: { stageC: { marry: 190 } },
     lamp: 'hold',
-    because: /In the marry: .*runs over the sheet/,
+    because: /In the marry: .*too hot for the sheet/,
   },
   {
     says: 'a pre-press hotter than the press, and what it does to the bare face',
@@ -726,7 +726,7 @@ export const SETTINGS: readonly Case[] = [
     with: 'stretch-film',
     choices: { stageC: { 'pre-press': 190 } },
     lamp: 'hold',
-    because: /In the pre-press: .*(mark limit|what it bears)/,
+    because: /In the pre-press: .*(marked beside the art|harmed)/,
     step: /Pre-press 5 s at 190 °C with nothing on it/,
   },
   {

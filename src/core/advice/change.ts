@@ -49,6 +49,33 @@ export function placedOn(print: Print, change: { platenId?: string | null; base?
   return { ...free, choices: { ...others, ...(platenId && { platenId }), ...(base && { base }) } };
 }
 
+/** A name of a print's other half that no print of its line has. */
+function keyOfHalf(key: string, taken: readonly string[]): string {
+  const stem = key.slice(0, 28);
+  for (let n = 1; ; n++) {
+    const free = n === 1 ? `${stem}-right` : `${stem}-right${n}`;
+    if (!taken.includes(free)) return free;
+  }
+}
+
+/** Both halves of a print that is cut down its middle. The first keeps its key. @param taken keys of the line's prints */
+function halvesOf(print: Print, { apartMm }: NonNullable<Change['halves']>, taken: readonly string[]): Print[] {
+  const { lay: _, ...free } = print;
+  const widthMm = print.widthMm / 2;
+  const from = print.moved ?? { xMm: 0, yMm: 0 };
+  return ([-1, 1] as const).map((side) => ({
+    ...free,
+    key: side < 0 ? print.key : keyOfHalf(print.key, taken),
+    artName: `${print.artName.slice(0, 60)}, ${side < 0 ? 'left' : 'right'} half`,
+    widthMm,
+    moved: { xMm: from.xMm + side * (widthMm / 2 + apartMm), yMm: from.yMm },
+  }));
+}
+
+/** The prints that one becomes. */
+const printsAfter = (print: Print, change: Change, taken: readonly string[] = []): Print[] =>
+  change.halves ? halvesOf(print, change.halves, taken) : [printAfter(print, change)];
+
 function printAfter(print: Print, change: Change): Print {
   const { productId, pressId } = change;
   const top = topLayer(print);
@@ -57,7 +84,7 @@ function printAfter(print: Print, change: Change): Print {
       ? print.layers
       : print.layers.map((layer) => (layer.key === top.key ? { key: layer.key, productId, over: layer.over } : layer));
   // a lay belongs to its platen and its place: another of either is laid anew
-  const anew = pressId !== undefined || change.platenId !== undefined || change.moved !== undefined;
+  const anew = pressId !== undefined || change.platenId !== undefined || change.moved !== undefined || change.size !== undefined;
   const { lay, ...free } = print;
   const kept = change.lay ?? (anew ? undefined : lay);
   return {
@@ -66,6 +93,7 @@ function printAfter(print: Print, change: Change): Print {
     pressId: pressId ?? print.pressId,
     ...(kept && { lay: kept }),
     ...(change.moved && { moved: change.moved }),
+    ...change.size,
     choices: choicesAfter(print.choices, change),
   };
 }
@@ -86,19 +114,19 @@ export function blankAfterTest(blank: Blank, fabric: Fabric, test: NonNullable<C
 /** The day a supposed test is dated; it never reaches a record. */
 const SUPPOSED = { on: '2000-01-01', how: 'supposed' };
 
-/** The input with a change made; null when it names something that is not there. */
-export function inputAfter(input: ResolveInput, change: Change, stock: Stock): ResolveInput | null {
+/** The input with a change made, one a print it becomes; none when it names something that is not there. */
+export function inputsAfter(input: ResolveInput, change: Change, stock: Stock): ResolveInput[] {
   const product = change.productId === undefined ? input.product : stock.products.find((one) => one.id === change.productId);
   const press = change.pressId === undefined ? input.press : stock.presses.find((one) => one.id === change.pressId);
-  if (!product || !press) return null;
-  return {
+  if (!product || !press) return [];
+  return printsAfter(input.print, change).map((print) => ({
     ...input,
     product,
     press,
-    print: printAfter(input.print, change),
+    print,
     item: change.perClosing === undefined ? input.item : { ...input.item, perClosing: change.perClosing, together: [] },
     blank: change.testPiece ? blankAfterTest(input.blank, input.fabric, change.testPiece, SUPPOSED.on, SUPPOSED.how) : input.blank,
-  };
+  }));
 }
 
 /** A line with a way out taken on one of its prints. */
@@ -107,6 +135,14 @@ export function lineAfter(line: Line, printKey: string, change: Change): Line {
   const { sharesWith: _, ...alone } = line;
   return {
     ...(perClosing === undefined ? line : { ...alone, perClosing }),
-    prints: line.prints.map((print) => (print.key === printKey ? printAfter(print, change) : print)),
+    prints: line.prints.flatMap((print) =>
+      print.key === printKey
+        ? printsAfter(
+            print,
+            change,
+            line.prints.map(({ key }) => key),
+          )
+        : [print],
+    ),
   };
 }

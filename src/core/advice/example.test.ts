@@ -33,7 +33,7 @@ describe('the schools', () => {
   });
   it('show the figures in the house’s own units', () => {
     const inch = { ...STARTING_HOUSE, units: { temperature: 'F' as const, length: 'in' as const, linePressure: 'psi' as const } };
-    const set = schoolExample('coverWhenAllowed', inch).answers[0]?.facts.find(({ name }) => name === 'Set to');
+    const set = schoolExample('unmeasured', inch).answers[0]?.facts.find(({ name }) => name === 'Set to');
     expect(phraseText(set?.says ?? [], inch.units)).toMatch(/°F$/);
   });
 });

@@ -19,6 +19,10 @@ const ChangeSchema = z.object({
   base: z.enum(BASES).optional(),
   platenId: z.string().optional(),
   perClosing: z.number().optional(),
+  /** The art made smaller, mm. */
+  size: z.object({ widthMm: z.number(), heightMm: z.number() }).optional(),
+  /** The art cut down its middle and pressed as two prints, each moved out by so much, mm. */
+  halves: z.object({ apartMm: z.number() }).optional(),
   lay: PrintSchema.shape.lay,
   moved: PrintSchema.shape.moved,
   /** A test piece is pressed and, if it holds, noted on the blank. */
@@ -31,6 +35,8 @@ export const WayOutSchema = z.object({
   lamp: z.enum(['clear', 'care']),
   set: z.object({ tempC: Temp, unit: z.enum(['C', 'F']), timeS: z.number() }),
   smallestMarginK: z.number(),
+  /** How far its result is from the one that was meant: 0 the same kind of thing, 1 another as flat or as raised, 2 another body, 3 not for such art. */
+  unlike: z.number(),
   minutesPerPiece: z.number(),
   costMinor: z.number(),
 });

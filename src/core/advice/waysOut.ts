@@ -1,13 +1,16 @@
-/** Ways out of a Hold: each one change a shop can make, worked out as a card of its own and offered only if that card is not Hold. */
+/**
+ * Ways out of a Hold: each one change a shop can make, worked out as a card of its own and offered only if that card is not Hold.
+ * Where a Care comes from where the art lies on the platen, what would lay it better.
+ */
 
 import { type Card, minutesOf, stagesOf } from '../card';
 import { areaOfArt, laidOf, layIn, limitsFor, mapOf, type PreparedInput, prepared, pressOf, type ResolveInput } from '../draft';
-import { type Finding, type Judgement, judge, QUICK } from '../judgement';
+import { type Finding, type Judgement, judge, LAW, type Law, QUICK, type Side } from '../judgement';
 import { nearestShift } from '../placement';
 import { dwells } from '../press';
-import { FAMILIES } from '../sheet';
+import { FAMILIES, priceOfPrint, unlike } from '../sheet';
 import { type Phrase, phrase, seconds, tape, temp } from '../units';
-import { inputAfter, type Stock } from './change';
+import { inputsAfter, type Stock } from './change';
 import type { Change, WayOut } from './wayOut';
 
 const MOST_OFFERED = 6;
@@ -15,6 +18,8 @@ const MOST_OFFERED = 6;
 const LAY_MARGIN_MM = 10;
 /** A tested mark limit is offered only this far over the fibre's own: beyond it the piece is likely spoiled, K. */
 const TEST_REACHES_K = 25;
+/** With so much to spare from a limit that was tested, a mark is unlikely, K. */
+const TESTED_SPARE_K = 6;
 
 interface Candidate {
   change: Change;
@@ -102,6 +107,34 @@ function moves(input: PreparedInput): Candidate[] {
   ];
 }
 
+/** The art is made no smaller than this share of what was asked, and cut in two no further apart than the last of these, mm. */
+const LEAST_SHARE = 0.5;
+const SHARES = [0.9, 0.8, 0.7, 0.6, LEAST_SHARE];
+const APART_MM = [0, 8, 15, 25, 40];
+
+/** Art that is too large for where it is to go, or lies across something: smaller, or cut in two. */
+function cuts(input: PreparedInput, judged: Judgement): Candidate[] {
+  const { widthMm, heightMm } = input.print;
+  const isOfSize = judged.lamp.findings.some(
+    ({ level, field }) => level === 'hold' && (field === 'art' || field === 'loading' || field === 'base'),
+  );
+  if (!isOfSize) return [];
+  const round = (side: number) => Math.round(side * 2) / 2;
+  return [
+    ...SHARES.map((share) => {
+      const size = { widthMm: round(share * widthMm), heightMm: round(share * heightMm) };
+      return { change: { size }, says: phrase`Make the art smaller: ${tape(size.widthMm)} wide and ${tape(size.heightMm)} high.` };
+    }),
+    ...APART_MM.map((apartMm) => ({
+      change: { halves: { apartMm } },
+      says:
+        apartMm === 0
+          ? phrase`Cut the art down its middle, and press it as two prints, one after the other.`
+          : phrase`Cut the art down its middle, and press it as two prints, ${tape(2 * apartMm)} apart.`,
+    })),
+  ];
+}
+
 /**
  * A test piece at this very setting: what it would have to show, and only where a test may overrule.
  * It never lifts a damage limit, and it is offered only where the mark is the trouble or nobody knows the material.
@@ -117,6 +150,13 @@ function testPiece(input: PreparedInput, judged: Judgement): Candidate[] {
         says: phrase`Press a test piece, and note on the blank that it held.`,
       },
     ];
+  if (holds.length > 0 && holds.every(({ from, rule, closing }) => from === 'margin' && rule === 'dye' && closing === undefined))
+    return [
+      {
+        change: { testPiece: { productId: product.id, markC: null } },
+        says: phrase`Press a test piece and leave it a day. If no dye shows in it, note on the blank that it held.`,
+      },
+    ];
   const isMark = ({ from, rule }: Finding) => from === 'margin' && rule === 'mark';
   const isOfMark = (finding: Finding) =>
     isMark(finding)
@@ -125,11 +165,11 @@ function testPiece(input: PreparedInput, judged: Judgement): Candidate[] {
   if (!holds.some((one) => isMark(one) && one.closing === undefined) || !holds.every(isOfMark) || input.blank.tested) return [];
   const own = limitsFor(input).markC;
   // where sheet and mark leave no room, the best setting is short of both: the limit would have to rise by both together
-  const short = judged.margins
-    .filter(({ side }) => side === 'mark' || side === 'sheet low')
-    .reduce((sum, { kelvin }) => sum + Math.min(0, kelvin), 0);
-  if (own === null || -short > TEST_REACHES_K) return [];
-  const markC = Math.min(260, own + Math.ceil(-short) + 1);
+  const shortOf = (wanted: Side, toSpareK: number) =>
+    Math.max(0, toSpareK - (judged.margins.find(({ side }) => side === wanted)?.kelvin ?? toSpareK));
+  const riseK = shortOf('mark', TESTED_SPARE_K) + shortOf('sheet low', 0);
+  if (own === null || riseK > TEST_REACHES_K) return [];
+  const markC = Math.min(260, own + Math.ceil(riseK));
   return [
     {
       change: { testPiece: { productId: product.id, markC } },
@@ -159,6 +199,7 @@ function candidates(input: PreparedInput, judged: Judgement, stock: Stock): Cand
     ...settings(input, judged),
     ...lays(input, judged),
     ...moves(input),
+    ...cuts(input, judged),
     ...testPiece(input, judged),
     ...elsewhere,
     ...swapped,
@@ -173,10 +214,15 @@ const changes = (way: WayOut) => Object.keys(way.change).length;
 /** A supposed test is worth less than a card that stands by itself. */
 const supposed = (way: WayOut) => Number(way.change.testPiece !== undefined);
 
-/** Better first: lamp, then minutes, then money, then fewer things changed, then margin. */
+/** A result with another body than was meant is another thing, whatever its lamp. */
+const otherBody = ({ unlike: far }: WayOut): number => (far < 2 ? 0 : far);
+
+/** Better first: the same body, lamp, what stands by itself, how alike it is else, then minutes, money, fewer things changed, margin. */
 const better = (a: WayOut, b: WayOut): number =>
+  otherBody(a) - otherBody(b) ||
   QUALITY[a.lamp] - QUALITY[b.lamp] ||
   supposed(a) - supposed(b) ||
+  a.unlike - b.unlike ||
   a.minutesPerPiece - b.minutesPerPiece ||
   a.costMinor - b.costMinor ||
   changes(a) - changes(b) ||
@@ -187,44 +233,86 @@ function ideaOf({ change }: WayOut): string {
   if (change.productId) return `product ${change.productId}`;
   if (change.pressId) return `press ${change.pressId}`;
   if (change.lay) return `lay turned ${change.lay.turn}`;
+  if (change.size) return 'smaller';
+  if (change.halves) return 'halves';
   return Object.keys(change).sort().join('+') + (change.alternative ?? change.base ?? change.platenId ?? '');
 }
 
+/** A change judged: what every print it makes comes to, the worst of them standing for all. Null: it names what is not there. */
+function judgedWith(
+  given: ResolveInput,
+  change: Change,
+  stock: Stock,
+  law: Law,
+): { changed: PreparedInput; judged: Judgement; minutes: number } | null {
+  const prints = inputsAfter(given, change, stock).map((other) => {
+    const changed = prepared(other);
+    return { changed, judged: judge(changed, law) };
+  });
+  const [first] = [...prints].sort((a, b) => QUALITY[b.judged.lamp.state] - QUALITY[a.judged.lamp.state]);
+  if (!first) return null;
+  const minutes = prints.reduce((sum, { changed, judged }) => sum + minutesOf(stagesOf(changed, judged.draft, judged.values)), 0);
+  return { ...first, minutes };
+}
+
+/** The ways a list of changes comes to, of those that are wanted. */
+function waysOf(given: ResolveInput, list: readonly Candidate[], stock: Stock, isWanted: (judged: Judgement) => boolean): WayOut[] {
+  const ways: WayOut[] = [];
+  const tried = new Set<string>();
+  for (const { change, says } of list) {
+    // of the sizes, and of the gaps between halves, the first that serves
+    const kind = change.size ? 'size' : change.halves ? 'halves' : null;
+    if (kind && tried.has(kind)) continue;
+    const one = judgedWith(given, change, stock, QUICK);
+    if (!one || one.judged.lamp.state === 'hold' || !isWanted(one.judged)) continue;
+    if (kind) tried.add(kind);
+    const { changed, judged, minutes } = one;
+    const { lamp, set, window, smallestMarginK } = judged;
+    ways.push({
+      says,
+      change,
+      lamp: lamp.state === 'clear' ? 'clear' : 'care',
+      set: { tempC: set.tempC, unit: window.settable.unit, timeS: set.timeS },
+      smallestMarginK,
+      unlike: unlike(given.product, changed.product, given.print.artKind),
+      // another transfer has to be made first; the one in hand is there already
+      minutesPerPiece: minutes + (change.productId === undefined ? 0 : changed.product.minutesToMake),
+      costMinor: priceOfPrint(changed.product, changed.print),
+    });
+  }
+  const chosen: WayOut[] = [];
+  for (const way of ways.sort(better)) if (!chosen.some((one) => ideaOf(one) === ideaOf(way))) chosen.push(way);
+  return chosen;
+}
+
+/** Whether a finding comes from where the art lies on the platen. */
+const isOfLay = ({ from, rule, closing }: Finding): boolean =>
+  closing === undefined && (rule === 'cold-spot-under-art' || (from === 'margin' && (rule === 'sheet low' || rule === 'sheet high')));
+
+/** What would lay the art better, where a Care comes from the platen under it. */
+function betterLaid(given: ResolveInput, stock: Stock, card: Pick<Card, 'lamp'>): WayOut[] {
+  if (!card.lamp.findings.some(isOfLay)) return [];
+  const input = prepared(given);
+  const judged = judge(input, QUICK);
+  return waysOf(given, lays(input, judged), stock, ({ lamp }) => !lamp.findings.some(isOfLay)).slice(0, OWN_KEPT);
+}
+
 /**
- * Ways out for a card on Hold, best first, at most six; none for a card that is not.
+ * Ways out for a card on Hold, best first, at most six; for one on Care what would lay it better; none for one that is Clear.
  *
  * Each is judged like any other card. Of one idea only the best stands; of the setting changes that each need no other
  * product or press up to two are kept, so that a shop sees what it can do with what is in its hand.
  */
 export function waysOut(given: ResolveInput, card: Pick<Card, 'lamp'>, stock: Stock): WayOut[] {
-  if (card.lamp.state !== 'hold') return [];
+  if (card.lamp.state === 'care') return betterLaid(given, stock, card);
+  if (card.lamp.state === 'clear') return [];
   const input = prepared(given);
   const judged = judge(input, QUICK);
-  const ways: WayOut[] = [];
-  for (const { change, says } of candidates(input, judged, stock)) {
-    const other = inputAfter(given, change, stock);
-    if (!other) continue;
-    const changed = prepared(other);
-    const { lamp, set, window, smallestMarginK, draft, values } = judge(changed, QUICK);
-    if (lamp.state === 'hold') continue;
-    ways.push({
-      says,
-      change,
-      lamp: lamp.state,
-      set: { tempC: set.tempC, unit: window.settable.unit, timeS: set.timeS },
-      smallestMarginK,
-      // another transfer has to be made first; the one in hand is there already
-      minutesPerPiece: minutesOf(stagesOf(changed, draft, values)) + (change.productId === undefined ? 0 : changed.product.minutesToMake),
-      costMinor: changed.product.pricePerSheetMinor,
-    });
-  }
-  const chosen: WayOut[] = [];
-  for (const way of ways.sort(better)) if (!chosen.some((one) => ideaOf(one) === ideaOf(way))) chosen.push(way);
+  const chosen = waysOf(given, candidates(input, judged, stock), stock, () => true);
   // many were ranked without the bond; the few that stand are judged in full
   return withOwn(chosen)
     .map((way) => {
-      const changed = inputAfter(given, way.change, stock);
-      const lamp = changed ? judge(prepared(changed)).lamp.state : way.lamp;
+      const lamp = judgedWith(given, way.change, stock, LAW)?.judged.lamp.state ?? way.lamp;
       return lamp === 'hold' ? way : { ...way, lamp };
     })
     .sort(better);

@@ -5,8 +5,8 @@ import { type PreparedInput, prepared, type ResolveInput } from '../draft';
 import { type Judgement, judge, type LampState, QUICK } from '../judgement';
 import { type Blank, type Duty, type Fabric, usualPosition } from '../materials';
 import type { Print } from '../order';
-import type { Press } from '../press';
-import { type ArtKind, builtInProducts, FAMILIES, type Product } from '../sheet';
+import { type Press, takesShape } from '../press';
+import { type ArtKind, builtInProducts, FAMILIES, isAsMeant, type Product, priceOfPrint } from '../sheet';
 import { type Phrase, phrase } from '../units';
 
 export interface Wish {
@@ -32,8 +32,12 @@ export interface Suited {
   pressName: string;
   lamp: LampState;
   cautions: number;
-  /** Its family does this kind of art. */
+  /** Of a sound piece, the bond left out, 0 to 1. */
+  soundChance: number;
+  /** It does this kind of art; else the customer would have to want other art. */
   suitsArt: boolean;
+  /** It gives such art the body it is thought of with: flat, unless it is to stand up. */
+  asMeant: boolean;
   /** What speaks against it, holds first; or for it when nothing does. */
   reasons: Phrase[];
   setC: number;
@@ -65,16 +69,26 @@ function printFor(wish: Wish, product: Product, press: Press): Print {
   };
 }
 
-/** Better for a piece: the lamp, then fewer cautions, then the wider margin. */
+/** Chances are told apart by tenths. */
+const tenths = ({ soundChance }: { soundChance: number }): number => Math.round(10 * soundChance);
+
+/** Better for a piece: the lamp, the likelier sound piece, fewer cautions, then the wider margin. */
 const betterPress = (a: Judgement, b: Judgement): boolean => {
   const cautions = (one: Judgement) => one.lamp.findings.length;
-  return (QUALITY[a.lamp.state] - QUALITY[b.lamp.state] || cautions(a) - cautions(b) || b.smallestMarginK - a.smallestMarginK) < 0;
+  return (
+    (QUALITY[a.lamp.state] - QUALITY[b.lamp.state] ||
+      tenths(b) - tenths(a) ||
+      cautions(a) - cautions(b) ||
+      b.smallestMarginK - a.smallestMarginK) < 0
+  );
 };
 
-/** Best first: lamp, the kind of art, cautions, what is on the shelf, minutes, money, margin. A Hold never stands above what is not. */
+/** Best first: lamp, the kind of art, its body, the likelier sound piece, cautions, what is on the shelf, minutes, money, margin. A Hold never stands above what is not. */
 const better = (a: Suited, b: Suited): number =>
   QUALITY[a.lamp] - QUALITY[b.lamp] ||
   Number(b.suitsArt) - Number(a.suitsArt) ||
+  Number(b.asMeant) - Number(a.asMeant) ||
+  tenths(b) - tenths(a) ||
   a.cautions - b.cautions ||
   Number(b.onShelf) - Number(a.onShelf) ||
   a.minutes - b.minutes ||
@@ -95,7 +109,10 @@ export function whichTransfer(
   const own = shop.products.filter((product) => !product.retiredOn);
   const lacking = builtInProducts('2000-01-01').filter((general) => !own.some((product) => product.familyId === general.familyId));
   const blank = { ...wish.blank, shade: wish.shade, duty: wish.duty };
-  const presses = shop.presses.filter((press) => !press.retiredOn);
+  const all = shop.presses.filter((press) => !press.retiredOn);
+  // a press the piece does not lie on is asked only where the shop has no other
+  const fitting = all.filter((press) => takesShape(press, blank));
+  const presses = fitting.length > 0 ? fitting : all;
   const judgeOn = (product: Product, press: Press) => {
     const input = prepared({
       print: printFor(wish, product, press),
@@ -141,7 +158,9 @@ function suited(
     pressName: press.name,
     lamp: lamp.state,
     cautions: lamp.findings.length,
+    soundChance: judged.soundChance,
     suitsArt: product.artKinds.includes(wish.artKind),
+    asMeant: isAsMeant(product, wish.artKind),
     reasons:
       lamp.findings.length > 0
         ? lamp.findings.map((finding) => finding.says)
@@ -151,6 +170,6 @@ function suited(
     timeS: set.timeS,
     smallestMarginK,
     minutes: perPiece * wish.count,
-    costMinor: product.pricePerSheetMinor * wish.count,
+    costMinor: priceOfPrint(product, wish) * wish.count,
   };
 }

@@ -9,6 +9,7 @@ import {
   learnedOf,
   limitsFor,
   MEANT_BASE_C,
+  meansCloth,
   meantCloth,
   type PreparedInput,
   pieceOf,
@@ -16,9 +17,21 @@ import {
   type Reason,
   WEIGHED_HEAT,
 } from '../draft';
-import { type Adhesive, bondBand, correct, deviations, type Effect, growthOf, type Passage, type Piece, SOUND } from '../heat';
+import {
+  type Adhesive,
+  bondBand,
+  correct,
+  deviations,
+  type Effect,
+  growthOf,
+  type Passage,
+  type Piece,
+  SOUND,
+  soundChanceOf,
+  Z_90,
+} from '../heat';
 import { remembered } from '../numerics';
-import { bandOf, dwells, type Offset } from '../press';
+import { bandOf, dwells, type Offset, SURE } from '../press';
 import { type Phrase, phrase, seconds, tempDiff } from '../units';
 import type { Heat } from './heatOfCard';
 
@@ -87,40 +100,59 @@ export function takesOf(input: PreparedInput, draft: Draft, { piece, passage, ad
     cloth: meantCloth(input),
     baseC: MEANT_BASE_C,
     covered: pressOf(draft).cover === 'required' || coveredBySheet(input, draft),
+    padOver: input.product.pad === 'soft pad over' || input.product.pad === 'foam over',
+    underlay: input.product.pad === 'felt under' || input.product.pad === 'foam behind',
   };
   return takesBefore(JSON.stringify([piece, passage, adhesive, meant]), () => deviations(piece, passage, adhesive, meant, WEIGHED_HEAT));
 }
 
-/** Half of a platen's 95 % spread is one standard deviation. */
-const SPREADS_A_SD = 2;
+/** With less than this chance of a sound bond a card is Care, and another time is looked for. */
+export const SOUND_ENOUGH = 0.75;
+
 /** A correction of less is not worth a word, s. */
 const WORTH_S = 1;
 /** Nor one that brings the bond nearer to 1 by less, as a share. */
 const WORTH_GAIN = 0.03;
 
+const sdsBefore = remembered<number>(400);
+
+/**
+ * Standard deviation of the logarithm of the bond at the window's best set value, for every set value of the card; null: the model
+ * does not know the stack.
+ */
+export function bondSd(input: PreparedInput, draft: Draft, window: Offset & { bestSetC: number }, lowerC: number | null): number | null {
+  const { midC, lowC, highC } = bandOf(window, window.bestSetC);
+  const one = cardPiece(input, draft, Math.min(260, Math.max(20, midC)), lowerC);
+  if (!one) return null;
+  const doubt = { platenK: (highC - lowC) / 2 / SURE, shiftSd: learnedOf(input)?.sd ?? 0, ofBlank: meansCloth(input) };
+  return sdsBefore(JSON.stringify([one, doubt]), () => logSdOf(bondBand(one.piece, one.passage, one.adhesive, doubt, WEIGHED_HEAT)));
+}
+
+/** Standard deviation of the logarithm of a bond, from the range nine in ten lie in. */
+export const logSdOf = ({ low, high }: { low: number; high: number }): number => Math.log(high / low) / (2 * Z_90);
+
 /** All a card says of its heat, at its set value. */
 export function heatOf(
   input: PreparedInput,
   draft: Draft,
-  window: Offset,
+  window: Offset & { bestSetC: number },
   set: { tempC: number; lowerC: number | null },
   points: BondPoint[],
 ): Heat | null {
-  const { midC, lowC, highC } = bandOf(window, set.tempC);
+  const { midC } = bandOf(window, set.tempC);
   const one = cardPiece(input, draft, Math.min(260, Math.max(20, midC)), set.lowerC);
-  if (!one) return null;
-  const { piece, passage, adhesive } = one;
+  const sd = bondSd(input, draft, window, set.lowerC);
+  if (!one || sd === null) return null;
+  const bond = bondAt(points, midC);
   const learned = learnedOf(input);
-  const doubt = { platenK: (highC - lowC) / 2 / SPREADS_A_SD, shiftSd: learned?.sd ?? 0 };
   const takes = takesOf(input, draft, one);
-  const key = JSON.stringify([one, doubt, takes, points, pressOf(draft).timeS, limitsFor(input), draft.passesMark, learned]);
+  const key = JSON.stringify([one, sd, bond, takes, points, pressOf(draft).timeS, limitsFor(input), draft.passesMark, learned]);
   return heatBefore(key, () => {
-    const { low, high, soundChance } = bondBand(piece, passage, adhesive, doubt, WEIGHED_HEAT);
     return {
-      bond: bondAt(points, midC),
-      low,
-      high,
-      soundChance,
+      bond,
+      low: bond * Math.exp(-Z_90 * sd),
+      high: bond * Math.exp(Z_90 * sd),
+      soundChance: soundChanceOf(bond, sd),
       bonds: points,
       takes,
       correction: correctionOf(input, draft, one),
@@ -146,7 +178,7 @@ function correctionOf(input: PreparedInput, draft: Draft, { piece, passage, adhe
 }
 
 /**
- * A sounder time where the bond at the card's own best value is not sound: the one that brings it nearest to 1 within sheet
+ * A sounder time where the bond at the card's own best value is not likely enough to be sound: the one that brings it nearest to 1 within sheet
  * and limits. Null where it is sound, where somebody chose the time, and where no time betters it.
  */
 export function betterTime(
@@ -159,7 +191,9 @@ export function betterTime(
   const { midC } = bandOf(window, window.bestSetC);
   const bond = bondAt(points, midC);
   const settled = input.print.choices.timeS !== undefined || keptTime(input)?.value === draft.timeS;
-  if (settled || (bond >= SOUND.low && bond <= SOUND.high)) return null;
+  if (settled) return null;
+  const sd = bondSd(input, draft, window, lowerC);
+  if (sd !== null && soundChanceOf(bond, sd) >= SOUND_ENOUGH) return null;
   const one = cardPiece(input, draft, midC, lowerC);
   const found = one && correctionOf(input, draft, one);
   if (!found || Math.abs(Math.log(found.bond)) >= Math.abs(Math.log(bond))) return null;

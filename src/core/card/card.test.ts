@@ -13,14 +13,16 @@ const says = (words: { says: Parameters<typeof phraseText>[0] }[]) =>
 
 describe('the set value', () => {
   it('a value set by hand is judged where it stands, and the lamp follows the handle', () => {
-    const card = resolve(input({ choices: { setC: 158 } }));
-    expect(card.set).toMatchObject({ tempC: 158, byHand: true });
+    const card = resolve(input({ choices: { setC: 159 } }));
+    expect(card.set).toMatchObject({ tempC: 159, byHand: true });
+    // the true press is good to 2 K: at 159 its hottest tenth keeps inside 160 most times, at 161 it does not
     expect(card.lamp.state).toBe('care');
-    expect(says(lampAt(resolve(input()), 161).findings)).toMatch(/runs over the sheet, by 3\D/);
+    expect(says(lampAt(resolve(input()), 161).findings)).toMatch(/^Nearly all|^About 9 in 10/);
+    expect(lampAt(resolve(input()), 161).state).toBe('hold');
   });
   it('a press that cannot reach the sheet says by how much it falls short', () => {
     const weak = { ...input(), press: { ...PRESSES.true, set: { unit: 'C' as const, step: 1, minC: 60, maxC: 120 } } };
-    expect(says(resolve(weak).lamp.findings)).toMatch(/falls short of the sheet, by 27/);
+    expect(says(resolve(weak).lamp.findings)).toMatch(/Nearly all too cool for the sheet.*by about 25/);
   });
   it('a long pre-press counts against a short hot press; a cover shields the bare face', () => {
     const wall = (change: Partial<Case>) =>

@@ -2,6 +2,7 @@
 import { describe, expect, it } from 'vitest';
 import { inputOf } from '../../../test/trade/check';
 import { RULES } from '../judgement';
+import { FAMILIES, productFromFamily } from '../sheet';
 import { closingsOfCard, figuresAt } from './closings';
 import { resolve } from './resolve';
 
@@ -57,10 +58,19 @@ describe('figures on a card', () => {
     expect(figures.length).toBeGreaterThan(3);
     expect(figures.filter((value) => value < -40 || value > 320)).toEqual([]);
   });
-  it('what comes through a pad that no model can tell has no figure, and is never Clear', () => {
-    const coaster = resolve(inputOf({ says: 'a coaster', on: 'glass-coaster', with: 'hard-paper-smooth' }));
-    expect(coaster.heat).toBeUndefined();
-    expect(coaster.lamp.state).toBe('care');
-    expect(coaster.lamp.findings.map(({ from, rule }) => [from, rule])).toContainEqual(['heat', 'not known']);
+  const PRODUCT_STAGES = productFromFamily(FAMILIES['cut-film'], '2026-01-01').stages;
+  it('what is far from anything its sheet means has no figure of a bond, and is never Clear', () => {
+    const long = resolve(
+      inputOf({
+        says: 'a fifteenth of the time its sheet means',
+        on: 'cotton-tee',
+        with: 'cut-film',
+        product: { stages: PRODUCT_STAGES.map((stage) => ({ ...stage, timeS: { form: 'range', min: 8, max: 300 } })) },
+        choices: { timeS: 10 },
+      }),
+    );
+    expect(long.heat).toBeUndefined();
+    expect(long.lamp.state).not.toBe('clear');
+    expect(long.lamp.findings.map(({ from, rule }) => [from, rule])).toContainEqual(['heat', 'not known']);
   });
 });

@@ -2,20 +2,21 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { inputs, plainCloth } from '../../../test/shops';
 import { prepared } from '../draft';
-import { judge, type LampState, lampAt, marginsAt, QUICK, smallestMargin } from '../judgement';
+import { judge, type LampState, lampAt, QUICK, riskAt, soundChanceAt, worstAt } from '../judgement';
 import { blendLimits, FIBRE_IDS, FIBRES } from '../materials';
-import { bandOf } from '../press';
+import { bandOf, type Instrument, PLANS, type PlatenMap, type Press, platenMap } from '../press';
 import { resolve } from './resolve';
 import { CardSchema } from './schema';
 
-const RUNS = { numRuns: 2000 };
+/** More are hunted through with `TIDY_BEACON_RUNS=2000`. */
+const RUNS = { numRuns: Number(process.env.TIDY_BEACON_RUNS ?? 500) };
 const RANK: Record<LampState, number> = { clear: 0, care: 1, hold: 2 };
 
 describe('over random fabrics, products and presses', () => {
   it('the random shop meets every lamp often enough to mean something', () => {
     const seen = { clear: 0, care: 0, hold: 0 };
     for (const input of fc.sample(inputs, 1000)) seen[resolve(input).lamp.state]++;
-    expect(Math.min(seen.clear, seen.care, seen.hold)).toBeGreaterThan(50);
+    expect(Math.min(seen.clear, seen.care, seen.hold)).toBeGreaterThan(25);
   });
 
   it('a card is a card: its own schema takes it unchanged', () => {
@@ -28,7 +29,7 @@ describe('over random fabrics, products and presses', () => {
     );
   });
 
-  it('a fibre with lower limits never raises the set temperature', () => {
+  it('at a fixed time a fibre with lower limits never raises the set temperature', () => {
     fc.assert(
       fc.property(plainCloth, fc.constantFrom(...FIBRE_IDS), (input, fibre) => {
         const { mark, damage } = blendLimits(input.fabric.composition);
@@ -43,12 +44,13 @@ describe('over random fabrics, products and presses', () => {
         // a fibre that the mixing thins to under 5 % no longer counts, and its limit goes with it: that is another rule
         fc.pre(input.fabric.composition.every(({ percent }) => percent < 5 || percent * 0.8 >= 5));
         const house = { ...input.house, rules: { ...input.house.rules, prePress: 'seconds' as const } };
+        const print = { ...input.print, choices: { ...input.print.choices, timeS: judge(prepared({ ...input, house })).set.timeS } };
         const blended = input.fabric.composition
           .filter((part) => part.fibre !== fibre)
           .map((part) => ({ ...part, percent: part.percent * 0.8 }));
         const share = 100 - blended.reduce((sum, part) => sum + part.percent, 0);
-        const weaker = { ...input, house, fabric: { ...input.fabric, composition: [...blended, { fibre, percent: share }] } };
-        expect(judge(prepared(weaker)).set.tempC).toBeLessThanOrEqual(judge(prepared({ ...input, house })).set.tempC + 1e-9);
+        const weaker = { ...input, house, print, fabric: { ...input.fabric, composition: [...blended, { fibre, percent: share }] } };
+        expect(judge(prepared(weaker)).set.tempC).toBeLessThanOrEqual(judge(prepared({ ...input, house, print })).set.tempC + 1e-9);
       }),
       RUNS,
     );
@@ -67,32 +69,100 @@ describe('over random fabrics, products and presses', () => {
     );
   });
 
-  it('whenever the lamp is Clear the whole delivered band lies inside sheet and limits by the stated margin', () => {
+  it('whenever the lamp is Clear what is expected of the surface lies inside sheet and limits by the stated margin', () => {
     fc.assert(
       fc.property(inputs, (input) => {
         // without the bond more cards are Clear: it must hold for all of them
         const { lamp, set, window, smallestMarginK } = judge(prepared(input), QUICK);
-        const delivered = bandOf(window, set.tempC);
+        const { midC } = bandOf(window, set.tempC);
         fc.pre(lamp.state === 'clear');
-        expect(smallestMarginK).toBeGreaterThanOrEqual(2);
+        expect(smallestMarginK).toBeGreaterThan(0);
         expect(window.bounds.map((bound) => bound.side)).toEqual(expect.arrayContaining(['sheet low', 'sheet high']));
-        for (const { keep, surfaceC, breach } of window.bounds) {
-          const room = keep === 'above' ? delivered.lowC - surfaceC : surfaceC - delivered.highC;
-          expect(room).toBeGreaterThanOrEqual(breach === 'hold' ? smallestMarginK - 1e-9 : 0);
+        for (const { keep, surfaceC } of window.bounds) {
+          expect(keep === 'above' ? midC - surfaceC : surfaceC - midC).toBeGreaterThanOrEqual(smallestMarginK - 1e-9);
         }
       }),
       RUNS,
     );
   });
 
-  it('moving the handle off the chosen value never raises the smaller margin, and the lamp follows the handle', () => {
+  it('doubt alone never holds by the sheet, and a Clear card on a well known press is sound three times in four', () => {
+    fc.assert(
+      fc.property(inputs, (input) => {
+        const { lamp, margins, soundChance, heat } = resolve(input);
+        for (const { side, kelvin, state } of margins)
+          if ((side === 'sheet low' || side === 'sheet high') && state === 'hold') expect(kelvin).toBeLessThanOrEqual(0);
+        if (lamp.state === 'clear' && heat) expect(soundChance).toBeGreaterThanOrEqual(0.75);
+      }),
+      RUNS,
+    );
+  });
+
+  it('measuring with any instrument, where it reads what was believed, never worsens the lamp', () => {
+    const instruments = [{ kind: 'probe' }, { kind: 'strip', stepK: 6 }, { kind: 'infrared', emissivitySet: 0.9 }] as const;
+    const survey = (instrument: Instrument, { id, platen }: Press): PlatenMap =>
+      platenMap(
+        {
+          id: `flat ${instrument.kind} ${platen.widthMm} ${platen.heightMm}`,
+          kind: 'survey',
+          pressId: id,
+          platen: 'upper',
+          at: 1,
+          by: '',
+          instrument,
+          finish: 'dark coated',
+          roomC: 21,
+          readings: PLANS.five(platen).map((place) => ({ ...place, setC: 150, readC: 150 })),
+          note: '',
+        },
+        platen,
+        '2026-03-01',
+      );
+    fc.assert(
+      fc.property(inputs, fc.constantFrom(...instruments), (given, instrument) => {
+        const { maps: _, ...input } = { ...given, press: { ...given.press, calibration: null } };
+        const rules = { ...input.house.rules, unmeasured: 'widen' as const };
+        const never = { ...input, house: { ...input.house, rules } };
+        const measured = { ...never, maps: [survey(instrument, input.press)] };
+        expect(RANK[judge(prepared(measured), QUICK).lamp.state]).toBeLessThanOrEqual(RANK[judge(prepared(never), QUICK).lamp.state]);
+      }),
+      RUNS,
+    );
+  });
+
+  it('a sheet that allows more to both sides never worsens the lamp, and a figure it names is taken where that is Clear', () => {
+    fc.assert(
+      fc.property(inputs, fc.integer({ min: 1, max: 8 }), (input, more) => {
+        const judged = judge(prepared(input), QUICK);
+        const { window } = judged;
+        const press = input.product.stages.find(({ kind }) => kind === 'press')?.tempC;
+        fc.pre(press?.form === 'range' && input.product.overrides.length === 0 && window.settable.step < 3);
+        if (press?.form !== 'range') return;
+        const stages = input.product.stages.map((stage) =>
+          stage.kind === 'press' ? { ...stage, tempC: { ...press, min: press.min - more, max: press.max + more } } : stage,
+        );
+        const wider = judge(prepared({ ...input, product: { ...input.product, stages } }), QUICK);
+        expect(RANK[wider.lamp.state]).toBeLessThanOrEqual(RANK[judged.lamp.state]);
+      }),
+      RUNS,
+    );
+  });
+
+  it('a cooler set value has clearly less risk only where the one chosen is Clear or its piece likelier sound, and the lamp follows the handle', () => {
     fc.assert(
       fc.property(inputs, fc.integer({ min: -200, max: 200 }), (input, steps) => {
         const card = resolve(input);
         const { settable, bestSetC } = card.window;
         const moved = bestSetC + (steps * settable.step * (settable.unit === 'F' ? 5 : 9)) / 9;
         fc.pre(moved >= settable.minC && moved <= settable.maxC);
-        expect(smallestMargin(marginsAt(card.window, moved))).toBeLessThanOrEqual(card.smallestMarginK + 1e-9);
+        const { window } = card;
+        const [here, there] = [bestSetC, moved].map((setC) => riskAt(window, window.bounds, setC)) as [number, number];
+        if (
+          moved < bestSetC &&
+          there < here / 1.5 - 1e-9 &&
+          (!card.heat || soundChanceAt(card, moved) > soundChanceAt(card, bestSetC) + 0.02)
+        )
+          expect(worstAt(window, window.bounds, bestSetC)).toBe('clear');
         const byHand = resolve({ ...input, print: { ...input.print, choices: { ...input.print.choices, setC: moved } } });
         expect(byHand.set.tempC).toBeCloseTo(moved, 6);
         expect(lampAt(card, byHand.set.tempC).state).toBe(byHand.lamp.state);

@@ -2,7 +2,7 @@
 
 import { type Draft, keptWords, ownSetC, type PreparedInput, pressOf, type Reason } from '../draft';
 import type { HouseSetting } from '../house';
-import { marginsAt, namedIn, settable, smallestMargin, type Window } from '../judgement';
+import { type Aim, aimOf, marginsAt, settable, smallestMargin, type Window } from '../judgement';
 import { BAND_KPA, pressOffset, setForMiddle } from '../press';
 import { type Allowed, CHOSEN_STAGES, type ChosenStage, figurePhrase } from '../sheet';
 import { contact, type Phrase, type PhrasePart, phrase, setTemp, temp, tempDiff } from '../units';
@@ -32,14 +32,19 @@ function sheetWords({ name, source }: PreparedInput['product'], { written, ours,
   return phrase`${name}, sheet of ${source.on}: ${says} at the platen’s surface.${allowance}`;
 }
 
+/** A setting this near to what the sheet aims at is it: the middle of a range may lie between two steps, K. */
+const SAME_SETTING_K = 1.01;
+
 /** Why the card begins at its set value. */
-function pickWords(press: PreparedInput['press'], window: Window, named: number | null, margin: PhrasePart): Phrase {
+function pickWords(press: PreparedInput['press'], window: Window, aim: Aim | null, margin: PhrasePart): Phrase {
   const shown = setTemp(window.bestSetC, press.set.unit);
-  const farthest = phrase`of all it can be set to, ${shown} keeps farthest from the nearest side: ${margin}.`;
-  if (named === null) return phrase`Of all it can be set to, ${shown} keeps farthest from the nearest side: ${margin}.`;
-  return window.bestSetC === settable(press, setForMiddle(window, named))
-    ? phrase`The sheet begins at ${temp(named)}: on ${press.name} that is ${shown}, with ${margin} to the nearest side.`
-    : phrase`The sheet begins at ${temp(named)}, which comes too near a side here; ${farthest}`;
+  const least = phrase`of all it can be set to, ${shown} has the least risk, with ${margin} to the nearest side.`;
+  if (aim === null) return phrase`Of all it can be set to, ${shown} has the least risk, with ${margin} to the nearest side.`;
+  const isTaken = Math.abs(window.bestSetC - settable(press, setForMiddle(window, aim.tempC))) < SAME_SETTING_K;
+  const what = aim.named ? phrase`The sheet begins at ${temp(aim.tempC)}` : phrase`The middle of the sheet is ${temp(aim.tempC)}`;
+  return isTaken
+    ? phrase`${what}: on ${press.name} that is ${shown}, with ${margin} to the nearest side.`
+    : phrase`${what}, which risks too much here; ${least}`;
 }
 
 /** How the set temperature was found, after what the decisions said of it. */
@@ -47,7 +52,7 @@ export function temperatureReasons(input: PreparedInput, draft: Draft, window: W
   const { product, press, print, blank } = input;
   const { offsetK, spreadK, measured } = pressOffset(press);
   const best = smallestMargin(marginsAt(window, window.bestSetC));
-  const named = draft.split ? null : namedIn(pressOf(draft).tempC);
+  const aim = draft.split ? null : aimOf(pressOf(draft).tempC);
   const here = smallestMargin(marginsAt(window, setC));
   const says: Say[] = [
     { source: 'sheet', says: sheetWords(product, pressOf(draft).tempC) },
@@ -61,7 +66,7 @@ export function temperatureReasons(input: PreparedInput, draft: Draft, window: W
         ? phrase`${press.name} measured on ${press.calibration?.on ?? ''}: surface ${tempDiff(Math.abs(offsetK))} ${offsetK < 0 ? 'cooler' : 'hotter'} than it shows, give or take ${tempDiff(spreadK)} over the art.`
         : phrase`${press.name} was never measured: taken as it shows, give or take ${tempDiff(spreadK)}.`,
     },
-    { source: named === null ? 'physics' : 'sheet', says: pickWords(press, window, named, tempDiff(best)) },
+    { source: aim === null ? 'physics' : 'sheet', says: pickWords(press, window, aim, tempDiff(best)) },
   ];
   if (kept) says.push({ source: 'house', says: phrase`${keptWords(kept, input)} The nearest side is ${tempDiff(here)} away.` });
   if (print.choices.setC !== undefined)

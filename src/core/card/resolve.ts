@@ -71,12 +71,12 @@ const inOrder = (reasons: readonly Reason[]): Reason[] => FIELDS.flatMap((field)
  * Pure and total: any valid input gives a card, a bad one gives a Hold.
  *
  * @param input °C, s, mm; all parts already parsed by their schemas
- * @returns the card; its lamp is Clear only with 2 K or more on every side and no rule met
+ * @returns the card; its lamp weighs the chances of each side, and is Clear only where no rule was met
  */
 export function resolve(given: ResolveInput, trade: Trade = TRADE): Card {
   const input = prepared(given);
   const judged = judge(input, trade);
-  const { draft, window, set, values, margins, smallestMarginK, lamp } = judged;
+  const { draft, window, set, values, margins, smallestMarginK, lamp, soundChance } = judged;
   const { print, product } = input;
   const of = namesOf(input, draft);
   const stages = withOwn(input, draft, set, stagesOf(input, draft, values));
@@ -99,6 +99,8 @@ export function resolve(given: ResolveInput, trade: Trade = TRADE): Card {
     delivered: bandOf(window, set.tempC),
     margins,
     smallestMarginK,
+    judgedBy: 'chance',
+    soundChance,
     lamp,
     ...(input.laid.placement && {
       laid: {

@@ -138,6 +138,10 @@ export const CardSchema = z.object({
   delivered: BandSchema,
   margins: z.array(MarginSchema),
   smallestMarginK: z.number(),
+  /** The rule its lamp came about by: chances, or in cards from before, kelvins to spare. */
+  judgedBy: z.enum(['chance', 'margin']),
+  /** That a piece comes out sound: bonded, unmarked, unharmed, unstained; absent: not worked out. */
+  soundChance: z.number().optional(),
   lamp: LampSchema,
   /** How the piece is laid on the platen; absent: from before it was worked out. */
   laid: z.object({ lay: LaySchema, loading: z.enum(['threaded', 'flat']), clearanceMm: z.number().nullable() }).optional(),

@@ -19,7 +19,7 @@ export {
 export { type LearnedShift, LearnedShiftSchema, layerName, layersOf, type PreparedInput, type ResolveInput } from './input';
 export { inEffect, keptTemp, keptTime, keptWords, leftOutReason, ownSetC, timeGoesByMass } from './kept';
 export { clearanceOf, type Laid, type LaidInput, laidOf, layOf, nudged, PILLOW_SINKS_MM, platenOf } from './laid';
-export { dyeLimit, HARMS, limitsFor, limitWords, MARKS } from './limits';
+export { dyeLimit, HARMS, LIMIT_SD_K, limitSdOf, limitsFor, limitWords, MARKS } from './limits';
 export { areaOfArt, layIn, mapOf, prepared } from './measured';
 export { MIRRORS, type Mirror } from './mirror';
 export { FIELDS, type Field, type Reason, ReasonSchema } from './reason';
@@ -29,6 +29,7 @@ export {
   coveredBySheet,
   learnedOf,
   MEANT_BASE_C,
+  meansCloth,
   meantCloth,
   type PadOver,
   padOverOf,

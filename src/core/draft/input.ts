@@ -3,7 +3,7 @@ import { z } from 'zod';
 import type { House } from '../house';
 import { type Aid, type Blank, type Fabric, Id, type Position } from '../materials';
 import { type Print, pressingOrder, type RosterEntry } from '../order';
-import type { FoundSlips, PlatenMap, Press } from '../press';
+import type { FoundSlips, PlatenMap, Press, Surface } from '../press';
 import type { Product } from '../sheet';
 import type { Laid } from './laid';
 
@@ -50,6 +50,8 @@ export interface ResolveInput {
 /** The same with its print placed, its piece laid, and its press read off its map there: what every judgement starts from. */
 export interface PreparedInput extends ResolveInput {
   laid: Laid;
+  /** What the press delivers under the art. */
+  surface: Surface;
 }
 
 /** A transfer with the colour of it that lies in a layer. */

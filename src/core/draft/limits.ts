@@ -6,9 +6,9 @@ import type { PreparedInput } from './input';
 /** Dye leaves polyester from here on, °C for 15 s. */
 const DYE_LIMIT_C = { 'dyed-polyester': 140, 'sublimation-dyed': 125 } as const;
 
-/** Where dye begins to move into a lighter print, °C for 15 s; null: it does not. */
-export const dyeLimit = ({ fabric, blank }: Pick<PreparedInput, 'fabric' | 'blank'>): number | null =>
-  fabric.dyeRisk !== 'none' && blank.shade === 'dark' ? DYE_LIMIT_C[fabric.dyeRisk] : null;
+/** Where the cloth’s dye begins to move into a print, °C for 15 s; null: it has none, or the print is itself a dye in it. */
+export const dyeLimit = ({ fabric, product }: Pick<PreparedInput, 'fabric' | 'product'>): number | null =>
+  fabric.dyeRisk === 'none' || product.passesMark ? null : DYE_LIMIT_C[fabric.dyeRisk];
 
 /** Who says so: the blank's own test, or its weakest fibre. */
 export function limitWords({ blank, fabric }: Pick<PreparedInput, 'blank' | 'fabric'>, kind: 'mark' | 'damage', does: string): Phrase {
@@ -23,6 +23,10 @@ export function limitsFor({ blank, fabric }: Pick<PreparedInput, 'blank' | 'fabr
   const { mark, damage } = blendLimits(fabric.composition);
   return { markC: mark?.limitC ?? null, damageC: damage?.limitC ?? null };
 }
+
+/** One standard deviation of a limit, K: of the fibre table, and of a test on the blank itself. */
+export const LIMIT_SD_K = { table: 5, tested: 2 } as const;
+export const limitSdOf = ({ blank }: Pick<PreparedInput, 'blank'>): number => (blank.tested ? LIMIT_SD_K.tested : LIMIT_SD_K.table);
 
 export const MARKS = 'shine or yellow beside the art';
 export const HARMS = 'scorch, melt or shrink';

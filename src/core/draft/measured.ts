@@ -2,7 +2,7 @@
 
 import type { Print } from '../order';
 import type { Lay } from '../placement';
-import { type Area, deliveredOver, type PlatenMap, type Press } from '../press';
+import { type Area, type PlatenMap, type Press, type Surface, surfaceOf, surfaceOver } from '../press';
 import type { PreparedInput, ResolveInput } from './input';
 import { laidOf, layOf } from './laid';
 
@@ -22,20 +22,23 @@ export const mapOf = ({ maps, press, print }: Pick<ResolveInput, 'maps' | 'press
 function lowerAsMeasured({ maps, press }: ResolveInput, art: Area): Press {
   const map = maps?.find((one) => one.pressId === press.id && one.platen === 'lower');
   if (!map || !press.lower) return press;
-  const { offsetK, spreadK } = deliveredOver(map, art);
+  const { offsetK, spreadK } = surfaceOver(map, art);
   return { ...press, lower: { ...press.lower, offsetK, spreadK } };
 }
 
-/** The press as surveyed under the art. A figure typed in for the upper platen after its survey stands. */
-function asMeasured(input: ResolveInput, art: Area): Press {
+/** The press and its surface under the art, as surveyed. A figure typed in for the upper platen after its survey stands. */
+function asMeasured(input: ResolveInput, art: Area): { press: Press; surface: Surface } {
   const press = lowerAsMeasured(input, art);
   const map = mapOf(input);
-  if (!map || (press.calibration && press.calibration.on > map.on)) return press;
-  return { ...press, calibration: { ...deliveredOver(map, art), on: map.on, how: `survey, ${map.how}` } };
+  if (!map || (press.calibration && press.calibration.on > map.on)) return { press, surface: surfaceOf(press, art) };
+  const surface = surfaceOver(map, art);
+  const { offsetK, spreadK, slope, spreadPerK, refC } = surface;
+  const calibration = { offsetK, spreadK, slope, spreadPerK, refC, on: map.on, how: `survey, ${map.how}` };
+  return { press: { ...press, calibration }, surface };
 }
 
 /** What every judgement starts from: the print placed, the piece laid, the press as it is under the art. */
 export function prepared(input: ResolveInput): PreparedInput {
   const laid = laidOf(input);
-  return { ...input, laid, press: asMeasured(input, areaOfArt(input.print, layIn({ ...input, laid }))) };
+  return { ...input, laid, ...asMeasured(input, areaOfArt(input.print, layIn({ ...input, laid }))) };
 }

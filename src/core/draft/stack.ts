@@ -99,7 +99,8 @@ export function pieceOf(
 }
 
 /** Whether the supplier's figures are taken to mean cloth; else they mean the very blank. */
-const meansCloth = ({ fabric, product }: PreparedInput): boolean => fabric.substrate === 'cloth' && product.substrates.includes('cloth');
+export const meansCloth = ({ fabric, product }: PreparedInput): boolean =>
+  fabric.substrate === 'cloth' && product.substrates.includes('cloth');
 
 /** The blank or cloth the supplier means, dry. */
 export function meantCloth(input: PreparedInput): StackLayer {
@@ -127,8 +128,9 @@ export function referenceOf(input: PreparedInput, draft: Timed): Reference {
             : []),
         ...transferOf({ ...input, under: [] }),
         meantCloth(input),
+        ...(product.pad === 'foam behind' ? [{ role: 'underlay' as const, ...UNDERLAYS.foam }] : []),
         ...(product.pad === 'felt under' ? [{ role: 'underlay' as const, ...UNDERLAYS.felt }] : []),
-        { role: 'pad', ...BASE_PAD },
+        { role: 'pad', ...(product.base === 'firm' ? UNDERLAYS['firm pad'] : BASE_PAD) },
       ],
       contactKPa: bandMiddle(stage.pressure.band),
       roomC: 22,

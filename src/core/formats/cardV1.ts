@@ -2,6 +2,7 @@
 import { z } from 'zod';
 import { CARD_SCHEMA_VERSION, type Card, CardSchema } from '../card';
 import { FindingV2Schema, findingV2 } from './cardV2';
+import { judgedByMargin, MarginV2Schema, WindowV2Schema } from './windowV2';
 
 const now = CardSchema.shape;
 
@@ -9,9 +10,9 @@ const CardV1Schema = z.object({
   schemaVersion: z.literal(1),
   of: now.of.omit({ duty: true, layers: true, printKey: true, roster: true, perClosing: true, sheet: true }),
   set: now.set.omit({ lowerC: true, base: true, pad: true, platen: true, spots: true }),
-  window: now.window.omit({ slope: true, spreadPerK: true, refC: true }),
+  window: WindowV2Schema.omit({ slope: true, spreadPerK: true, refC: true }),
   delivered: now.delivered,
-  margins: now.margins,
+  margins: z.array(MarginV2Schema),
   smallestMarginK: now.smallestMarginK,
   lamp: now.lamp.extend({ findings: z.array(FindingV2Schema) }),
   stages: z.array(now.stages.element.omit({ setC: true })),
@@ -23,12 +24,12 @@ const CardV1Schema = z.object({
 
 /** A version 1 card in today's shape. What it never said is filled with what it meant: one layer, one piece a closing, heat from above. */
 export function readCardV1(doc: unknown): Card {
-  const { of, set, stages, window, lamp, ...rest } = CardV1Schema.parse(doc);
+  const { of, set, stages, window, margins, lamp, ...rest } = CardV1Schema.parse(doc);
   return {
     ...rest,
     schemaVersion: CARD_SCHEMA_VERSION,
     lamp: { ...lamp, findings: lamp.findings.map(findingV2) },
-    window: { ...window, slope: 0, spreadPerK: 0, refC: 0 },
+    ...judgedByMargin({ ...window, slope: 0, spreadPerK: 0, refC: 0 }, margins),
     of: {
       ...of,
       duty: 'laundered',

@@ -3,14 +3,18 @@ import { z } from 'zod';
 import { CARD_SCHEMA_VERSION, type Card, CardSchema } from '../card';
 import type { Finding } from '../judgement';
 import { CHOSEN_STAGES } from '../sheet';
+import { judgedByMargin, MarginV2Schema, WindowV2Schema } from './windowV2';
 
-const now = CardSchema.shape;
+const now = CardSchema.omit({ judgedBy: true, soundChance: true }).shape;
 const layer = now.of.shape.layers.element;
 
 export const FindingV2Schema = now.lamp.shape.findings.element.omit({ from: true, closing: true });
 
-const CardV2Schema = CardSchema.extend({
+const CardV2Schema = z.object({
+  ...now,
   schemaVersion: z.literal(2),
+  window: WindowV2Schema,
+  margins: z.array(MarginV2Schema),
   of: now.of.extend({ layers: z.array(layer.omit({ mirror: true, peel: true })) }),
   lamp: now.lamp.extend({ findings: z.array(FindingV2Schema) }),
 });
@@ -25,12 +29,13 @@ export function findingV2({ rule: name, ...rest }: z.infer<typeof FindingV2Schem
 
 /** A version 2 card in today's shape: its top layer is mirrored and peeled as the card says; of the others it never said. */
 export function readCardV2(doc: unknown): Card {
-  const { of, lamp, ...rest } = CardV2Schema.parse(doc);
+  const { of, lamp, window, margins, ...rest } = CardV2Schema.parse(doc);
   const top = { mirror: rest.set.mirror, peel: rest.set.peel };
   const unknown = { mirror: null, peel: null };
   return {
     ...rest,
     schemaVersion: CARD_SCHEMA_VERSION,
+    ...judgedByMargin(window, margins),
     of: { ...of, layers: of.layers.map((one, i) => ({ ...one, ...(i === of.layers.length - 1 ? top : unknown) })) },
     lamp: { ...lamp, findings: lamp.findings.map(findingV2) },
   };

@@ -60,6 +60,20 @@ export interface Kinds {
   aids: Aid;
 }
 
+/** How large a sheet is, as `330 x 480`, mm; empty: one print a sheet. */
+const SHEET_SIZE: Column<Product> = {
+  heading: 'sheet_size_mm',
+  path: 'sheetSize',
+  get: ({ sheetSize }) => (sheetSize ? `${sheetSize.widthMm} x ${sheetSize.heightMm}` : ''),
+  set: (draft, cell) => {
+    if (cell === '') return void put(draft, 'sheetSize', undefined);
+    const [, width, height] = /^([\d.,]+)\s*[x×]\s*([\d.,]+)$/i.exec(cell) ?? [];
+    if (!width || !height) return `“${cell}” is not a width and a length, as in “330 x 480”.`;
+    const [widthMm, heightMm] = [width, height].map((side) => Number(side.replace(',', '.')));
+    return void put(draft, 'sheetSize', { widthMm, heightMm });
+  },
+};
+
 export const COLUMNS: { [K in CsvKind]: readonly Column<Kinds[K]>[] } = {
   fabrics: [
     text('id', 'id'),
@@ -117,6 +131,7 @@ export const COLUMNS: { [K in CsvKind]: readonly Column<Kinds[K]>[] } = {
     text('family', 'familyId'),
     ...SHEET_COLUMNS,
     figure('price_minor', 'pricePerSheetMinor'),
+    SHEET_SIZE,
     figure('minutes_to_make', 'minutesToMake'),
     text('sheet', 'source.sheet'),
     text('sheet_date', 'source.on'),

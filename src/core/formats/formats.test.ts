@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { parse } from 'csv-parse/sync';
 import { describe, expect, it } from 'vitest';
-import { CardSchema, letteringOf } from '../card';
+import { type Card, CardSchema, letteringOf } from '../card';
 import type { Lamp } from '../judgement';
 import { builtInProducts, type Figure, type Product, ProductSchema, type WrittenStage } from '../sheet';
 import { findingV2 } from './cardV2';
@@ -119,6 +119,17 @@ describe('a shop document', () => {
   });
 });
 
+/** A window told as today says the same: its bounds, its band, its kelvins to spare. */
+function sameWindow(card: Card, old: Pick<Card, 'window' | 'margins'>): void {
+  const { bounds, ...rest } = old.window;
+  expect(card.window).toMatchObject(rest);
+  expect(card.window.bounds).toMatchObject(bounds.map(({ side, keep, surfaceC, says }) => ({ side, keep, surfaceC, says })));
+  expect(card.margins.map(({ kelvin }) => kelvin)).toEqual(old.margins.map(({ kelvin }) => kelvin));
+  const { lowC, highC } = card.delivered;
+  expect(card.window.coolest.meanK + card.set.tempC).toBeCloseTo(lowC, 1);
+  expect(card.window.hottest.meanK + card.set.tempC).toBeCloseTo(highC, 1);
+}
+
 describe('cards of the second version', () => {
   const kept = JSON.parse(readFileSync('test/kept/cards-v2.json', 'utf8'));
   const cards = kept.map((old: unknown) => readCard(2, old));
@@ -126,7 +137,8 @@ describe('cards of the second version', () => {
     for (const [i, card] of cards.entries()) {
       const old = kept[i];
       expect(CardSchema.parse(card)).toEqual(card);
-      expect(card).toMatchObject({ set: old.set, window: old.window, stages: old.stages, steps: old.steps, reasons: old.reasons });
+      expect(card).toMatchObject({ set: old.set, stages: old.stages, steps: old.steps, reasons: old.reasons, judgedBy: 'margin' });
+      sameWindow(card, old);
       expect(card.lamp.findings.map(({ says }: { says: unknown }) => says)).toEqual(
         old.lamp.findings.map(({ says }: { says: unknown }) => says),
       );
@@ -155,7 +167,8 @@ describe('a card of the first version', () => {
     expect(CardSchema.parse(card)).toEqual(card);
     expect(card.set).toMatchObject(old.set);
     expect(card.steps).toEqual(old.steps);
-    expect(card.window).toEqual({ ...old.window, slope: 0, spreadPerK: 0, refC: 0 });
+    expect(card.judgedBy).toBe('margin');
+    sameWindow(card, old);
     expect(card.stages.map((stage) => stage.stack)).toEqual(old.stages.map((stage: { stack: unknown }) => stage.stack));
   });
   it('broken, or from a newer app, is refused', () => {

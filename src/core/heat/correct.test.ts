@@ -131,7 +131,7 @@ describe('what takes and what would help', () => {
   it('names every deviation with the kelvin it takes at the glue, the dearest first', () => {
     const cloth = { role: 'fabric' as const, name: 'cotton jersey', ...CLOTHS['cotton jersey'] };
     const piece = under(pieceOf('fleece', { cover: true, damp: true, baseC: 20 }), 'pillow');
-    const found = deviations(piece, passage(), glue, { cloth, baseC: 45, covered: false });
+    const found = deviations(piece, passage(), glue, { cloth, baseC: 45, covered: false, padOver: false, underlay: false });
     expect(found.map((one) => one.of).sort()).toEqual(['base', 'cloth', 'cover', 'damp', 'underlay']);
     const cover = found.find((one) => one.of === 'cover');
     expect(cover?.glueK).toBeGreaterThan(1);
@@ -139,7 +139,9 @@ describe('what takes and what would help', () => {
     found.slice(1).forEach((one, i) => {
       expect(Math.abs(one.bond)).toBeLessThanOrEqual(Math.abs(found[i]?.bond ?? 0));
     });
-    expect(deviations(pieceOf('cotton jersey'), passage(), glue, { cloth, baseC: 45, covered: false })).toEqual([]);
+    expect(
+      deviations(pieceOf('cotton jersey'), passage(), glue, { cloth, baseC: 45, covered: false, padOver: false, underlay: false }),
+    ).toEqual([]);
   });
   it('more heat, more time and more pressure help; the list begins with what helps most', () => {
     const found = sensitivities(pieceOf('cotton jersey', { cover: true, damp: true, baseC: 20 }), passage(), glue);

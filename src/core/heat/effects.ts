@@ -1,6 +1,6 @@
 /** Effects: what each thing that differs from the supplier's own stack takes or gives, and what a change would bring. */
 import { type Adhesive, bondUnder } from './assess';
-import { BASE_PAD } from './layers';
+import { BASE_PAD, UNDERLAYS } from './layers';
 import type { Passage, Piece, StackLayer } from './piece';
 import type { SolveOptions } from './solve';
 
@@ -21,8 +21,10 @@ export interface Effect {
 export interface Meant {
   cloth: StackLayer;
   baseC: number;
-  /** The sheet asks for a cover. */
+  /** The sheet asks for a cover, a pad over it, felt or foam under it. */
   covered: boolean;
+  padOver: boolean;
+  underlay: boolean;
 }
 
 /** A change worth weighing: temperature, K, and time, s. */
@@ -74,7 +76,7 @@ export function deviations(piece: Piece, passage: Passage, adhesive: Adhesive, m
   const cover = named(piece, 'cover');
   if (cover && !meant.covered) add('cover', cover, without(piece, 'cover'));
   const over = named(piece, 'pad over');
-  if (over) add('pad over', over, without(piece, 'pad over'));
+  if (over && !meant.padOver) add('pad over', over, without(piece, 'pad over'));
   const cloth = piece.stack.find(({ role }) => role === 'fabric');
   if (cloth && (cloth.thicknessMm !== meant.cloth.thicknessMm || cloth.k !== meant.cloth.k || cloth.rho !== meant.cloth.rho)) {
     const swapped = piece.stack.map((layer) =>
@@ -84,7 +86,7 @@ export function deviations(piece: Piece, passage: Passage, adhesive: Adhesive, m
   }
   if (isDamp(piece)) add('damp', cloth?.name ?? null, dry(piece));
   const underlay = named(piece, 'underlay');
-  if (underlay) add('underlay', underlay, plainBase(piece));
+  if (underlay && !(meant.underlay && underlay !== UNDERLAYS.pillow.name)) add('underlay', underlay, plainBase(piece));
   if (piece.lowerC === null && Math.abs(piece.baseC - meant.baseC) > 1) add('base', null, { ...piece, baseC: meant.baseC });
   return weigh(piece, passage, adhesive, changed, options);
 }

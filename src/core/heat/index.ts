@@ -38,5 +38,5 @@ export { type HeatLayer, type HeatStage, type Scene, SceneSchema } from './scene
 export { baseWarming, dryingTime, peelClock, type Series, series } from './series';
 export { type Curve, type Solved, type SolveOptions, solve } from './solve';
 export { type Axis, SWEPT, type SweepAsk, SweepAskSchema, type Swept, sweepRows, valuesOf, withInput } from './sweep';
-export { type Depth, settledTemperature, upperFor } from './twoSided';
-export { type BondBand, bondBand, type Doubt } from './uncertainty';
+export { type Depth, settledTemperature, upperFor, upperShare } from './twoSided';
+export { type BondBand, bondBand, type Doubt, soundChanceOf, Z_90 } from './uncertainty';

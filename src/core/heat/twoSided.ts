@@ -14,7 +14,7 @@ export interface Depth {
  *
  * @see Incropera, Fundamentals of Heat and Mass Transfer, §3.1 (plane wall, series resistances)
  */
-const upperShare = ({ above, below }: Depth): number => below / (above + below);
+export const upperShare = ({ above, below }: Depth): number => below / (above + below);
 
 /** Settled temperature at a depth between two platens, °C. */
 export function settledTemperature(depth: Depth, upperC: number, lowerC: number): number {

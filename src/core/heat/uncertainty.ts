@@ -12,13 +12,22 @@ const CONTACT = 0.3;
 const WATER = 0.25;
 const PRESSURE = 0.15;
 /** 90 % of a normal lies within so many standard deviations. */
-const Z_90 = 1.645;
+export const Z_90 = 1.645;
+
+/** Chance that a bond is sound whose logarithm is normal. @param sd of the logarithm */
+export function soundChanceOf(bond: number, sd: number): number {
+  if (sd <= 0) return Number(bond >= SOUND.low && bond <= SOUND.high);
+  const below = (limit: number) => normalCdf((Math.log(limit) - Math.log(bond)) / sd);
+  return below(SOUND.high) - below(SOUND.low);
+}
 
 export interface Doubt {
   /** The platen over the art, K: one standard deviation. */
   platenK: number;
   /** Of the logarithm of the learned shift; 0: nothing learned, or nothing to doubt. */
   shiftSd: number;
+  /** Whether the blank differs from the supplier's own; absent: it does. Where he means this very blank, its matter stands on both sides. */
+  ofBlank?: boolean;
 }
 
 export interface BondBand {
@@ -34,7 +43,8 @@ export interface BondBand {
 
 /**
  * Band of the bond: each source is moved by one standard deviation, the answers of the logarithm of the bond are added as
- * squares. Sources are taken as independent, the logarithm as normal.
+ * squares. Sources are taken as independent, the logarithm as normal. What is not known of the transfer, its carrier and the pads
+ * its sheet asks for is no source: the supplier found his figures with the same, so it stands on both sides of the bond.
  *
  * @see JCGM 100 (GUM), clause 5.1: combined standard uncertainty of uncorrelated inputs
  */
@@ -49,23 +59,26 @@ export function bondBand(piece: Piece, passage: Passage, adhesive: Adhesive, dou
   const cloth = (change: (layer: StackLayer) => Partial<StackLayer>) => scaled((layer) => (layer.role === 'fabric' ? change(layer) : {}));
   const moved: [string, number][] = [
     ['platen', bondFor(piece, { ...plain, surfaceC: plain.surfaceC + Math.max(1, doubt.platenK) })],
-    [
-      'cloth thickness',
-      bondFor(
-        cloth(({ thicknessMm }) => ({ thicknessMm: thicknessMm * (1 + CLOTH_THICKNESS) })),
-        plain,
-      ),
-    ],
-    [
-      'conductivity',
-      bondFor(
-        scaled(({ k }) => ({ k: k * (1 + CONDUCTIVITY) })),
-        plain,
-      ),
-    ],
     ['contact', bondFor({ ...piece, contactKPa: piece.contactKPa * (1 + CONTACT) }, plain) / Math.sqrt(1 + CONTACT)],
     ['pressure', bond * Math.sqrt(1 + PRESSURE)],
   ];
+  if (doubt.ofBlank ?? true)
+    moved.push(
+      [
+        'cloth thickness',
+        bondFor(
+          cloth(({ thicknessMm }) => ({ thicknessMm: thicknessMm * (1 + CLOTH_THICKNESS) })),
+          plain,
+        ),
+      ],
+      [
+        'cloth conductivity',
+        bondFor(
+          cloth(({ k }) => ({ k: k * (1 + CONDUCTIVITY) })),
+          plain,
+        ),
+      ],
+    );
   if (piece.stack.some(({ waterKgM2 = 0 }) => waterKgM2 > 0))
     moved.push([
       'water',
@@ -81,12 +94,11 @@ export function bondBand(piece: Piece, passage: Passage, adhesive: Adhesive, dou
   if (doubt.shiftSd > 0) parts.push({ of: 'what the log has learned', sd: doubt.shiftSd });
   const variance = parts.reduce((sum, { sd }) => sum + sd * sd, 0);
   const sd = Math.sqrt(variance);
-  const below = (limit: number) => normalCdf((Math.log(limit) - Math.log(bond)) / sd);
   return {
     bond,
     low: bond * Math.exp(-Z_90 * sd),
     high: bond * Math.exp(Z_90 * sd),
-    soundChance: sd > 0 ? below(SOUND.high) - below(SOUND.low) : Number(bond >= SOUND.low && bond <= SOUND.high),
+    soundChance: soundChanceOf(bond, sd),
     sources: parts
       .map(({ of, sd: part }) => ({ of, share: variance > 0 ? (part * part) / variance : 0 }))
       .sort((a, b) => b.share - a.share),

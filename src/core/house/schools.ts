@@ -119,7 +119,7 @@ const TABLE = {
     question: 'Temperature on a press nobody measured',
     starts: 'widen',
     answers: {
-      widen: { text: 'count it ±8 K and say Care', changes: 'Set as reckoned; the band is wide and the lamp is never Clear.' },
+      widen: { text: 'count it ±14 K and say Care', changes: 'Set as reckoned; the band is wide and the lamp is never Clear.' },
       bump: { text: 'add a fixed bump', changes: 'Set higher by your bump; the band is as wide and the lamp is never Clear.' },
     },
     example: { blankId: 'cotton-tee', family: 'opaque-inkjet-paper', press: { calibration: null } },

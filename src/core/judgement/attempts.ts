@@ -1,12 +1,13 @@
 /**
- * What is tried with a piece beside its first draft, and which of it stands: a better time within the sheet, and the piece
- * without what the house keeps, where that would put it on Hold.
+ * What is tried with a piece beside its first draft, and which of it stands: a set value and a time that serve the bond too, and
+ * the piece without what the house keeps, where that would put it on Hold.
  */
 import { betterTime } from '../bond';
 import { type Draft, decided, inEffect, leftOutReason, type PreparedInput, type Reason } from '../draft';
 import { type HouseSetting, withoutSetting } from '../house';
+import { STATE_RANK, worstAt } from './chance';
 import type { Judgement, Law } from './judgement';
-import { CLEAR_MARGIN_K } from './window';
+import { weighedByBond } from './lamp';
 
 /** A piece as it is tried. */
 export interface Attempt {
@@ -15,13 +16,21 @@ export interface Attempt {
   reasons: Reason[];
   /** Its time was moved for the bond’s sake. */
   isMoved: boolean;
+  /** The best set value with the bond weighed too, °C; null: by the bounds alone. */
+  weighedC: number | null;
   /** Settings of the house that were left out. */
   leftOut: readonly HouseSetting[];
 }
 
-/** The judgement that stands so far, and what is tried next; null: nothing more. */
+/** An attempt with what it came to. */
+export interface Tried {
+  attempt: Attempt;
+  judged: Judgement;
+}
+
+/** What stands so far, and what is tried next; null: nothing more. */
 interface Outcome {
-  stands: Judgement;
+  stands: Tried;
   next: Attempt | null;
 }
 
@@ -29,40 +38,56 @@ const attemptOf = (input: PreparedInput, law: Law, leftOut: readonly HouseSettin
   input,
   ...decided(input, law.decisions),
   isMoved: false,
+  weighedC: null,
   leftOut,
 });
 
 export const firstAttempt = (input: PreparedInput, law: Law): Attempt => attemptOf(input, law, []);
 
-/** Whether a moved time stands: its bond is known, the set value is the same, and no margin that then were under 2 K was paid for it. */
-const isBetter = (moved: Judgement, first: Judgement): boolean =>
-  moved.bonds !== null &&
-  moved.window.bestSetC === first.window.bestSetC &&
-  moved.bestMarginK >= Math.min(CLEAR_MARGIN_K, first.bestMarginK);
+const lampRank = ({ lamp }: Judgement): number => STATE_RANK[lamp.state];
+const windowRank = ({ window }: Judgement): number => STATE_RANK[worstAt(window, window.bounds, window.bestSetC)];
+
+/** Whether what was tried for the bond’s sake stands: its bond is known, and no lamp was paid for it. */
+function isBetter({ judged }: Tried, { judged: first }: Tried): boolean {
+  if (judged.bonds === null || lampRank(judged) > lampRank(first)) return false;
+  return windowRank(judged) <= windowRank(first);
+}
+
+/** What to try for the bond's sake: first a set value nearer to what the sheet aims at, then another time within the sheet. */
+function forBond({ attempt, judged }: Tried): Attempt | null {
+  const { input, draft, reasons, isMoved, weighedC } = attempt;
+  const { bonds, window, set } = judged;
+  if (!bonds) return null;
+  const bestC = weighedC === null ? weighedByBond(input, draft, window, set.lowerC, bonds) : null;
+  if (bestC !== null) return { ...attempt, weighedC: bestC };
+  const moved = isMoved ? null : betterTime(input, draft, window, set.lowerC, bonds);
+  return (
+    moved && { ...attempt, draft: { ...draft, timeS: moved.timeS }, reasons: [...reasons, moved.reason], isMoved: true, weighedC: null }
+  );
+}
 
 /**
  * What comes of an attempt.
  *
- * Where the bond at the set value is not sound and nobody chose the time, the time is moved within the sheet as far as it
- * helps. What the house keeps for this press and transfer comes before that, but not where the piece would be on Hold with it.
+ * Where the bond at the set value is not sound, set value and time are moved within the sheet as far as it helps, each unless it
+ * was chosen by hand. What the house keeps for this press and transfer comes before that, but not where the piece would be on
+ * Hold with it.
  *
- * @param before what stood until then; null: this is the first attempt
+ * @param before what stood until then, that this was tried to better; null: it is a beginning
  */
-export function nextAttempt(before: Judgement | null, attempt: Attempt, judged: Judgement, law: Law): Outcome {
-  const { input, draft, leftOut } = attempt;
-  const moved = !attempt.isMoved && judged.bonds && betterTime(input, draft, judged.window, judged.set.lowerC, judged.bonds);
-  if (moved)
-    return {
-      stands: judged,
-      next: { ...attempt, draft: { ...draft, timeS: moved.timeS }, reasons: [...attempt.reasons, moved.reason], isMoved: true },
-    };
-  const stands = attempt.isMoved && before && !isBetter(judged, before) ? before : judged;
-  const held = stands.lamp.state === 'hold';
+export function nextAttempt(before: Tried | null, tried: Tried, law: Law): Outcome {
+  const better = before === null || isBetter(tried, before);
+  const next = better ? forBond(tried) : null;
+  if (next) return { stands: tried, next };
+  const stands = better ? tried : before;
+  const { input, leftOut } = stands.attempt;
+  const { judged } = stands;
+  const held = judged.lamp.state === 'hold';
   if (leftOut.length > 0) {
     const said = held ? [] : leftOut.map((one) => leftOutReason(one, input));
-    return { stands: { ...stands, reasons: [...stands.reasons, ...said] }, next: null };
+    return { stands: { ...stands, judged: { ...judged, reasons: [...judged.reasons, ...said] } }, next: null };
   }
-  const kept = held ? inEffect(input, stands.draft.timeS, stands.keptTemp) : [];
+  const kept = held ? inEffect(input, judged.draft.timeS, judged.keptTemp) : [];
   if (kept.length === 0) return { stands, next: null };
   return { stands, next: attemptOf({ ...input, house: kept.reduce(withoutSetting, input.house) }, law, kept) };
 }

@@ -1,5 +1,6 @@
 /** Judgement: the window a draft leaves on this press, the set value in it, the rules against it, and the lamp. */
 
+export { riskAt, STATE_RANK, worstAt } from './chance';
 export {
   BandSchema,
   type Bound,
@@ -8,13 +9,15 @@ export {
   type Lamp,
   LampSchema,
   type LampState,
+  type Margin,
   MarginSchema,
+  type Side,
   type Window,
   WindowSchema,
 } from './finding';
 export { judge, LAW, QUICK } from './judge';
 export type { Judgement, Law } from './judgement';
-export { lampAt } from './lamp';
+export { lampAt, soundChanceAt } from './lamp';
 export { RULES } from './rules';
 export { PressureSettingSchema, type Setting, SettingSchema } from './setting';
-export { marginsAt, namedIn, type SetValues, settable, smallestMargin } from './window';
+export { type Aim, aimOf, marginsAt, type SetValues, settable, smallestMargin } from './window';

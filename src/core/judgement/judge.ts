@@ -1,7 +1,7 @@
 /** Judge: what is settled about a piece, the window it leaves on this press, the set value and the lamp. */
 
 import { DECISIONS, keptTemp, type PreparedInput } from '../draft';
-import { type Attempt, firstAttempt, nextAttempt } from './attempts';
+import { type Attempt, firstAttempt, nextAttempt, type Tried } from './attempts';
 import type { Judgement, Law } from './judgement';
 import { lampFor } from './lamp';
 import { RULES, ruleFindings } from './rules';
@@ -14,17 +14,18 @@ export const LAW: Law = { decisions: DECISIONS, rules: RULES, bonds: true };
 export const QUICK: Law = { ...LAW, bonds: false };
 
 /** One attempt judged, in the order in which each thing follows from the one before: window, set values, what the rules say, lamp. */
-function judgeAttempt({ input, draft, reasons }: Attempt, law: Law): Judgement {
+function judgeAttempt({ input, draft, reasons, weighedC }: Attempt, law: Law): Judgement {
   const kept = keptTemp(input);
   const asked = input.print.choices.setC ?? kept?.value;
-  const { lowerC, window } = pressWindow(input, draft);
+  const { lowerC, window: plain } = pressWindow(input, draft);
+  const window = weighedC === null ? plain : { ...plain, bestSetC: weighedC };
   const tempC = asked === undefined ? window.bestSetC : settable(input.press, asked);
   const margins = marginsAt(window, tempC);
   const bestMargins = marginsAt(window, window.bestSetC);
   const { values, further } = closingsSet(input, draft, tempC);
   const set = settingOf(input, draft, tempC, lowerC);
   const ruled = ruleFindings(input, draft, law.rules);
-  const { lamp, bonds } = lampFor(input, draft, { window, set, margins, bestMargins, further, ruled }, law.bonds);
+  const { lamp, bonds, soundChance } = lampFor(input, draft, { window, set, margins, bestMargins, further, ruled }, law.bonds);
   return {
     draft,
     reasons,
@@ -35,6 +36,7 @@ function judgeAttempt({ input, draft, reasons }: Attempt, law: Law): Judgement {
     smallestMarginK: smallestMargin(margins),
     bestMarginK: smallestMargin(bestMargins),
     lamp,
+    soundChance,
     keptTemp: kept,
     bonds,
   };
@@ -43,18 +45,19 @@ function judgeAttempt({ input, draft, reasons }: Attempt, law: Law): Judgement {
 /**
  * Judges a piece: every decision, the window, the set value and the lamp, without stages, steps or the words of the card.
  *
- * The set value is the settable one whose delivered band keeps farthest from the nearest bound (sheet, mark beside the art,
+ * The set value is what the sheet aims at where that is Clear, else the settable one of least risk past all bounds (sheet, mark beside the art,
  * damage); a value set by hand is kept to the press's step and judged the same way. What is tried beside the first draft,
  * and which of them stands, is told in attempts.
  */
 export function judge(input: PreparedInput, law: Law = LAW): Judgement {
   let attempt = firstAttempt(input, law);
-  let before: Judgement | null = null;
+  let before: Tried | null = null;
   for (;;) {
     const judged = judgeAttempt(attempt, law);
-    const { stands, next } = nextAttempt(before, attempt, judged, law);
-    if (!next) return stands;
-    before = stands;
+    const { stands, next } = nextAttempt(before, { attempt, judged }, law);
+    if (!next) return stands.judged;
+    // without what the house keeps a piece begins anew
+    before = next.leftOut === attempt.leftOut ? stands : null;
     attempt = next;
   }
 }

@@ -26,6 +26,8 @@ export interface Judgement {
   /** The same at the window’s best set value. */
   bestMarginK: number;
   lamp: Lamp;
+  /** That a piece comes out sound, 0 to 1. */
+  soundChance: number;
   /** The house's own set value, where the card starts from it. */
   keptTemp: HouseSetting | null;
   /** Bonds across the sheet; null: on Hold, or not asked for. */

@@ -1,69 +1,107 @@
 /** The lamp: Clear, Care or Hold, from the margins at a set value, the bond at the glue and the rules that were met. */
 
-import { type BondPoint, bondAt, bondsOf, cardPiece, THINGS, takesOf, bondWords as times } from '../bond';
-import type { Draft, PreparedInput } from '../draft';
-import { SOUND } from '../heat';
+import { type BondPoint, bondAt, bondSd, bondsOf, cardPiece, logSdOf, SOUND_ENOUGH, THINGS, takesOf, bondWords as times } from '../bond';
+import { type Draft, type PreparedInput, pressOf } from '../draft';
+import { SOUND, soundChanceOf } from '../heat';
 import { bandOf, type Offset } from '../press';
-import { phrase, tempDiff } from '../units';
-import type { Bound, Finding, Lamp, Margin, Window } from './finding';
+import { oddsWords, phrase, tempDiff } from '../units';
+import { overClear, riskAt, worstAt } from './chance';
+import type { Finding, Lamp, Margin, Side, Window } from './finding';
 import type { Setting } from './setting';
-import { CLEAR_MARGIN_K, marginsAt, type SetClosing } from './window';
+import { aimedAt, aimOf, isTaken, marginsAt, type SetClosing, settableBetween } from './window';
 
-const BREACH_WORDS = {
-  'sheet low': 'The coolest spot under the art falls short of the sheet',
-  'sheet high': 'The hottest spot runs over the sheet',
-  mark: 'The bare face beside the art goes past its mark limit',
-  damage: 'The fabric goes past what it bears',
-  'under the art': 'The cloth under the art goes past what it bears',
-  inside: 'The inside goes past what it bears',
-  'inside mark': 'The inside may show a mark',
-  dye: 'Dye may bleed into the print',
-  transfer: 'The transfer itself goes past what it bears',
-  'transfer mark': 'The transfer itself may show the heat',
-} as const;
+const PAST_WORDS: Record<Side, string> = {
+  'sheet low': 'too cool for the sheet in the coolest tenth under the art',
+  'sheet high': 'too hot for the sheet in the hottest tenth',
+  mark: 'marked beside the art',
+  damage: 'harmed',
+  'under the art': 'harmed under the art',
+  inside: 'harmed inside',
+  'inside mark': 'marked inside',
+  dye: 'stained by dye',
+  transfer: 'with the transfer itself harmed',
+  'transfer mark': 'with the transfer itself marked',
+};
 
-/** What each margin at a set value says against the card: gone is Hold (dye: Care), under 2 K is Care. @param margins one a bound */
+/** What the chance of passing each bound says against the card. @param margins one a bound */
 function marginFindings({ bounds }: Pick<Window, 'bounds'>, margins: readonly Margin[]): Finding[] {
   return margins.flatMap((margin, i): Finding[] => {
     const bound = bounds[i];
-    if (!bound) return [];
-    const base = { from: 'margin' as const, rule: margin.side, field: 'temperature' as const };
-    if (margin.kelvin < 0) {
-      return [
-        { ...base, level: margin.breach, says: phrase`${BREACH_WORDS[margin.side]}, by ${tempDiff(-margin.kelvin)}: ${bound.says}.` },
-      ];
-    }
-    if (margin.kelvin < CLEAR_MARGIN_K && margin.breach === 'hold') {
-      return [
-        { ...base, level: 'care', says: phrase`Only ${{ q: 'temperatureDifference', v: margin.kelvin, d: 1 }} to spare: ${bound.says}.` },
-      ];
-    }
-    return [];
+    if (!bound || margin.state === 'clear') return [];
+    const expected = margin.kelvin < 0 ? phrase`, by about ${tempDiff(-margin.kelvin)}` : phrase``;
+    const odds = phrase`${oddsWords(margin.chance)} ${PAST_WORDS[margin.side]}${expected}: ${bound.says}.`;
+    const says = bound.eased ? phrase`A test piece held; without it: ${odds}` : odds;
+    return [{ level: margin.state, from: 'margin', rule: margin.side, field: 'temperature', says }];
   });
 }
 
-/** What a bond says against a card: never more than Care, for the supplier knows the product better than the model does. */
-function bondFindings(points: readonly BondPoint[] | null, window: Offset, setC: number): Finding[] {
-  if (!points) return [];
-  const bond = bondAt(points, bandOf(window, setC).midC);
-  const base = { level: 'care' as const, from: 'bond' as const, field: 'time' as const };
-  if (bond < SOUND.low)
-    return [
-      {
-        ...base,
-        rule: 'short',
-        says: phrase`The glue gets ${times(bond)} of the bond its sheet means; under ${times(SOUND.low)} it may lift or crack.`,
-      },
-    ];
-  if (bond > SOUND.high)
-    return [
-      {
-        ...base,
-        rule: 'over',
-        says: phrase`The glue gets ${times(bond)} times the bond its sheet means; over ${times(SOUND.high)} it may sink in, spread and close small counters.`,
-      },
-    ];
-  return [];
+/** A bond under it errs by being short, over it by being more than is meant. */
+const SOUND_MIDDLE = Math.sqrt(SOUND.low * SOUND.high);
+
+/** What is known of a bond: across the sheet, and how far it may lie from that. */
+interface KnownBond {
+  points: readonly BondPoint[];
+  logSd: number;
+}
+
+/** Chance of a sound bond at a set value, 0 to 1. */
+const bondChance = ({ points, logSd }: KnownBond, window: Offset, setC: number): number =>
+  soundChanceOf(bondAt(points, bandOf(window, setC).midC), logSd);
+
+/** What the chance of a sound piece says against a card: never more than Care, for the supplier knows the product better than the model does. */
+function soundFindings(known: KnownBond | null, window: Offset, margins: readonly Margin[], setC: number): Finding[] {
+  if (!known) return [];
+  const ofBond = bondChance(known, window, setC);
+  const inAll = soundChanceIn(margins, ofBond);
+  if (inAll >= SOUND_ENOUGH) return [];
+  const base = { level: 'care', from: 'bond', field: 'time' } as const;
+  // each may be small enough by itself, and all together not
+  if (ofBond >= SOUND_ENOUGH)
+    return [{ ...base, rule: 'in all', says: phrase`${oddsWords(1 - inAll)} not sound, by bond, heat and dye together.` }];
+  const bond = bondAt(known.points, bandOf(window, setC).midC);
+  const isShort = bond < SOUND_MIDDLE;
+  const why = isShort
+    ? phrase`under ${times(SOUND.low)} it may lift or crack`
+    : phrase`over ${times(SOUND.high)} it may sink in, spread and close small counters`;
+  return [
+    {
+      ...base,
+      rule: isShort ? 'short' : 'over',
+      says: phrase`${oddsWords(1 - ofBond)} without a sound bond: the glue gets about ${times(bond)} of what its sheet means; ${why}.`,
+    },
+  ];
+}
+
+/** What is over the edge of Clear weighs so many times its risk, so that a Clear value is not given up for a likelier bond. */
+const OVER_CLEAR_WEIGHS = 20;
+
+/**
+ * The best set value once the bond is known too, where what the sheet aims at is not Clear: of all from the best by bounds alone
+ * up or down to that aim the one of least risk, bond and bounds together, lamp before risk.
+ *
+ * All of it is convex in what a limit leaves, so a cooler limit moves it no more up than it does without the bond. Null: it stays
+ * as it is, or the heat is split, whose pair is chosen for the dose of the glue.
+ */
+export function weighedByBond(
+  input: PreparedInput,
+  draft: Draft,
+  window: Window,
+  lowerC: number | null,
+  points: BondPoint[],
+): number | null {
+  const aim = aimOf(pressOf(draft).tempC);
+  const aimed = aimedAt(window, input.press, aim);
+  const { bounds, bestSetC } = window;
+  if (draft.split || aimed === bestSetC || worstAt(window, bounds, aimed) === 'clear') return null;
+  const logSd = bondSd(input, draft, { ...window, bestSetC: aimed }, lowerC);
+  if (logSd === null) return null;
+  const ofBond = (setC: number) => -Math.log(Math.max(Number.MIN_VALUE, bondChance({ points, logSd }, window, setC)));
+  const risk = (setC: number) => riskAt(window, bounds, setC) + ofBond(setC);
+  const over = (setC: number) => overClear(window, bounds, setC) + Math.max(0, ofBond(setC) + Math.log(SOUND_ENOUGH));
+  const weighed = (setC: number) => risk(setC) + OVER_CLEAR_WEIGHS * over(setC);
+  const best = settableBetween(input.press, bestSetC, aimed).reduce((least, setC) => (weighed(setC) < weighed(least) ? setC : least));
+  const taken = aim.named && isTaken(risk(aimed), risk(best)) ? aimed : best;
+  return taken === bestSetC ? null : taken;
 }
 
 /** An estimate that leaves what it is made of by more than this factor is none. */
@@ -108,17 +146,39 @@ function lampOf(findings: readonly Finding[]): Lamp {
 }
 
 /** The lamp a card would have if its set value were moved: its standing rules, the margins and the bond there. */
-export function lampAt(card: { window: Window; lamp: Lamp; heat?: { bonds: BondPoint[] } | undefined }, setC: number): Lamp {
+export function lampAt(
+  card: { window: Window; lamp: Lamp; heat?: { bonds: BondPoint[]; low: number; high: number } | undefined },
+  setC: number,
+): Lamp {
+  const known = card.heat ? { points: card.heat.bonds, logSd: logSdOf(card.heat) } : null;
   const standing = card.lamp.findings.filter(({ from, closing }) => closing !== undefined || (from !== 'margin' && from !== 'bond'));
-  return lampOf([
-    ...marginFindings(card.window, marginsAt(card.window, setC)),
-    ...bondFindings(card.heat?.bonds ?? null, card.window, setC),
-    ...standing,
-  ]);
+  const margins = marginsAt(card.window, setC);
+  return lampOf([...marginFindings(card.window, margins), ...soundFindings(known, card.window, margins, setC), ...standing]);
+}
+
+/** Chance of a sound piece on a card at a set value, 0 to 1. */
+export function soundChanceAt(
+  card: { window: Window; heat?: { bonds: BondPoint[]; low: number; high: number } | undefined },
+  setC: number,
+): number {
+  const { heat, window } = card;
+  const known = heat ? { points: heat.bonds, logSd: logSdOf(heat) } : null;
+  return soundChanceIn(marginsAt(window, setC), known && bondChance(known, window, setC));
 }
 
 const inClosing = ({ kind, window, margins }: SetClosing): Finding[] =>
   marginFindings(window, margins).map((finding) => ({ ...finding, closing: kind, says: phrase`In the ${kind}: ${finding.says}` }));
+
+const OF_SHEET: readonly Side[] = ['sheet low', 'sheet high'];
+
+/**
+ * Chance that a piece comes out sound, 0 to 1: the bond with all that may harm, mark or stain it, taken as independent. The
+ * sheet's own sides speak for the bond where that is not known. What a test piece was noted to bear counts no more.
+ */
+function soundChanceIn(margins: readonly Margin[], ofBond: number | null): number {
+  const counted = margins.filter(({ side, eased }) => !eased && (ofBond === null || !OF_SHEET.includes(side)));
+  return counted.reduce((sound, { chance }) => sound * (1 - chance), ofBond ?? 1);
+}
 
 /** What the lamp is judged from once everything about a piece is set. */
 export interface Judged {
@@ -137,16 +197,22 @@ export function lampFor(
   draft: Draft,
   judged: Judged,
   weighsBonds: boolean,
-): { lamp: Lamp; bonds: BondPoint[] | null } {
+): { lamp: Lamp; bonds: BondPoint[] | null; soundChance: number } {
   const { window, set, margins, bestMargins } = judged;
   const standing = [...judged.further.flatMap(inClosing), ...judged.ruled];
   // at the best value, so that it does not depend on where the handle stands
   const held = lampOf([...marginFindings(window, bestMargins), ...standing]).state === 'hold';
-  const surfaceOf = (side: Bound['side']) => window.bounds.find((bound) => bound.side === side)?.surfaceC ?? Number.NaN;
+  const surfaceOf = (side: Side) => window.bounds.find((bound) => bound.side === side)?.surfaceC ?? Number.NaN;
   const sheet = { low: surfaceOf('sheet low'), high: surfaceOf('sheet high') };
   const reckoned = weighsBonds && !held ? bondsOf(input, draft, sheet, set.lowerC) : null;
   const unknown = reckoned && unknownHeat(input, draft, window, set, reckoned);
   const bonds = unknown ? null : reckoned;
-  const against = [...marginFindings(window, margins), ...bondFindings(bonds, window, set.tempC), ...(unknown ? [unknown] : [])];
-  return { lamp: lampOf([...against, ...standing]), bonds };
+  const logSd = bonds && bondSd(input, draft, window, set.lowerC);
+  const known = bonds && logSd !== null ? { points: bonds, logSd } : null;
+  const against = [...marginFindings(window, margins), ...soundFindings(known, window, margins, set.tempC), ...(unknown ? [unknown] : [])];
+  return {
+    lamp: lampOf([...against, ...standing]),
+    bonds,
+    soundChance: soundChanceIn(margins, known && bondChance(known, window, set.tempC)),
+  };
 }

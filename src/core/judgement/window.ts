@@ -1,9 +1,11 @@
-/** Where the set value may lie: the bounds on the platen's surface, and the settable value that keeps farthest from them. */
+/** Where the set value may lie: the bounds on the platen's surface, what the sheet aims at between them, and the settable value of least risk. */
 
 import {
   type Draft,
   dyeLimit,
   HARMS,
+  LIMIT_SD_K,
+  limitSdOf,
   limitsFor,
   limitWords,
   MARKS,
@@ -18,14 +20,12 @@ import {
   tackOf,
 } from '../draft';
 import { COVER_SHEETS, type CoverSheet, followOf, PADS_OVER, type Place, platenFor } from '../heat';
-import { type CoverKind, FIBRES, limitForTime, type PressureBand } from '../materials';
-import { bandOf, type Offset, type Press, pressOffset, setForMiddle } from '../press';
+import { type CoverKind, FIBRES, limitForTime, type PressureBand, testPieceHeld } from '../materials';
+import { type Offset, type Press, type Surface, setForMiddle, shifted } from '../press';
 import type { Allowed, ChosenStage } from '../sheet';
 import { type Phrase, phrase, seconds, snap, temp, toInside, toShown } from '../units';
-import type { Bound, Margin, Window } from './finding';
-
-/** Below this margin on any side a card is Care, K. */
-export const CLEAR_MARGIN_K = 2;
+import { type BareBound, chanceAt, MANNERS, riskAt, roomAt, stateOf, worstAt } from './chance';
+import type { Bound, Margin, Side, Window } from './finding';
 
 /** A shutting of the press at one set value. */
 export interface Closing {
@@ -51,16 +51,32 @@ function closingsOf(input: PreparedInput, draft: Draft): Closing[] {
 interface Wall {
   surfaceC: number;
   limitC: number;
+  /** The doubt of the limit, as it is at the platen, K. */
+  sdK: number;
   closing: Closing;
 }
 
+/** What a cloth bears for 15 s, °C, and one standard deviation of it, K. */
+export interface Limit {
+  limitC: number;
+  sdK: number;
+}
+
 /** The lowest platen temperature at which any closing brings a place to a limit. */
-function lowestWall(input: PreparedInput, draft: Draft, limit15: number, closings: readonly Closing[], place: Place): Wall | null {
+function lowestWall(
+  input: PreparedInput,
+  draft: Draft,
+  { limitC: limit15, sdK }: Limit,
+  closings: readonly Closing[],
+  place: Place,
+): Wall | null {
   let low: Wall | null = null;
   for (const closing of closings) {
     const limitC = limitForTime(limit15, closing.timeS);
-    const surfaceC = platenFor(followOf(pieceOf(input, draft, closing), place), input.house.room.tempC, limitC, closing.timeS);
-    if (low === null || surfaceC < low.surfaceC) low = { surfaceC, limitC, closing };
+    const { tempC: roomC } = input.house.room;
+    const surfaceC = platenFor(followOf(pieceOf(input, draft, closing), place), roomC, limitC, closing.timeS);
+    if (low === null || surfaceC < low.surfaceC)
+      low = { surfaceC, limitC, sdK: (sdK * (surfaceC - roomC)) / Math.max(1, limitC - roomC), closing };
   }
   return low;
 }
@@ -82,6 +98,9 @@ export function platenWords({ set }: Press, surfaceC: number, name: 'platen' | '
   return phrase`${name === 'platen' ? 'a' : 'an'} ${name} at ${temp(surfaceC)}`;
 }
 
+/** An edge that is our allowance has a third of it for its doubt. */
+export const EDGE_SDS = 3;
+
 /** The two sides of a sheet's window. */
 function sheetBounds({ min, max, ours, nominal }: Allowed): Bound[] {
   const [low, high] = ours
@@ -91,13 +110,10 @@ function sheetBounds({ min, max, ours, nominal }: Allowed): Bound[] {
       ]
     : [phrase`the sheet asks for at least ${temp(min)}`, phrase`the sheet allows at most ${temp(max)}`];
   return [
-    { side: 'sheet low', keep: 'above', surfaceC: min, breach: 'hold', says: low },
-    { side: 'sheet high', keep: 'below', surfaceC: max, breach: 'hold', says: high },
+    { side: 'sheet low', keep: 'above', surfaceC: min, sdK: ours ? (nominal - min) / EDGE_SDS : 0, ours, eased: false, says: low },
+    { side: 'sheet high', keep: 'below', surfaceC: max, sdK: ours ? (max - nominal) / EDGE_SDS : 0, ours, eased: false, says: high },
   ];
 }
-
-/** The figure a sheet names to begin with; null: it gives a range alone. */
-export const namedIn = ({ named, nominal }: Allowed): number | null => (named ? nominal : null);
 
 /** What white polyester bears under a paper that is made to dye it, °C for 15 s. */
 const DYED_DAMAGE_C = 230;
@@ -109,23 +125,37 @@ function fabricBounds(input: PreparedInput, given: Draft, closings: readonly Clo
   const { markC } = limits;
   const damageC = draft.passesMark && !input.blank.tested ? Math.max(limits.damageC ?? 0, DYED_DAMAGE_C) : limits.damageC;
   const bounds: Bound[] = [];
-  const add = (side: Bound['side'], wall: Wall | null, breach: Bound['breach'], what: Phrase) => {
-    if (wall) bounds.push({ side, keep: 'below', surfaceC: wall.surfaceC, breach, says: underWords(input.press, wall, what) });
+  const held = testPieceHeld(input.blank, input.product.id);
+  const add = (side: Side, wall: Wall | null, what: Phrase) => {
+    if (!wall) return;
+    const eased = held && (side === 'mark' || side === 'dye');
+    bounds.push({
+      side,
+      keep: 'below',
+      surfaceC: wall.surfaceC,
+      sdK: wall.sdK,
+      ours: false,
+      eased,
+      says: underWords(input.press, wall, what),
+    });
   };
+  const sdK = limitSdOf(input);
+  const of = (limitC: number): Limit => ({ limitC, sdK });
+  const ownOf = (limitC: number): Limit => ({ limitC, sdK: LIMIT_SD_K.table });
   if (markC !== null && !draft.passesMark)
-    add('mark', lowestWall(input, draft, markC, closings, 'bare'), 'hold', limitWords(input, 'mark', MARKS));
-  if (damageC !== null) add('damage', lowestWall(input, draft, damageC, closings, 'bare'), 'hold', limitWords(input, 'damage', HARMS));
+    add('mark', lowestWall(input, draft, of(markC), closings, 'bare'), limitWords(input, 'mark', MARKS));
+  if (damageC !== null) add('damage', lowestWall(input, draft, of(damageC), closings, 'bare'), limitWords(input, 'damage', HARMS));
   const hot = closings.filter((closing) => closing.name !== 'pre-press');
   const { madeOf, name } = input.product;
   if (madeOf) {
     const own = FIBRES[madeOf];
     const what = (does: string) => phrase`${name} is ${own.name} and may ${does}`;
-    add('transfer mark', lowestWall(input, draft, own.markC, hot, 'transfer'), 'care', what('shine or darken'));
-    add('transfer', lowestWall(input, draft, own.damageC, hot, 'transfer'), 'hold', what(HARMS));
+    add('transfer mark', lowestWall(input, draft, ownOf(own.markC), hot, 'transfer'), what('shine or darken'));
+    add('transfer', lowestWall(input, draft, ownOf(own.damageC), hot, 'transfer'), what(HARMS));
   }
   const dyeC = dyeLimit(input);
   if (dyeC !== null) {
-    add('dye', lowestWall(input, draft, dyeC, hot, 'art'), 'care', phrase`dye may move into a lighter print`);
+    add('dye', lowestWall(input, draft, ownOf(dyeC), hot, 'art'), phrase`dye may move into a lighter print`);
   }
   return bounds;
 }
@@ -136,64 +166,52 @@ export const surfaceBounds = (input: PreparedInput, draft: Draft): Bound[] => [
   ...fabricBounds(input, draft, closingsOf(input, draft), draft.band),
 ];
 
-/** How far the delivered band keeps inside each bound at a set value, K; negative is past it. */
-export function marginsAt(window: Pick<Window, 'bounds'> & Offset, setC: number): Margin[] {
-  const { lowC, highC } = bandOf(window, setC);
-  return window.bounds.map(({ side, keep, surfaceC, breach }) => ({
-    side,
-    breach,
-    kelvin: keep === 'above' ? lowC - surfaceC : surfaceC - highC,
-  }));
+/** How far the surface keeps inside each bound at a set value, and how likely it is to pass it. */
+export function marginsAt(window: Pick<Window, 'bounds'> & Surface, setC: number): Margin[] {
+  return window.bounds.map((bound) => {
+    const chance = chanceAt(window, bound, setC);
+    return { side: bound.side, kelvin: roomAt(window, bound, setC).kelvin, chance, state: stateOf(bound, chance), eased: bound.eased };
+  });
 }
 
-/** The smallest margin among the bounds that hold a card, K. */
-export const smallestMargin = (margins: readonly Margin[]): number => {
-  let least = Number.POSITIVE_INFINITY;
-  for (const { breach, kelvin } of margins) if (breach === 'hold' && kelvin < least) least = kelvin;
-  return least;
-};
+/** The smallest margin among the sides that may hold a card, K. */
+export const smallestMargin = (margins: readonly Margin[]): number =>
+  margins.reduce(
+    (least, { side, kelvin, eased }) => (eased || MANNERS[side].care === null ? least : Math.min(least, kelvin)),
+    Number.POSITIVE_INFINITY,
+  );
 
-/** Bounds without their words, on a press with its offset. */
-interface Bounded extends Offset {
-  bounds: readonly Omit<Bound, 'says'>[];
-}
-
-/** How far the delivered band keeps inside the nearest bound that holds a card, K: the smallest margin without making the others. */
-function roomAt(window: Bounded, setC: number): number {
-  const { lowC, highC } = bandOf(window, setC);
-  let least = Number.POSITIVE_INFINITY;
-  for (const { keep, surfaceC, breach } of window.bounds) {
-    const kelvin = keep === 'above' ? lowC - surfaceC : surfaceC - highC;
-    if (breach === 'hold' && kelvin < least) least = kelvin;
-  }
-  return least;
-}
+/** Settings are looked through so many steps at a time before they are walked one by one. */
+const STRIDE = 10;
 
 /**
- * The settable value with the largest smallest margin; of two equal, the cooler.
+ * The settable value of least risk; of two equal, the cooler.
  *
- * Every margin is a straight line of the set value, or one that bends down at the setting measured, so the smallest of
- * them has one peak: from the middle between floor and ceiling the grid is climbed to it.
+ * Near its least the risk is convex in the set value. Far from the setting a press was measured at its doubt grows, which bends
+ * it, so the whole range is looked through in strides first.
  */
-function bestSetting(window: Bounded, press: Press): number {
+export function leastRisk(surface: Surface, bounds: readonly BareBound[], press: Press): number {
   const { unit, step } = press.set;
-  const held = window.bounds.filter((b) => b.breach === 'hold');
-  const floor = Math.max(...held.filter((b) => b.keep === 'above').map((b) => b.surfaceC));
-  const ceiling = Math.min(...held.filter((b) => b.keep === 'below').map((b) => b.surfaceC));
   const low = Math.ceil(toShown(press.set.minC, unit) / step - 1e-9);
   const high = Math.max(low, Math.floor(toShown(press.set.maxC, unit) / step + 1e-9));
   const at = (n: number) => toInside(n * step, unit);
-  const room = (n: number) => roomAt(window, at(n));
-  let best = Math.min(high, Math.max(low, Math.floor(toShown(setForMiddle(window, (floor + ceiling) / 2), unit) / step)));
-  while (best < high && room(best + 1) > room(best) + 1e-9) best++;
-  while (best > low && room(best - 1) > room(best) - 1e-9) best--;
+  const risk = (n: number) => riskAt(surface, bounds, at(n));
+  let best = low;
+  let least = risk(best);
+  for (let n = low + STRIDE; n <= high; n += STRIDE) {
+    const there = risk(n);
+    if (there < least) [best, least] = [n, there];
+  }
+  for (const way of [1, -1]) {
+    for (;;) {
+      const next = best + way;
+      if (next < low || next > high) break;
+      const there = risk(next);
+      if (way === 1 ? there >= least : there > least) break;
+      [best, least] = [next, there];
+    }
+  }
   return at(best);
-}
-
-/** The most room any set value of a press leaves inside bounds, K. */
-export function bestMargin(press: Press, bounds: Bounded['bounds']): number {
-  const window = { ...pressOffset(press), bounds };
-  return roomAt(window, bestSetting(window, press));
 }
 
 /** A set value kept to the press's own step and range, °C. */
@@ -202,23 +220,60 @@ export function settable(press: Press, setC: number): number {
   return snap(Math.min(maxC, Math.max(minC, setC)), unit, step);
 }
 
+/** What a sheet aims at, °C at the surface. */
+export interface Aim {
+  tempC: number;
+  /** It names that figure; else it is the middle of its range, where its bond is meant. */
+  named: boolean;
+}
+
+/** What a sheet's temperature aims at. */
+export const aimOf = ({ nominal, named }: Allowed): Aim => ({ tempC: nominal, named });
+
+/** A named figure is taken as long as its risk is at most so many times the least. */
+const NAMED_RISK = 1.5;
+
 /**
  * The whole window of a print on a press.
  *
- * Its best set value is the one that brings the surface to the figure the sheet names, wherever that keeps its distance from
- * every side or as much of it as can be had; else, and where the sheet names none, the one that keeps farthest.
+ * Its best set value is the one that brings the surface to what the sheet aims at, where that is Clear, or for a figure it names,
+ * where its risk is little more than the least; else the value of least risk. What only a limit of the cloth stands against is
+ * never answered by a hotter one.
  *
- * @param namedC the sheet's own figure, °C at the surface; null: it gives a range alone
+ * @param aim null: nothing is aimed at
  * @param bumpK how much cooler than it shows an unmeasured press is taken to be by house rule, K
  */
-export function windowOf(press: Press, bounds: Bound[], namedC: number | null, bumpK = 0): Window {
-  const { offsetK, ...rest } = pressOffset(press);
-  const open = { bounds, ...rest, offsetK: offsetK - bumpK };
-  const farthest = bestSetting(open, press);
-  const named = namedC === null ? farthest : settable(press, setForMiddle(open, namedC));
-  const room = (setC: number) => roomAt(open, setC);
-  const bestSetC = room(named) >= Math.min(CLEAR_MARGIN_K, room(farthest)) ? named : farthest;
-  return { ...open, settable: press.set, bestSetC };
+export function windowOf(
+  { press, surface }: Pick<PreparedInput, 'press' | 'surface'>,
+  bounds: Bound[],
+  aim: Aim | null,
+  bumpK = 0,
+): Window {
+  const open = { bounds, ...shifted(surface, -bumpK), measured: press.calibration !== null };
+  const least = leastRisk(open, bounds, press);
+  return { ...open, settable: press.set, bestSetC: aim ? bestFor(open, press, aim, least) : least };
+}
+
+/** The set value that brings the surface to what the sheet aims at, °C; of two equally near to the middle of a range, the cooler. */
+export const aimedAt = (window: Offset, press: Press, { tempC, named }: Aim): number =>
+  settable(press, setForMiddle(window, named ? tempC : tempC - 1e-6));
+
+function bestFor(window: Surface & Pick<Window, 'bounds'>, press: Press, aim: Aim, least: number): number {
+  const { bounds } = window;
+  const aimed = aimedAt(window, press, aim);
+  if (worstAt(window, bounds, aimed) === 'clear') return aimed;
+  if (aim.named && isTaken(riskAt(window, bounds, aimed), riskAt(window, bounds, least))) return aimed;
+  const floors = bounds.filter((one) => one.keep === 'above');
+  return worstAt(window, floors, aimed) === 'clear' ? Math.min(aimed, least) : least;
+}
+
+/** Whether a figure the sheet names is taken for its risk. */
+export const isTaken = (risk: number, least: number): boolean => risk <= NAMED_RISK * least;
+
+/** Every settable value from one to another, °C. */
+export function settableBetween({ set: { unit, step } }: Press, fromC: number, toC: number): number[] {
+  const [from, to] = [fromC, toC].map((setC) => Math.round(toShown(setC, unit) / step)) as [number, number];
+  return Array.from({ length: Math.abs(to - from) + 1 }, (_, i) => toInside((from + Math.sign(to - from) * i) * step, unit));
 }
 
 /** A closing beside the press stage: the heat its sheet gives it, if it has one, and what it does to the cloth. */
@@ -253,8 +308,8 @@ export function closingsSet(input: PreparedInput, draft: Draft, pressC: number):
     const own = ownSetC(input, kind);
     if (!tempC && !own) return pressC;
     const cloth = onCloth ? fabricBounds(input, draft, [{ name: kind, ...onCloth }], onCloth.band) : [];
-    const window = windowOf(input.press, [...(tempC ? sheetBounds(tempC) : []), ...cloth], tempC && namedIn(tempC));
-    const serves = smallestMargin(marginsAt(window, pressC)) >= CLEAR_MARGIN_K;
+    const window = windowOf(input, [...(tempC ? sheetBounds(tempC) : []), ...cloth], tempC && aimOf(tempC));
+    const serves = worstAt(window, window.bounds, pressC) === 'clear';
     const setC = own ? settable(input.press, own.value) : serves ? pressC : window.bestSetC;
     further.push({ kind, window, margins: marginsAt(window, setC) });
     return setC;

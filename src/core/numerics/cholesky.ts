@@ -41,3 +41,34 @@ export function forward(factor: Cholesky, b: ArrayLike<number>): Float64Array {
 
 /** Logarithm of the determinant of the factored matrix. */
 export const logDeterminant = (factor: Cholesky): number => 2 * factor.reduce((sum, row, i) => sum + Math.log(row[i] as number), 0);
+
+/**
+ * A covariance by its largest parts: rows `F` with `A ≈ F·Fᵀ`, by Cholesky with the largest remaining variance taken first.
+ *
+ * @param at element of row i, column j
+ * @param most columns at most
+ * @param enough variance that may be left out at any place
+ * @returns a row of equal length for each place
+ * @see Harbrecht, Peters & Schneider, On the low-rank approximation by the pivoted Cholesky decomposition, 2012
+ */
+export function pivotedCholesky(size: number, at: (i: number, j: number) => number, most: number, enough: number): number[][] {
+  const left = Array.from({ length: size }, (_, i) => at(i, i));
+  const rows: number[][] = Array.from({ length: size }, () => []);
+  for (let column = 0; column < Math.min(most, size); column++) {
+    const pivot = left.indexOf(Math.max(...left));
+    const variance = left[pivot] as number;
+    if (!(variance > enough)) break;
+    const root = Math.sqrt(variance);
+    const of = rows[pivot] as number[];
+    const next = rows.map((row, i) => {
+      let sum = at(i, pivot);
+      for (let k = 0; k < column; k++) sum -= (row[k] as number) * (of[k] as number);
+      return i === pivot ? root : sum / root;
+    });
+    next.forEach((value, i) => {
+      rows[i]?.push(value);
+      left[i] = i === pivot ? 0 : Math.max(0, (left[i] as number) - value * value);
+    });
+  }
+  return rows;
+}

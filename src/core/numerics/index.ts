@@ -1,6 +1,7 @@
 /** Numerics that no kept package gives. */
-export { type Cholesky, cholesky, forward, logDeterminant } from './cholesky';
+export { type Cholesky, cholesky, forward, logDeterminant, pivotedCholesky } from './cholesky';
 export { erfcx } from './erfcx';
+export { fixedNormals } from './fixedNormals';
 export { interpolate } from './interpolate';
-export { mixtureCdf, mixtureMoments, mixtureQuantile, type NormalPart, normalCdf } from './mixture';
+export { logNormalCdf, mixtureCdf, mixtureMoments, mixtureQuantile, type NormalPart, normalCdf } from './mixture';
 export { remembered } from './remembered';

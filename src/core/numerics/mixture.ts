@@ -8,6 +8,13 @@ export function normalCdf(z: number): number {
   return z > 0 ? 1 - tail : tail;
 }
 
+/** Logarithm of the standard normal distribution function, exact however far below zero. */
+export function logNormalCdf(z: number): number {
+  if (z > 0) return Math.log1p(-normalCdf(-z));
+  const a = -z / Math.SQRT2;
+  return Math.log(0.5 * erfcx(a)) - a * a;
+}
+
 /** One normal part of a mixture. */
 export interface NormalPart {
   weight: number;

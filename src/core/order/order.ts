@@ -132,6 +132,18 @@ export type RosterEntry = z.infer<typeof RosterEntrySchema>;
 /** More pieces than this nobody lays out before the first is hot. */
 export const MOST_A_CLOSING = 60;
 
+const AT_RULE = { xMm: 0, yMm: 0 };
+
+/** Two prints of one place that were moved so far from each other that neither lies on the other: the halves of one picture. */
+function areApart(a: Print, b: Print): boolean {
+  const [{ xMm, yMm }, other] = [a.moved ?? AT_RULE, b.moved ?? AT_RULE];
+  const slackMm = 0.01;
+  return (
+    Math.abs(xMm - other.xMm) >= (a.widthMm + b.widthMm) / 2 - slackMm ||
+    Math.abs(yMm - other.yMm) >= (a.heightMm + b.heightMm) / 2 - slackMm
+  );
+}
+
 export const LineSchema = z
   .object({
     id: Id,
@@ -168,8 +180,10 @@ export const LineSchema = z
       if (keys.indexOf(key) !== i) say(['prints', i, 'key'], `Two prints are called ${key}.`);
     });
     line.prints.forEach((print, i) => {
-      const same = (other: Pick<Print, 'position' | 'side'>) =>
-        other.position === print.position && !(isSided(print.position) && other.side && print.side && other.side !== print.side);
+      const same = (other: Print) =>
+        other.position === print.position &&
+        (other === print || !areApart(other, print)) &&
+        !(isSided(print.position) && other.side && print.side && other.side !== print.side);
       const before = line.prints.findIndex(same);
       if (before < i)
         say(

@@ -41,13 +41,12 @@ export {
 } from './platenFit';
 export {
   coldUnder,
-  type Delivered,
-  deliveredOver,
   narrowestWindow,
   type PlatenMap,
   PlatenMapSchema,
   platenMap,
   settingFor,
+  surfaceOver,
 } from './platenMap';
 export {
   type Band,
@@ -64,6 +63,7 @@ export {
   pressOffset,
   setForMiddle,
   TIMER_STEPS,
+  takesShape,
   usualPress,
 } from './press';
 export { BAND_KPA, bandMiddle, contactIfUnchanged, type PressureSetting, pressureSetting } from './pressure';
@@ -77,6 +77,17 @@ export {
   simulatedWord,
   stepped,
 } from './simulator';
+export {
+  type Normal,
+  priorTenths,
+  SURE,
+  type Surface,
+  shifted,
+  surfaceAt,
+  surfaceOf,
+  type Tenths,
+  TenthsSchema,
+} from './surface';
 export { coverageFault, isSettled, oddReading, PLANS, readingsOf, type Survey, type SurveyReading, SurveySchema } from './survey';
 export {
   type Closing,

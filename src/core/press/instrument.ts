@@ -30,7 +30,7 @@ export interface InstrumentError {
 
 const PROBE_K = { total: 1.5, common: 1 } as const;
 /** Differences between two points are good to about 2 K, so each reading scatters by 2/√2. */
-const INFRARED_K = { common: 8, difference: 2 } as const;
+const INFRARED_K = { common: 5.5, difference: 2 } as const;
 
 /** Readings of an even platen fall into one step of a strip and are then wrong together: this share of its error is common. */
 const STRIP_SHARED = 0.25;

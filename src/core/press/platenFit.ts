@@ -5,7 +5,16 @@
  * surface; how rough it is nobody knows beforehand, so many roughnesses are tried and weighed by how well they explain
  * the readings. Every figure comes as a 95 % interval over all of them.
  */
-import { type Cholesky, cholesky, forward, logDeterminant, mixtureMoments, mixtureQuantile, type NormalPart } from '../numerics';
+import {
+  type Cholesky,
+  cholesky,
+  forward,
+  logDeterminant,
+  mixtureMoments,
+  mixtureQuantile,
+  type NormalPart,
+  pivotedCholesky,
+} from '../numerics';
 import type { InstrumentError } from './instrument';
 
 /** A reading taken for what it is worth; places in mm from the platen's middle, x to the right, y towards the operator. */
@@ -37,16 +46,34 @@ export interface Estimate {
   high: number;
 }
 
-/** Before anything is measured an offset may be so large, standard deviation, K. */
-const OFFSET_PRIOR_K = 15;
-/** Before anything is measured the offset may change so much with the setting, K per K. */
-const SLOPE_PRIOR = 0.04;
-/** Standard deviations of the surface that are tried, K. */
-const ROUGHNESS_K = [0.7, 1.5, 3, 5, 8, 12];
-/** Lengths over which the surface stays alike, as shares of the platen's diagonal. */
-const LENGTHS = [0.2, 0.4, 0.8];
+/**
+ * What is believed of a platen before anything is measured: at any one place its surface is off by 7 K, one standard deviation,
+ * of which about 6.1 are common to the platen and 3.5 a smooth surface over it. How rough that surface is and over which length
+ * it stays alike differs from press to press.
+ */
+export const PRIOR = {
+  /** Common to the platen, standard deviation, K. */
+  offsetK: 6.1,
+  /** The offset may change so much with the setting, K per K. */
+  slope: 0.04,
+  /** Standard deviations of the surface, K, each with how usual it is; together 3.5. */
+  roughness: [
+    { roughK: 1.2, weight: 0.25 },
+    { roughK: 2.5, weight: 0.4 },
+    { roughK: 4.5, weight: 0.28 },
+    { roughK: 7, weight: 0.07 },
+  ],
+  /** Lengths over which the surface stays alike, as shares of the platen's diagonal. */
+  lengths: [0.2, 0.4, 0.8],
+} as const;
 /** Nodes a side when a mean over an area is taken. */
 const QUADRATURE = 6;
+
+const dot = (a: Float64Array, b: Float64Array): number => {
+  let sum = 0;
+  for (let i = 0; i < a.length; i++) sum += (a[i] as number) * (b[i] as number);
+  return sum;
+};
 
 /** One roughness and length, with what it makes of the readings. */
 interface Candidate {
@@ -65,12 +92,12 @@ export interface PlatenFit {
 }
 
 /** Matérn covariance with ν = 5/2 of unit variance. @see Rasmussen & Williams, Gaussian Processes for Machine Learning, §4.2 */
-function alike(distanceMm: number, lengthMm: number): number {
+export function alike(distanceMm: number, lengthMm: number): number {
   const s = (Math.sqrt(5) * distanceMm) / lengthMm;
   return (1 + s + (s * s) / 3) * Math.exp(-s);
 }
 
-const between = (a: Place, b: Place): number => Math.hypot(a.xMm - b.xMm, a.yMm - b.yMm);
+export const distance = (a: Place, b: Place): number => Math.hypot(a.xMm - b.xMm, a.yMm - b.yMm);
 
 /**
  * Fits a platen to its readings.
@@ -88,22 +115,22 @@ export function fitPlaten(
   const refC = readings.reduce((sum, reading) => sum + reading.setC, 0) / readings.length;
   const found = readings.map((reading) => reading.surfaceC - reading.setC);
   const diagonal = Math.hypot(platen.widthMm, platen.heightMm);
-  const tried = ROUGHNESS_K.flatMap((roughK) =>
-    LENGTHS.map((share) => {
+  const tried = PRIOR.roughness.flatMap(({ roughK, weight: usual }) =>
+    PRIOR.lengths.map((share) => {
       const varianceK2 = roughK ** 2;
       const lengthMm = share * diagonal;
       const factor = cholesky(readings.length, (i, j) => {
         const [a, b] = [readings[i] as PlatenReading, readings[j] as PlatenReading];
-        const shared = OFFSET_PRIOR_K ** 2 + SLOPE_PRIOR ** 2 * (a.setC - refC) * (b.setC - refC) + error.commonK ** 2;
-        return shared + varianceK2 * alike(between(a, b), lengthMm) + (i === j ? error.scatterK ** 2 : 0);
+        const shared = PRIOR.offsetK ** 2 + PRIOR.slope ** 2 * (a.setC - refC) * (b.setC - refC) + error.commonK ** 2;
+        return shared + varianceK2 * alike(distance(a, b), lengthMm) + (i === j ? error.scatterK ** 2 : 0);
       });
       const whitened = forward(factor, found);
-      const logLikelihood = -0.5 * (whitened.reduce((sum, w) => sum + w * w, 0) + logDeterminant(factor));
-      return { varianceK2, lengthMm, factor, whitened, logLikelihood };
+      const logWeight = Math.log(usual) - 0.5 * (whitened.reduce((sum, w) => sum + w * w, 0) + logDeterminant(factor));
+      return { varianceK2, lengthMm, factor, whitened, logWeight };
     }),
   );
-  const best = Math.max(...tried.map((one) => one.logLikelihood));
-  const candidates = tried.map(({ logLikelihood, ...one }) => ({ ...one, weight: Math.exp(logLikelihood - best) }));
+  const best = Math.max(...tried.map((one) => one.logWeight));
+  const candidates = tried.map(({ logWeight, ...one }) => ({ ...one, weight: Math.exp(logWeight - best) }));
   return { readings, refC, candidates };
 }
 
@@ -128,11 +155,11 @@ function partsOf(fit: PlatenFit, { offset, slope, surfaceWith, surfaceOwn }: Ask
     const surface = byLength.get(lengthMm) ?? { along: [], own: 0 };
     const along = fit.readings.map(
       ({ setC }, i) =>
-        offset * OFFSET_PRIOR_K ** 2 + slope * SLOPE_PRIOR ** 2 * (setC - fit.refC) + varianceK2 * (surface.along[i] as number),
+        offset * PRIOR.offsetK ** 2 + slope * PRIOR.slope ** 2 * (setC - fit.refC) + varianceK2 * (surface.along[i] as number),
     );
     const white = forward(factor, along);
     const mean = white.reduce((sum, w, i) => sum + w * (whitened[i] as number), 0);
-    const own = (offset * OFFSET_PRIOR_K) ** 2 + (slope * SLOPE_PRIOR) ** 2 + varianceK2 * surface.own;
+    const own = (offset * PRIOR.offsetK) ** 2 + (slope * PRIOR.slope) ** 2 + varianceK2 * surface.own;
     const known = white.reduce((sum, w) => sum + w * w, 0);
     return { weight, mean, sd: Math.sqrt(Math.max(1e-12, own - known)) };
   });
@@ -146,17 +173,50 @@ function estimate(fit: PlatenFit, asked: Asked): Estimate {
 const atPlace = (fit: PlatenFit, place: Place, setC: number): Asked => ({
   offset: 1,
   slope: setC - fit.refC,
-  surfaceWith: (reading, lengthMm) => alike(between(reading, place), lengthMm),
+  surfaceWith: (reading, lengthMm) => alike(distance(reading, place), lengthMm),
   surfaceOwn: () => 1,
 });
-
-/** Mean and standard deviation of surface minus set at one place, K: for maps, which need no exact interval. */
-export const momentsAt = (fit: PlatenFit, place: Place, setC: number): { mean: number; sd: number } =>
-  mixtureMoments(partsOf(fit, atPlace(fit, place, setC)));
 
 /** Surface minus set at one place for a setting, K. */
 export function offsetAt(fit: PlatenFit, place: Place, setC: number): Estimate {
   return estimate(fit, atPlace(fit, place, setC));
+}
+
+/**
+ * Surface minus set at many places at once for the settings measured: means, and the largest parts of their covariance.
+ *
+ * @param most parts at most
+ * @param enoughK2 variance that may be left out at a place
+ */
+export function jointAt(fit: PlatenFit, places: readonly Place[], most: number, enoughK2: number): { meanK: number; parts: number[] }[] {
+  const total = fit.candidates.reduce((sum, { weight }) => sum + weight, 0);
+  const lengths = [...new Set(fit.candidates.map((one) => one.lengthMm))];
+  const along = new Map(lengths.map((l) => [l, places.map((place) => fit.readings.map((reading) => alike(distance(reading, place), l)))]));
+  const whites = fit.candidates.map(({ varianceK2, lengthMm, factor }) =>
+    places.map((_, i) =>
+      forward(
+        factor,
+        (along.get(lengthMm)?.[i] ?? []).map((with_) => PRIOR.offsetK ** 2 + varianceK2 * with_),
+      ),
+    ),
+  );
+  const means = fit.candidates.map(({ whitened }, c) => whites[c]?.map((white) => dot(white, whitened)) ?? []);
+  const share = fit.candidates.map(({ weight }) => weight / total);
+  const mean = places.map((_, i) => share.reduce((sum, w, c) => sum + w * (means[c]?.[i] as number), 0));
+  const covariance = (i: number, j: number): number => {
+    const apart = distance(places[i] as Place, places[j] as Place);
+    const same = new Map(lengths.map((l) => [l, alike(apart, l)]));
+    let sum = 0;
+    fit.candidates.forEach(({ varianceK2, lengthMm }, c) => {
+      const [white, own] = [whites[c] ?? [], means[c] ?? []];
+      const within = PRIOR.offsetK ** 2 + varianceK2 * (same.get(lengthMm) ?? 0) - dot(white[i] as Float64Array, white[j] as Float64Array);
+      const between = ((own[i] as number) - (mean[i] as number)) * ((own[j] as number) - (mean[j] as number));
+      sum += (share[c] as number) * (within + between);
+    });
+    return sum;
+  };
+  const parts = pivotedCholesky(places.length, covariance, most, enoughK2);
+  return places.map((_, i) => ({ meanK: mean[i] as number, parts: parts[i] ?? [] }));
 }
 
 /** Mean of surface minus set over an area for a setting, K. */
@@ -166,8 +226,8 @@ export function meanOffset(fit: PlatenFit, area: Area, setC: number): Estimate {
   return estimate(fit, {
     offset: 1,
     slope: setC - fit.refC,
-    surfaceWith: (reading, lengthMm) => mean((node) => alike(between(reading, node), lengthMm)),
-    surfaceOwn: (lengthMm) => mean((a) => mean((b) => alike(between(a, b), lengthMm))),
+    surfaceWith: (reading, lengthMm) => mean((node) => alike(distance(reading, node), lengthMm)),
+    surfaceOwn: (lengthMm) => mean((a) => mean((b) => alike(distance(a, b), lengthMm))),
   });
 }
 

@@ -1,14 +1,14 @@
 /** The map of a platen: what a survey says of every place, and what that makes of a piece of art lying there. */
 import { z } from 'zod';
+import { remembered } from '../numerics';
 import { type ColdSpot, coldSpots } from './coldSpot';
 import { instrumentError } from './instrument';
-import { type Area, fitPlaten, meanOffset, momentsAt, nodesOf, slopeOf } from './platenFit';
+import { type Area, fitPlaten, jointAt, meanOffset, nodesOf, slopeOf } from './platenFit';
+import { bandOfTenths, PARTS, SURE, type Surface, tenthsOf } from './surface';
 import { readingsOf, type Survey } from './survey';
 
 /** Nodes along the shorter side, and at most along the longer. */
 const NODES = { shorter: 9, longest: 15 } as const;
-/** 95 % of a normal distribution lies within so many standard deviations. */
-const SURE = 1.96;
 
 const EstimateSchema = z.object({ mean: z.number(), sd: z.number(), low: z.number(), high: z.number() });
 const Spot = z.object({ xMm: z.number(), yMm: z.number() });
@@ -27,7 +27,14 @@ export const PlatenMapSchema = z.object({
   /** Setting that the nodes are for, °C. */
   refC: z.number(),
   /** Surface minus set in the middle of each cell, row by row from the back left, K. */
-  nodes: z.array(z.object({ meanK: z.number(), sdK: z.number() })),
+  nodes: z.array(
+    z.object({
+      meanK: z.number(),
+      sdK: z.number(),
+      /** How it goes with each of the independent parts that all the nodes are made of, K. */
+      parts: z.array(z.number()),
+    }),
+  ),
   /** Mean over the whole platen. */
   offset: EstimateSchema,
   slope: EstimateSchema,
@@ -35,6 +42,9 @@ export const PlatenMapSchema = z.object({
   measured: z.array(Spot.extend({ offsetK: z.number() })),
 });
 export type PlatenMap = z.infer<typeof PlatenMapSchema>;
+
+/** To a thousandth of a kelvin, so that a map is short. */
+const rounded = (k: number): number => Math.round(1000 * k) / 1000;
 
 const HOW = { probe: 'contact probe', strip: 'pressed strips', infrared: 'infrared gun on the coating' } as const;
 
@@ -63,28 +73,16 @@ export function platenMap(survey: Survey, platen: { widthMm: number; heightMm: n
     columns,
     rows,
     refC: fit.refC,
-    nodes: nodesOf(whole, columns, rows).map((place) => {
-      const { mean, sd } = momentsAt(fit, place, fit.refC);
-      return { meanK: mean, sdK: sd };
-    }),
+    nodes: jointAt(fit, nodesOf(whole, columns, rows), PARTS.most, PARTS.enoughK2).map(({ meanK, parts }) => ({
+      meanK: rounded(meanK),
+      sdK: rounded(Math.hypot(...parts)),
+      parts: parts.map(rounded),
+    })),
     offset: meanOffset(fit, whole, fit.refC),
     slope: slopeOf(fit),
     cold,
     measured: readings.map(({ xMm, yMm, setC, surfaceC }) => ({ xMm, yMm, offsetK: surfaceC - setC })),
   };
-}
-
-/** What the platen does under an area. */
-export interface Delivered {
-  /** Middle of the band minus the setting at `refC`, K. */
-  offsetK: number;
-  /** Half the band, K: coldest and hottest place under the area, each with its 95 %. */
-  spreadK: number;
-  /** K per K of setting away from `refC`. */
-  slope: number;
-  /** The band widens by this on either side for every K away from `refC`. */
-  spreadPerK: number;
-  refC: number;
 }
 
 /** Cells whose middle lies under an area; where it is smaller than a cell, the cell it lies in. */
@@ -100,16 +98,15 @@ function cellsUnder(map: Pick<PlatenMap, 'widthMm' | 'heightMm' | 'columns' | 'r
   return side(area.yMm, area.heightMm, map.heightMm, map.rows).flatMap((row) => columns.map((column) => row * map.columns + column));
 }
 
+const seen = remembered<Surface>(400);
+
 /** What a map says of the platen under a piece of art: every cell it touches counts. */
-export function deliveredOver(map: PlatenMap, area: Area): Delivered {
-  let [low, high] = [Number.POSITIVE_INFINITY, Number.NEGATIVE_INFINITY];
-  for (const i of cellsUnder(map, area)) {
-    const node = map.nodes[i];
-    if (!node) continue;
-    low = Math.min(low, node.meanK - SURE * node.sdK);
-    high = Math.max(high, node.meanK + SURE * node.sdK);
-  }
-  return { offsetK: (low + high) / 2, spreadK: (high - low) / 2, slope: map.slope.mean, spreadPerK: SURE * map.slope.sd, refC: map.refC };
+export function surfaceOver(map: PlatenMap, area: Area): Surface {
+  const key = `${map.surveyId} ${map.on} ${map.platen} ${area.xMm} ${area.yMm} ${area.widthMm} ${area.heightMm} ${map.nodes[0]?.meanK} ${map.nodes.at(-1)?.sdK}`;
+  return seen(key, () => {
+    const tenths = tenthsOf(cellsUnder(map, area).flatMap((i) => map.nodes[i] ?? []));
+    return { ...tenths, ...bandOfTenths(tenths), slope: map.slope.mean, spreadPerK: SURE * map.slope.sd, refC: map.refC };
+  });
 }
 
 /** Cold spots that an area lies over, with half a cell to spare. */
@@ -124,5 +121,11 @@ export const coldUnder = (map: PlatenMap, area: Area): PlatenMap['cold'] =>
 export const settingFor = ({ offset, slope, refC }: Pick<PlatenMap, 'offset' | 'slope' | 'refC'>, surfaceC: number): number =>
   (surfaceC - offset.mean + slope.mean * refC) / (1 + slope.mean);
 
-/** The narrowest window, from side to side, that art of this area can be kept inside with a margin, K. */
-export const narrowestWindow = (map: PlatenMap, area: Area, marginK: number): number => 2 * (deliveredOver(map, area).spreadK + marginK);
+/** With so many standard deviations to spare on either side one piece in twenty is outside. */
+const ONE_IN_20 = 1.645;
+
+/** The narrowest window, from side to side, that art of this area can be Clear in, K. */
+export function narrowestWindow(map: PlatenMap, area: Area): number {
+  const { coolest, hottest } = surfaceOver(map, area);
+  return hottest.meanK + ONE_IN_20 * hottest.sdK - (coolest.meanK - ONE_IN_20 * coolest.sdK);
+}

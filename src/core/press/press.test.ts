@@ -25,8 +25,8 @@ describe('what a press delivers', () => {
   it('a measured press runs at set plus offset, give or take its spread', () => {
     expect(deliveredBand(swing, 130)).toEqual({ lowC: 132, midC: 135, highC: 138 });
   });
-  it('an unmeasured press counts eight kelvin either way', () => {
-    expect(deliveredBand({ ...swing, calibration: null }, 150)).toEqual({ lowC: 142, midC: 150, highC: 158 });
+  it('an unmeasured press counts fourteen kelvin either way', () => {
+    expect(deliveredBand({ ...swing, calibration: null }, 150)).toEqual({ lowC: 136, midC: 150, highC: 164 });
   });
   it('a dial tied to pairs is read between them, and says when it is beyond', () => {
     expect(pressureSetting(swing, 'medium')).toEqual({ gauge: 'dial', reading: 4.4, sure: 'measured' });

@@ -15,6 +15,8 @@ export {
   FigureSchema,
 } from './figure';
 export { figurePhrase, figureText, figureWords, readFigure } from './figureText';
+export { isAsMeant, unlike } from './look';
+export { priceOfPrint } from './prints';
 export {
   type Allowances,
   allowanceOf,

@@ -92,6 +92,13 @@ export const ProductSchema = z
       .max(5, 'A transfer is at most 5 mm thick on the blank.'),
     carrier: z.enum(['film', 'paper', 'none']),
     pricePerSheetMinor: z.number().int().min(0).max(1_000_000),
+    /** How large a sheet, or a length of the roll, is that costs so much; absent: one print a sheet. */
+    sheetSize: z
+      .object({
+        widthMm: z.number().min(10, 'A sheet is at least 1 cm wide.').max(5000, 'A sheet is at most 5 m wide.'),
+        heightMm: z.number().min(10, 'A sheet is at least 1 cm long.').max(5000, 'A sheet is at most 5 m long.'),
+      })
+      .optional(),
     /** Hands' time to make one ready, minutes. */
     minutesToMake: z.number().min(0).max(240),
     source: Source,

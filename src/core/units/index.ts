@@ -2,6 +2,7 @@
 import './schemaWords';
 
 export { formatBeside, formatDuration, formatFigure, formatForHouse, formatQuantity, formatTape, snap } from './format';
+export { oddsWords } from './odds';
 export { type Parsed, type ParseOptions, parseQuantity } from './parse';
 export {
   contact,

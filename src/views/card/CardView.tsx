@@ -186,9 +186,10 @@ function CardSheet({ worked, line, print, house, save, heatHref, aside }: CardSh
         onBack={() => void choose(given, 'set value given back to the card')}
       />
       <BondActs card={card} heatHref={heatHref} onTime={(timeS) => void choose({ ...print.choices, timeS }, 'time from the bond taken')} />
-      {card.lamp.state === 'hold' && (
+      {(card.lamp.state === 'hold' || waysOut.length > 0) && (
         <WaysOut
           ways={waysOut}
+          isHeld={card.lamp.state === 'hold'}
           blankId={line.blankId}
           onTake={({ change }) => void save(lineAfter(line, print.key, change), 'way out taken')}
         />

@@ -2,9 +2,9 @@
 import type { ReactNode } from 'react';
 import type { Card } from '../../core/card';
 import type { Field } from '../../core/draft';
-import { type Lamp as LampValue, marginsAt, smallestMargin } from '../../core/judgement';
+import { type Lamp as LampValue, marginsAt, smallestMargin, soundChanceAt } from '../../core/judgement';
 import { bandOf } from '../../core/press';
-import { formatDuration, formatFigure, formatForHouse, formatQuantity, type HouseUnits, UNITS } from '../../core/units';
+import { formatDuration, formatFigure, formatForHouse, formatQuantity, type HouseUnits, oddsWords, UNITS } from '../../core/units';
 import { Lamp } from '../../ui/Lamp';
 
 interface SetValuesProps {
@@ -50,6 +50,7 @@ export function SetValues({ card, setC, house, lamp, open, onOpen }: SetValuesPr
           className="pt-2 text-2xl"
         />
         <span className="label block pt-1">{marginK < 0 ? `past the nearest side by ${kelvin}` : `${kelvin} to spare`}</span>
+        {lamp.state !== 'hold' && <span className="label block">{oddsWords(soundChanceAt(card, setC)).toLowerCase()} sound</span>}
       </div>
     </div>
   );

@@ -1,4 +1,4 @@
-/** Ways out of a Hold: each a card of its own, best first, taken with one press. */
+/** Ways out of a Hold, and what would lay the art of a Care better: each a card of its own, best first, taken with one press. */
 import { useState } from 'react';
 import type { LineCard } from '../../contract';
 import { formatDuration, formatForHouse, formatQuantity } from '../../core/units';
@@ -9,13 +9,20 @@ import { TestPieceNote } from './TestPieceNote';
 
 type Way = LineCard['waysOut'][number];
 
-export function WaysOut({ ways, blankId, onTake }: { ways: Way[]; blankId: string; onTake: (way: Way) => void }) {
+interface Props {
+  ways: Way[];
+  isHeld: boolean;
+  blankId: string;
+  onTake: (way: Way) => void;
+}
+
+export function WaysOut({ ways, isHeld, blankId, onTake }: Props) {
   const house = useUnits();
   const [testing, setTesting] = useState<Way | null>(null);
   const test = testing?.change.testPiece;
   return (
-    <section className="rule-top py-3" aria-label="Ways out">
-      <h2 className="pb-1 text-lg">{ways.length > 0 ? 'Ways out' : 'No way out on this shelf'}</h2>
+    <section className="rule-top py-3" aria-label={isHeld ? 'Ways out' : 'Better laid'}>
+      <h2 className="pb-1 text-lg">{isHeld ? (ways.length > 0 ? 'Ways out' : 'No way out on this shelf') : 'Better laid'}</h2>
       {ways.length === 0 && (
         <p className="max-w-[70ch]">
           Nothing the shop has presses this print on this blank within its limits. Another blank, or a transfer made for this fabric, would.
@@ -26,6 +33,9 @@ export function WaysOut({ ways, blankId, onTake }: { ways: Way[]; blankId: strin
           <li key={i} className="rule-bottom grid grid-cols-[1fr_6rem_12.5rem_7rem] items-center gap-4 py-2">
             <span className={i === 0 ? 'font-semibold' : ''}>
               <Says words={way.says} />
+              {way.unlike > 1 && (
+                <span className="label block">{way.unlike > 2 ? 'It would need other art.' : 'It looks and feels otherwise.'}</span>
+              )}
             </span>
             <Lamp state={way.lamp} />
             <span className="figure leading-tight">
@@ -37,7 +47,7 @@ export function WaysOut({ ways, blankId, onTake }: { ways: Way[]; blankId: strin
             </span>
             <button
               type="button"
-              className={`act ${i === 0 ? 'act-main' : ''}`}
+              className={`act ${i === 0 && isHeld ? 'act-main' : ''}`}
               onClick={() => (way.change.testPiece ? setTesting(way) : onTake(way))}
             >
               {way.change.testPiece ? 'Test it' : 'Take it'}

@@ -1,7 +1,7 @@
 /** The surface of a press: its map, what follows from it, surveys over time, and the way to the next one. */
 import { useState } from 'react';
 import type { PressReport } from '../../contract';
-import { deliveredOver, narrowestWindow, type PlatenMap, type Press, platensOf, settingFor } from '../../core/press';
+import { narrowestWindow, type PlatenMap, type Press, platensOf, settingFor, surfaceOver } from '../../core/press';
 import { formatForHouse, formatQuantity, type HouseUnits, houseUnit, toInside } from '../../core/units';
 import { isoDayText } from '../../ui/days';
 import { mapWords, PlatenMapDrawing } from '../../ui/PlatenMap';
@@ -17,7 +17,6 @@ interface SurfaceViewProps {
   house: HouseUnits;
 }
 
-const MARGIN_K = 2;
 const ART = { widthMm: 250, heightMm: 250 };
 
 export function SurfaceView({ press, report, house }: SurfaceViewProps) {
@@ -87,7 +86,7 @@ function MapFacts({ map, press, house }: { map: PlatenMap; press: Press; house: 
   const tenK = toInside(10, houseUnit('temperatureDifference', house).first);
   const half = (map.offset.high - map.offset.low) / 2;
   const area = { xMm: 0, yMm: 0, ...art };
-  const over = deliveredOver(map, area);
+  const over = surfaceOver(map, area);
   const rows: [string, string][] = [
     ['Surveyed', `${isoDayText(map.on)}, ${map.how}`],
     ['Offset', `${difference(map.offset.mean)}, give or take ${difference(half)}`],
@@ -96,7 +95,7 @@ function MapFacts({ map, press, house }: { map: PlatenMap; press: Press; house: 
       `${difference(map.slope.mean * tenK)}, give or take ${difference(1.96 * map.slope.sd * tenK)}`,
     ],
     ['Over such art', `${difference(over.offsetK)}, give or take ${difference(over.spreadK)}`],
-    ['Serves windows of', `${difference(narrowestWindow(map, area, MARGIN_K), 0)} and more`],
+    ['Serves windows of', `${difference(narrowestWindow(map, area), 0)} and more`],
   ];
   return (
     <div>

@@ -1,16 +1,23 @@
 /** A transfer as its supplier's sheet has it: stages, settings by group, how it lies, where it may go. */
 import { useState } from 'react';
 import { allowanceOf, FAMILIES, FAMILY_IDS, type Product, productFromFamily, STAGE_KINDS, writtenPress } from '../../core/sheet';
+import { houseUnit } from '../../core/units';
 import { AllowanceFields } from '../../ui/AllowanceFields';
 import { ChoiceField, TextField } from '../../ui/Field';
 import { useUnits } from '../../ui/house';
 import { NumberField } from '../../ui/NumberField';
+import { QuantityField } from '../../ui/QuantityField';
 import { useRoute } from '../../ui/query';
 import type { EditorProps } from './AidEditor';
 import { Cell, Part } from './Frame';
 import { Alternatives, Overrides } from './OverrideFields';
 import { Nature, Uses } from './ProductNature';
 import { StageFields } from './StageFields';
+
+/** A sheet with one side typed: square until the other is; without either there is none. */
+function sheetAfter(before: Product['sheetSize'], side: 'widthMm' | 'heightMm', value: number | null): Product['sheetSize'] {
+  return value === null ? undefined : { widthMm: value, heightMm: value, ...before, [side]: value };
+}
 
 export function ProductEditor({ doc, fields, onChange, onReplace }: EditorProps<Product>) {
   const house = useUnits();
@@ -92,6 +99,19 @@ export function ProductEditor({ doc, fields, onChange, onReplace }: EditorProps<
             problem={fields.pricePerSheetMinor}
           />
         </Cell>
+        {(['widthMm', 'heightMm'] as const).map((side) => (
+          <Cell key={side} span={1}>
+            <QuantityField
+              label={side === 'widthMm' ? 'Sheet width' : 'Sheet length'}
+              kind="length"
+              unit={houseUnit('length', house).first}
+              house={house}
+              value={doc.sheetSize?.[side] ?? null}
+              onChange={(value) => onChange({ sheetSize: sheetAfter(doc.sheetSize, side, value) })}
+              problem={fields[`sheetSize.${side}`]}
+            />
+          </Cell>
+        ))}
         <Cell span={2}>
           <NumberField
             label="Minutes to make one ready"

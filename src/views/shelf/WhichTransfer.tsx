@@ -3,7 +3,7 @@ import { useEffect, useState } from 'react';
 import { call, type Reply } from '../../contract';
 import { type Blank, DUTIES, type Duty } from '../../core/materials';
 import { ART_KINDS, type ArtKind } from '../../core/sheet';
-import { formatDuration, formatForHouse, formatQuantity, houseUnit } from '../../core/units';
+import { formatDuration, formatQuantity, houseUnit, oddsWords } from '../../core/units';
 import { workText } from '../../ui/days';
 import { ChoiceField } from '../../ui/Field';
 import { useUnits } from '../../ui/house';
@@ -52,6 +52,13 @@ function wishFrom(asked: URLSearchParams, blank: Blank): Wish {
     duty: blank.duty,
   };
 }
+
+/** What serves this art, what would serve another, and what does not serve at all. */
+const GROUPS = [
+  { name: 'For this art', has: (one: Ranked[number]) => one.lamp !== 'hold' && one.suitsArt },
+  { name: 'Would need other art', has: (one: Ranked[number]) => one.lamp !== 'hold' && !one.suitsArt },
+  { name: 'Not on this blank', has: (one: Ranked[number]) => one.lamp === 'hold' },
+] as const;
 
 /** The way back to the print that asked, with a transfer taken. */
 function hrefBack(asked: URLSearchParams, productId: string): string | null {
@@ -143,24 +150,32 @@ function Page({ asked }: { asked: URLSearchParams }) {
           </p>
         )}
         {ranked?.length === 0 && <p>There is no press to press it on. Add one under Presses.</p>}
-        <ol>
-          {ranked?.map((one, i) => (
-            <Suited
-              key={one.productId}
-              one={one}
-              best={i === 0}
-              count={wish.count}
-              use={one.onShelf ? hrefBack(asked, one.productId) : null}
-            />
-          ))}
-        </ol>
+        {ranked &&
+          GROUPS.map(({ name, has }) => {
+            const group = ranked.filter(has);
+            return group.length === 0 ? null : (
+              <section key={name} aria-label={name} className="pb-4">
+                <h2 className="rule-bottom pb-1 text-lg">{name}</h2>
+                <ol>
+                  {group.map((one) => (
+                    <Suited
+                      key={one.productId}
+                      one={one}
+                      best={one === ranked[0] && name === GROUPS[0].name}
+                      count={wish.count}
+                      use={one.onShelf ? hrefBack(asked, one.productId) : null}
+                    />
+                  ))}
+                </ol>
+              </section>
+            );
+          })}
       </section>
     </div>
   );
 }
 
 function Suited({ one, best, count, use }: { one: Ranked[number]; best: boolean; count: number; use: string | null }) {
-  const house = useUnits();
   const [first, ...rest] = one.reasons;
   return (
     <li className={`rule-bottom grid grid-cols-[6rem_1fr_11rem] items-start gap-4 py-2.5 ${one.lamp === 'hold' ? 'text-soft' : ''}`}>
@@ -181,7 +196,7 @@ function Suited({ one, best, count, use }: { one: Ranked[number]; best: boolean;
         </span>
         <span className="label block">
           {one.pressName}
-          {one.lamp === 'hold' ? '' : `, ${formatForHouse('temperatureDifference', one.smallestMarginK, house, 0)} to spare`}
+          {one.lamp === 'hold' ? '' : `, ${oddsWords(one.soundChance).toLowerCase()} sound`}
         </span>
         <span className="label block">
           about {workText(one.minutes)} for {count}

@@ -3,7 +3,7 @@
 import { areaOfArt, faceOfPiece, layIn, mapOf, thicknessOf, touchingArea } from '../../draft';
 import { isBrittle, isHard } from '../../materials';
 import { fitInClosing } from '../../placement';
-import { coldUnder, type FoundSlips, isHandHeld, pressOffset, pressureSetting } from '../../press';
+import { coldUnder, type FoundSlips, isHandHeld, pressOffset, pressureSetting, takesShape } from '../../press';
 import { mm, type Phrase, phrase, tempDiff } from '../../units';
 import { type Rule, when } from './rule';
 
@@ -56,7 +56,8 @@ export const PRESS_RULES: readonly Rule[] = [
     level: 'care',
     met: (input, draft) =>
       when(
-        pressureSetting(input.press, draft.band, touchingArea(input, draft)).sure === 'beyond the measured pairs',
+        // a small hard piece always lies beyond what was measured on cloth: the gauge's figure says that it is a guess
+        !isHard(input.fabric) && pressureSetting(input.press, draft.band, touchingArea(input, draft)).sure === 'beyond the measured pairs',
         () =>
           phrase`${draft.band} pressure lies beyond what was measured on ${input.press.name}${draft.platen.name ? ` with the ${draft.platen.name}` : ''}.`,
       ),
@@ -214,7 +215,7 @@ export const PRESS_RULES: readonly Rule[] = [
     level: 'hold',
     met: ({ blank, press }) =>
       when(
-        blank.kind === 'cap' && press.kind !== 'cap' && !isHandHeld(press),
+        blank.kind === 'cap' && !takesShape(press, blank),
         () => phrase`A cap’s front is curved and does not lie on the flat platen of ${press.name}: it wants a cap press.`,
       ),
   },
@@ -223,7 +224,7 @@ export const PRESS_RULES: readonly Rule[] = [
     field: 'loading',
     level: 'hold',
     met: ({ blank, press }) =>
-      when(blank.kind !== 'cap' && press.kind === 'cap', () => phrase`${press.name} is curved: a ${blank.kind} does not lie on it.`),
+      when(blank.kind !== 'cap' && !takesShape(press, blank), () => phrase`${press.name} is curved: a ${blank.kind} does not lie on it.`),
   },
   {
     id: 'clamshell-cracks-thick',
