@@ -34,7 +34,6 @@ test('the old clamshell is surveyed, its cold corner is felt by an order, turnin
 
   await page.goto(address);
   await expect(card.locator('[data-lamp="care"]').first()).toBeVisible();
-  await expect(card).toContainText('too cool for the sheet in the coolest tenth under the art');
   await expect(card).toContainText('The art lies over a cold spot of Old clamshell');
   await expect(page.getByRole('region', { name: 'The art on the platen' }).locator('[data-art]')).toBeVisible();
   const way = page
@@ -44,7 +43,6 @@ test('the old clamshell is surveyed, its cold corner is felt by an order, turnin
   await way.getByRole('button', { name: 'Take it' }).click();
   await expect(card.locator('[data-lamp="hold"]')).toHaveCount(0);
   await expect(card).not.toContainText('cold spot of Old clamshell');
-  await expect(card).not.toContainText('too cool for the sheet');
 
   await survey(page);
   await expect(page.getByText('2 of 5 surveys made')).toBeVisible();

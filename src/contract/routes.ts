@@ -8,7 +8,7 @@ import { AidSchema, BlankSchema, FabricSchema, Id, Initials } from '../core/mate
 import { OrderSchema, RosterEntrySchema } from '../core/order';
 import { PlatenMapSchema, PressAmendmentSchema, PressRecordSchema, PressSchema } from '../core/press';
 import { RunEventSchema } from '../core/run';
-import { ProductSchema } from '../core/sheet';
+import { ProductSchema, TestedSchema } from '../core/sheet';
 import {
   BandSchema,
   BenchStackSchema,
@@ -62,6 +62,7 @@ import {
   ShelfSchema,
   StartRunSchema,
   SuitedSchema,
+  TestedMatrixSchema,
   thingReply,
   UnreadableSchema,
   WishSchema,
@@ -140,6 +141,11 @@ export const ROUTES = {
     body: AidSchema,
     reply: thingReply(AidSchema),
   }),
+  putTested: route('Keep a tested setting, or change it when If-Match names the version last seen', {
+    params: byId,
+    body: TestedSchema,
+    reply: thingReply(TestedSchema),
+  }),
   removeThing: route('Take off the shelf what nothing names: the undo of having added it', {
     // the kind stands in the address of each endpoint itself
     params: byId.extend({ kind: z.enum(SHELF_KINDS).optional() }),
@@ -148,6 +154,10 @@ export const ROUTES = {
   whichTransfer: route('Every transfer of the shelf and every family, ranked for a blank, an art and a count', {
     body: WishSchema,
     reply: z.object({ ranked: z.array(SuitedSchema) }),
+  }),
+  testedMatrix: route('Own transfers on own fabrics on a press: set values, lamps, and what was tested', {
+    query: z.object({ press: Id }),
+    reply: TestedMatrixSchema,
   }),
   presses: route('Every press', { reply: z.object({ presses: z.array(PressReplySchema), unreadable: z.array(UnreadableSchema) }) }),
   putPress: route('Change a press when If-Match names the version last seen', { params: byId, body: PressSchema, reply: PressReplySchema }),

@@ -9,7 +9,7 @@ import { AidSchema, BlankSchema, DUTIES, Dwell, FabricSchema, Id, Initials, SetT
 import { LineSchema, OrderSchema, PrintSchema, RosterEntrySchema } from '../core/order';
 import { AirDriveSchema, HeaterSchema, PlatenMapSchema, PressRecordSchema, PressSchema, SurveySchema } from '../core/press';
 import { RunEventSchema, RunSchema } from '../core/run';
-import { ART_KINDS, ProductSchema } from '../core/sheet';
+import { ART_KINDS, PEELS, ProductSchema, TestedSchema } from '../core/sheet';
 import { PhraseSchema } from '../core/units';
 
 const Version = z.number().int().min(1);
@@ -59,7 +59,7 @@ export const OrderReplySchema = z.object({ order: OrderSchema, version: Version,
 export const LineCardSchema = z.object({ lineId: z.string(), printKey: z.string(), card: CardSchema, waysOut: z.array(WayOutSchema) });
 export type LineCard = z.infer<typeof LineCardSchema>;
 
-export const SHELF_KINDS = ['fabrics', 'blanks', 'products', 'aids'] as const;
+export const SHELF_KINDS = ['fabrics', 'blanks', 'products', 'aids', 'tested'] as const;
 export type ShelfKind = (typeof SHELF_KINDS)[number];
 
 export const ShelfSchema = z.object({
@@ -67,6 +67,7 @@ export const ShelfSchema = z.object({
   blanks: z.array(BlankSchema),
   products: z.array(ProductSchema),
   aids: z.array(AidSchema),
+  tested: z.array(TestedSchema),
   /** The version of each thing, by its id. */
   versions: z.record(z.string(), Version),
   unreadable: z.array(UnreadableSchema),
@@ -86,6 +87,33 @@ export const WishSchema = z.object({
   count: z.number().int('Pieces come whole.').min(1, 'At least one piece.').max(1000),
   duty: z.enum(DUTIES),
 });
+/** What a transfer is set to on a fabric, and its lamp. */
+export const TestedMatrixSchema = z.object({
+  press: z.object({ id: z.string(), name: z.string(), unit: z.enum(['C', 'F']), measured: z.boolean() }),
+  fabrics: z.array(z.object({ id: z.string(), name: z.string(), blankName: z.string() })),
+  rows: z.array(
+    z.object({
+      productId: z.string(),
+      name: z.string(),
+      /** One a fabric, in their order. */
+      cells: z.array(
+        z.object({
+          lamp: z.enum(['clear', 'care', 'hold']),
+          setC: z.number(),
+          timeS: z.number(),
+          peel: z.enum(PEELS),
+          soundChance: z.number(),
+          /** What speaks against it, the worst first. */
+          why: PhraseSchema.nullable(),
+          shade: z.enum(['light', 'dark']).nullable(),
+          /** The day of the test it starts from; null: from its sheet. */
+          testedOn: z.string().nullable(),
+        }),
+      ),
+    }),
+  ),
+});
+
 export const SuitedSchema = z.object({
   productId: z.string(),
   name: z.string(),
@@ -238,6 +266,8 @@ export const ComputeCardSchema = z.object({
   maps: z.array(PlatenMapSchema).max(20).default([]),
   /** What the log has learned, by press and transfer. */
   learned: z.array(LearnedShiftSchema).max(500).default([]),
+  /** Tested settings, made on this press. */
+  tested: z.array(TestedSchema).max(500).default([]),
   /** What ways out may draw on; empty when absent. */
   shelf: z
     .object({ products: z.array(ProductSchema).max(500), presses: z.array(PressSchema).max(50) })

@@ -127,12 +127,14 @@ describe('the whole shop as JSON', () => {
 });
 
 describe('the shelf as CSV', () => {
-  it.each(['fabrics', 'blanks', 'products', 'aids'] as const)(
+  it.each(['fabrics', 'blanks', 'products', 'aids', 'tested'] as const)(
     '%s out, into an empty database, out again: the same for what CSV holds',
     async (kind) => {
       const first = await shelfCsvOf(kind);
       const other = empty();
       if (kind === 'blanks') planOf(planCsv(other.db, 'fabrics', await shelfCsvOf('fabrics'))).apply();
+      // a test names a transfer, a press and a material, which must be there
+      if (kind === 'tested') planJson(other.db, JSON.stringify({ ...JSON.parse(text(shop().db)), tested: [] })).apply();
       const plan = planOf(planCsv(other.db, kind, first));
       expect(plan.faults.kept).toEqual([]);
       plan.apply();

@@ -14,7 +14,7 @@ import {
 } from '../../src/core/materials';
 import type { Choices, Print } from '../../src/core/order';
 import { PLANS, type PlatenMap, type Press, platenMap, readPaperPull } from '../../src/core/press';
-import { builtInProducts, type FamilyId, type Product } from '../../src/core/sheet';
+import { builtInProducts, type FamilyId, type Product, type Tested } from '../../src/core/sheet';
 import { phraseText } from '../../src/core/units';
 
 const PRODUCTS = Object.fromEntries(builtInProducts('2026-01-01').map((product) => [product.familyId, product])) as Record<
@@ -148,6 +148,8 @@ export interface Case {
   humidity?: number;
   /** Settings the house keeps for this press and transfer, °C or s, each after 9 good and 1 spoiled. */
   keeps?: { time?: number; temperature?: number };
+  /** What was tested with this transfer; unless said otherwise on this very blank and press, good, peeled warm. */
+  tested?: (Partial<Tested> & { onPress?: keyof typeof PRESSES })[];
   /** Settings the house keeps for other closings of this press and transfer, by hand. */
   keepsStages?: Pick<HouseSetting, 'of' | 'stage' | 'value'>[];
   /** Side by side: no layer lies over another. */
@@ -203,6 +205,25 @@ const keptBy = ({ keeps = {}, press = 'true' }: Case, productId: string): NonNul
     return value === undefined ? [] : [{ ...what, value }];
   });
 
+const testsOf = ({ tested = [], press = 'true', on }: Case, productId: string): Tested[] =>
+  tested.map(({ onPress = press, ...own }, i) => ({
+    id: `test-${i}`,
+    name: 'a test',
+    productId,
+    pressId: PRESSES[onPress].id,
+    on: { kind: 'blank', id: on },
+    setC: 150,
+    readC: null,
+    timeS: 12,
+    peel: 'warm',
+    result: 'good',
+    note: '',
+    by: 'EM',
+    testedOn: '2026-05-04',
+    offSheet: false,
+    ...own,
+  }));
+
 export function inputOf(one: Case): ResolveInput {
   const blank = BUILT_IN_BLANKS.find((b) => b.id === one.on);
   const fabric = BUILT_IN_FABRICS.find((f) => f.id === (one.blank?.fabricId ?? blank?.fabricId));
@@ -248,6 +269,7 @@ export function inputOf(one: Case): ResolveInput {
       ],
     },
     aids: one.aids ?? BUILT_IN_AIDS,
+    ...(one.tested && { tested: testsOf(one, product.id), presses: Object.values(PRESSES) }),
     ...(one.map && { maps: [MAPS[one.map]] }),
     ...(one.slips && { slips: [{ ...readPaperPull(SLIPS[one.slips]), pressId: PRESSES[one.press ?? 'true'].id, on: '2026-03-01' }] }),
   };

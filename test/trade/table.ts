@@ -7,5 +7,6 @@ import { LAYERS } from './layers';
 import { MATERIALS } from './materials';
 import { PRESS_CASES } from './presses';
 import { SETTINGS } from './settings';
+import { TESTED } from './tested';
 
-export const CASES: readonly Case[] = [...CLOTH, ...SETTINGS, ...HARD, ...LAYERS, ...MATERIALS, ...PRESS_CASES];
+export const CASES: readonly Case[] = [...CLOTH, ...SETTINGS, ...HARD, ...LAYERS, ...MATERIALS, ...PRESS_CASES, ...TESTED];

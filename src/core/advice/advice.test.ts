@@ -202,10 +202,11 @@ describe('what a transfer leaves on a piece, and what it costs', () => {
     expect(ways.map(({ unlike }) => unlike)).toEqual([...ways.map(({ unlike }) => unlike)].sort());
   });
   it('art wider than the platen is made smaller, or cut in two that lie side by side', () => {
-    const wide = input({ print: { position: 'full back', widthMm: 420, heightMm: 120 } });
+    const small = { ...PRESSES.true, platen: { widthMm: 300, heightMm: 300 } };
+    const wide = { ...input({ print: { position: 'full back', widthMm: 380, heightMm: 120 } }), press: small };
     expect(resolve(wide).lamp.state).toBe('hold');
-    const ways = waysOut(wide, resolve(wide), { products: [], presses: [PRESSES.true] });
-    expect(ways.find(({ change }) => change.size)?.change.size?.widthMm).toBeLessThan(420);
+    const ways = waysOut(wide, resolve(wide), { products: [], presses: [small] });
+    expect(ways.find(({ change }) => change.size)?.change.size?.widthMm).toBeLessThan(380);
     const halves = ways.find(({ change }) => change.halves);
     const own = { id: 'l1', blankId: 'b1', size: 'M', count: 2, roster: [], perClosing: 1 };
     const after = lineAfter(
@@ -218,8 +219,8 @@ describe('what a transfer leaves on a piece, and what it costs', () => {
     );
     const [left, right, other] = LineSchema.parse(after).prints;
     expect(new Set([left?.key, right?.key, other?.key]).size).toBe(3);
-    expect([left?.widthMm, right?.widthMm]).toEqual([210, 210]);
-    expect((right?.moved?.xMm ?? 0) - (left?.moved?.xMm ?? 0)).toBeGreaterThanOrEqual(210);
+    expect([left?.widthMm, right?.widthMm]).toEqual([190, 190]);
+    expect((right?.moved?.xMm ?? 0) - (left?.moved?.xMm ?? 0)).toBeGreaterThanOrEqual(190);
     const over = LineSchema.safeParse({ ...own, prints: [left, { ...right, moved: { xMm: 0, yMm: 0 } }] });
     expect(over.error?.issues.map(({ message }) => message)).toEqual(['Two prints are meant for the full back.']);
   });

@@ -15,6 +15,7 @@ import {
   pieceOf,
   pressOf,
   type Reason,
+  testedStart,
   WEIGHED_HEAT,
 } from '../draft';
 import {
@@ -190,7 +191,8 @@ export function betterTime(
 ): { timeS: number; reason: Reason } | null {
   const { midC } = bandOf(window, window.bestSetC);
   const bond = bondAt(points, midC);
-  const settled = input.print.choices.timeS !== undefined || keptTime(input)?.value === draft.timeS;
+  const settled =
+    input.print.choices.timeS !== undefined || keptTime(input)?.value === draft.timeS || testedStart(input)?.tested.timeS === draft.timeS;
   if (settled) return null;
   const sd = bondSd(input, draft, window, lowerC);
   if (sd !== null && soundChanceOf(bond, sd) >= SOUND_ENOUGH) return null;

@@ -1,8 +1,7 @@
 /** The chain of reasons behind every value of a card: the decisions that were taken, and how the temperature was found. */
 
-import { type Draft, keptWords, ownSetC, type PreparedInput, pressOf, type Reason } from '../draft';
-import type { HouseSetting } from '../house';
-import { type Aim, aimOf, marginsAt, settable, smallestMargin, type Window } from '../judgement';
+import { type Draft, keptWords, ownSetC, type PreparedInput, pressOf, type Reason, testedWords } from '../draft';
+import { type Aim, aimOf, type Judgement, marginsAt, settable, smallestMargin, type Window } from '../judgement';
 import { BAND_KPA, pressOffset, setForMiddle } from '../press';
 import { type Allowed, CHOSEN_STAGES, type ChosenStage, figurePhrase } from '../sheet';
 import { contact, type Phrase, type PhrasePart, phrase, setTemp, temp, tempDiff } from '../units';
@@ -48,7 +47,13 @@ function pickWords(press: PreparedInput['press'], window: Window, aim: Aim | nul
 }
 
 /** How the set temperature was found, after what the decisions said of it. */
-export function temperatureReasons(input: PreparedInput, draft: Draft, window: Window, setC: number, kept: HouseSetting | null): Say[] {
+export function temperatureReasons(
+  input: PreparedInput,
+  draft: Draft,
+  window: Window,
+  setC: number,
+  { keptTemp: kept, testedTemp: tested }: Pick<Judgement, 'keptTemp' | 'testedTemp'>,
+): Say[] {
   const { product, press, print, blank } = input;
   const { offsetK, spreadK, measured } = pressOffset(press);
   const best = smallestMargin(marginsAt(window, window.bestSetC));
@@ -69,6 +74,7 @@ export function temperatureReasons(input: PreparedInput, draft: Draft, window: W
     { source: aim === null ? 'physics' : 'sheet', says: pickWords(press, window, aim, tempDiff(best)) },
   ];
   if (kept) says.push({ source: 'house', says: phrase`${keptWords(kept, input)} The nearest side is ${tempDiff(here)} away.` });
+  if (tested) says.push({ source: 'blank', says: phrase`${testedWords(tested, input)} The nearest side is ${tempDiff(here)} away.` });
   if (print.choices.setC !== undefined)
     says.push({
       source: 'operator',

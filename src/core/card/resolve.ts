@@ -83,7 +83,7 @@ export function resolve(given: ResolveInput, trade: Trade = TRADE): Card {
   const heat = judged.bonds && heatOf(input, draft, window, set, judged.bonds);
   const reasons: Reason[] = [
     ...judged.reasons,
-    ...temperatureReasons(input, draft, window, set.tempC, judged.keptTemp).map((say) => ({ field: 'temperature' as const, ...say })),
+    ...temperatureReasons(input, draft, window, set.tempC, judged).map((say) => ({ field: 'temperature' as const, ...say })),
     ...(heat ? heatReasons(heat, draft.timeS) : []),
     ...pressureReasons(input, set).map((say) => ({ field: 'pressure' as const, ...say })),
     ...lowerMirrorReasons(draft),

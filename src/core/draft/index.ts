@@ -38,3 +38,13 @@ export {
   softensAt,
   WEIGHED_HEAT,
 } from './stack';
+export {
+  type TestedFault,
+  type TestedStart,
+  testedFaults,
+  testedLeftOut,
+  testedOnBlank,
+  testedStart,
+  testedWords,
+  testFrom,
+} from './tested';

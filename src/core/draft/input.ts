@@ -4,7 +4,7 @@ import type { House } from '../house';
 import { type Aid, type Blank, type Fabric, Id, type Position } from '../materials';
 import { type Print, pressingOrder, type RosterEntry } from '../order';
 import type { FoundSlips, PlatenMap, Press, Surface } from '../press';
-import type { Product } from '../sheet';
+import type { Product, Tested } from '../sheet';
 import type { Laid } from './laid';
 
 /** What the log has learned of one press with one transfer: the bond is `shift` times what the figures give. */
@@ -43,6 +43,9 @@ export interface ResolveInput {
   maps?: readonly PlatenMap[];
   /** The last slips of paper pulled at any press of the shop. */
   slips?: readonly FoundSlips[];
+  /** Tested settings of the shop, and the presses they were made on. */
+  tested?: readonly Tested[];
+  presses?: readonly Press[];
   /** Of any press and transfer of the shop; what was removed is not in it. */
   learned?: readonly LearnedShift[];
 }

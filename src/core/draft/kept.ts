@@ -6,8 +6,9 @@ import { type ChosenStage, type Figure, writtenPress } from '../sheet';
 import { type Phrase, phrase, seconds, setTemp } from '../units';
 import type { ResolveInput } from './input';
 import type { Reason } from './reason';
+import { testedStart } from './tested';
 
-type Use = Pick<ResolveInput, 'house' | 'press' | 'product' | 'fabric' | 'print'>;
+type Use = Pick<ResolveInput, 'house' | 'press' | 'product' | 'fabric' | 'print' | 'blank' | 'tested' | 'presses'>;
 
 /** Whether a sheet names the figure to begin with. */
 const namesItsFigure = (figure: Figure): boolean => figure.form !== 'range' || figure.start !== undefined;
@@ -16,15 +17,19 @@ const namesItsFigure = (figure: Figure): boolean => figure.form !== 'range' || f
 export const timeGoesByMass = ({ product, fabric }: Pick<ResolveInput, 'product' | 'fabric'>): boolean =>
   product.timeByMass && isHard(fabric) && !namesItsFigure(writtenPress(product).timeS);
 
-/** The house's time for this press and transfer; null: none, or one was chosen for this print. */
+/** The house's time for this press and transfer; null: none, or one was chosen for this print, or tested on its material. */
 export const keptTime = (input: Use): HouseSetting | null =>
-  input.print.choices.timeS !== undefined || timeGoesByMass(input)
+  input.print.choices.timeS !== undefined || timeGoesByMass(input) || testedStart(input)
     ? null
     : houseSetting(input.house, { pressId: input.press.id, productId: input.product.id, of: 'time' });
 
-/** The house's set value for this press and transfer; null: none, or one was set by hand. */
-export const keptTemp = ({ house, press, product, print }: Use): HouseSetting | null =>
-  print.choices.setC === undefined ? houseSetting(house, { pressId: press.id, productId: product.id, of: 'temperature' }) : null;
+/** The house's set value for this press and transfer; null: none, or one was set by hand, or tested on its material. */
+export const keptTemp = (input: Use): HouseSetting | null => {
+  const { house, press, product, print } = input;
+  return print.choices.setC === undefined && !testedStart(input)
+    ? houseSetting(house, { pressId: press.id, productId: product.id, of: 'temperature' })
+    : null;
+};
 
 /** What a closing beside the press stage is set to, and who says so. */
 export interface OwnFigure {

@@ -1,6 +1,6 @@
 /** The columns of the shelf's CSVs: how each cell is written from a thing and read back into one. */
 import { type Aid, type Blank, type Composition, type Fabric, FIBRE_IDS, FIBRES } from '../materials';
-import type { Product } from '../sheet';
+import type { Product, Tested } from '../sheet';
 import { type Column, figure, put, text, yesNo } from './column';
 import { SHEET_COLUMNS } from './sheetColumns';
 
@@ -51,13 +51,26 @@ const leather: Column<Fabric> = {
   },
 };
 
-export const CSV_KINDS = ['fabrics', 'blanks', 'products', 'aids'] as const;
+/** What was read beside what was set, °C; empty: nothing. */
+const READ: Column<Tested> = {
+  heading: 'read_c',
+  path: 'readC',
+  get: ({ readC }) => readC ?? '',
+  set: (draft, cell) => {
+    if (cell === '') return void put(draft, 'readC', null);
+    const value = Number(cell.replace(',', '.'));
+    return Number.isFinite(value) ? void put(draft, 'readC', value) : `“${cell}” is not a figure.`;
+  },
+};
+
+export const CSV_KINDS = ['fabrics', 'blanks', 'products', 'aids', 'tested'] as const;
 export type CsvKind = (typeof CSV_KINDS)[number];
 export interface Kinds {
   fabrics: Fabric;
   blanks: Blank;
   products: Product;
   aids: Aid;
+  tested: Tested;
 }
 
 /** How large a sheet is, as `330 x 480`, mm; empty: one print a sheet. */
@@ -144,6 +157,24 @@ export const COLUMNS: { [K in CsvKind]: readonly Column<Kinds[K]>[] } = {
     text('serves', 'serves'),
     figure('thickness_mm', 'thicknessMm'),
     text('wear', 'wear'),
+    text('note', 'note'),
+    text('retired_on', 'retiredOn'),
+  ],
+  tested: [
+    text('id', 'id'),
+    text('name', 'name'),
+    text('transfer', 'productId'),
+    text('press', 'pressId'),
+    text('on', 'on.kind'),
+    text('on_id', 'on.id'),
+    figure('set_c', 'setC'),
+    READ,
+    figure('time_s', 'timeS'),
+    text('peel', 'peel'),
+    text('result', 'result'),
+    text('by', 'by'),
+    text('date', 'testedOn'),
+    yesNo('outside_sheet', 'offSheet'),
     text('note', 'note'),
     text('retired_on', 'retiredOn'),
   ],

@@ -3,14 +3,20 @@ import { parse } from 'csv-parse/sync';
 import { stringify } from 'csv-stringify/sync';
 import type { z } from 'zod';
 import { AidSchema, BlankSchema, FabricSchema } from '../materials';
-import { FAMILIES, FAMILY_IDS, type FamilyId, ProductSchema, productFromFamily } from '../sheet';
+import { FAMILIES, FAMILY_IDS, type FamilyId, ProductSchema, productFromFamily, TestedSchema } from '../sheet';
 import type { Column, Draft } from './column';
 import { COLUMNS, type CsvKind, type Kinds } from './columns';
 import { Faults, type LineFault } from './faults';
 
 type Row = Record<string, string>;
 
-const SCHEMAS: { [K in CsvKind]: z.ZodType } = { fabrics: FabricSchema, blanks: BlankSchema, products: ProductSchema, aids: AidSchema };
+const SCHEMAS: { [K in CsvKind]: z.ZodType } = {
+  fabrics: FabricSchema,
+  blanks: BlankSchema,
+  products: ProductSchema,
+  aids: AidSchema,
+  tested: TestedSchema,
+};
 
 /** CSV text of one kind of thing; cells a spreadsheet would run are neutralised with a leading apostrophe. */
 export function shelfCsv<K extends CsvKind>(kind: K, docs: readonly Kinds[K][]): string {
@@ -45,6 +51,7 @@ const PLAIN: { [K in Exclude<CsvKind, 'products'>]: Draft } = {
     testPieces: [],
   },
   aids: { wear: 'sound', substitutes: [], note: '' },
+  tested: { on: {}, readC: null, note: '', offSheet: false },
 };
 
 const isFamily = (id: string): id is FamilyId => (FAMILY_IDS as readonly string[]).includes(id);

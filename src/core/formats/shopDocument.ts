@@ -6,7 +6,7 @@ import { AidSchema, BlankSchema, FabricSchema, Id, Initials } from '../materials
 import { OrderSchema } from '../order';
 import { PressAmendmentSchema, PressRecordSchema, PressSchema } from '../press';
 import { RunEventSchema, RunSchema } from '../run';
-import { ProductSchema } from '../sheet';
+import { ProductSchema, TestedSchema } from '../sheet';
 import { FIRST_PRINT } from './cardV1';
 import { Faults } from './faults';
 import { inTodaysShape } from './readPressing';
@@ -33,6 +33,8 @@ const ShopDocumentSchema = z.object({
   blanks: z.array(BlankSchema).default([]),
   products: z.array(ProductSchema).default([]),
   aids: z.array(AidSchema).default([]),
+  /** What was pressed on which material and how it came out. */
+  tested: z.array(TestedSchema).default([]),
   presses: z.array(PressSchema).default([]),
   /** Surveys and what else was found out about presses. */
   pressRecords: z.array(PressRecordSchema).default([]),

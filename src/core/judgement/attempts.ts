@@ -3,8 +3,8 @@
  * the piece without what the house keeps, where that would put it on Hold.
  */
 import { betterTime } from '../bond';
-import { type Draft, decided, inEffect, leftOutReason, type PreparedInput, type Reason } from '../draft';
-import { type HouseSetting, withoutSetting } from '../house';
+import { type Draft, decided, inEffect, leftOutReason, type PreparedInput, type Reason, testedLeftOut, testedStart } from '../draft';
+import { withoutSetting } from '../house';
 import { STATE_RANK, worstAt } from './chance';
 import type { Judgement, Law } from './judgement';
 import { weighedByBond } from './lamp';
@@ -18,8 +18,8 @@ export interface Attempt {
   isMoved: boolean;
   /** The best set value with the bond weighed too, °C; null: by the bounds alone. */
   weighedC: number | null;
-  /** Settings of the house that were left out. */
-  leftOut: readonly HouseSetting[];
+  /** Said of tests and settings of the house that were left out; null: none was. */
+  leftOut: readonly Reason[] | null;
 }
 
 /** An attempt with what it came to. */
@@ -34,7 +34,7 @@ interface Outcome {
   next: Attempt | null;
 }
 
-const attemptOf = (input: PreparedInput, law: Law, leftOut: readonly HouseSetting[]): Attempt => ({
+const attemptOf = (input: PreparedInput, law: Law, leftOut: Attempt['leftOut']): Attempt => ({
   input,
   ...decided(input, law.decisions),
   isMoved: false,
@@ -42,7 +42,7 @@ const attemptOf = (input: PreparedInput, law: Law, leftOut: readonly HouseSettin
   leftOut,
 });
 
-export const firstAttempt = (input: PreparedInput, law: Law): Attempt => attemptOf(input, law, []);
+export const firstAttempt = (input: PreparedInput, law: Law): Attempt => attemptOf(input, law, null);
 
 const lampRank = ({ lamp }: Judgement): number => STATE_RANK[lamp.state];
 const windowRank = ({ window }: Judgement): number => STATE_RANK[worstAt(window, window.bounds, window.bestSetC)];
@@ -83,11 +83,17 @@ export function nextAttempt(before: Tried | null, tried: Tried, law: Law): Outco
   const { input, leftOut } = stands.attempt;
   const { judged } = stands;
   const held = judged.lamp.state === 'hold';
-  if (leftOut.length > 0) {
-    const said = held ? [] : leftOut.map((one) => leftOutReason(one, input));
+  if (leftOut) {
+    const said = held ? [] : leftOut;
     return { stands: { ...stands, judged: { ...judged, reasons: [...judged.reasons, ...said] } }, next: null };
   }
   const kept = held ? inEffect(input, judged.draft.timeS, judged.keptTemp) : [];
-  if (kept.length === 0) return { stands, next: null };
-  return { stands, next: attemptOf({ ...input, house: kept.reduce(withoutSetting, input.house) }, law, kept) };
+  const tested = held ? testedStart(input) : null;
+  if (kept.length === 0 && !tested) return { stands, next: null };
+  const said: Reason[] = [
+    ...(tested ? [{ field: 'temperature' as const, source: 'blank' as const, says: testedLeftOut(tested, input) }] : []),
+    ...kept.map((one) => leftOutReason(one, input)),
+  ];
+  const bare = { ...input, house: kept.reduce(withoutSetting, input.house), ...(tested && { tested: [] }) };
+  return { stands, next: attemptOf(bare, law, said) };
 }

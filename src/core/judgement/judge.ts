@@ -1,6 +1,6 @@
 /** Judge: what is settled about a piece, the window it leaves on this press, the set value and the lamp. */
 
-import { DECISIONS, keptTemp, type PreparedInput } from '../draft';
+import { DECISIONS, keptTemp, type PreparedInput, testedStart } from '../draft';
 import { type Attempt, firstAttempt, nextAttempt, type Tried } from './attempts';
 import type { Judgement, Law } from './judgement';
 import { lampFor } from './lamp';
@@ -16,7 +16,8 @@ export const QUICK: Law = { ...LAW, bonds: false };
 /** One attempt judged, in the order in which each thing follows from the one before: window, set values, what the rules say, lamp. */
 function judgeAttempt({ input, draft, reasons, weighedC }: Attempt, law: Law): Judgement {
   const kept = keptTemp(input);
-  const asked = input.print.choices.setC ?? kept?.value;
+  const tested = input.print.choices.setC === undefined ? testedStart(input) : null;
+  const asked = input.print.choices.setC ?? tested?.setC ?? kept?.value;
   const { lowerC, window: plain } = pressWindow(input, draft);
   const window = weighedC === null ? plain : { ...plain, bestSetC: weighedC };
   const tempC = asked === undefined ? window.bestSetC : settable(input.press, asked);
@@ -38,6 +39,7 @@ function judgeAttempt({ input, draft, reasons, weighedC }: Attempt, law: Law): J
     lamp,
     soundChance,
     keptTemp: kept,
+    testedTemp: tested,
     bonds,
   };
 }

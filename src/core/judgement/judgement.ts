@@ -1,6 +1,6 @@
 /** What a judgement is made by, and what it comes to. */
 import type { BondPoint } from '../bond';
-import type { Decisions, Draft, Reason } from '../draft';
+import type { Decisions, Draft, Reason, TestedStart } from '../draft';
 import type { HouseSetting } from '../house';
 import type { Lamp, Margin, Window } from './finding';
 import type { Rule } from './rules/rule';
@@ -30,6 +30,8 @@ export interface Judgement {
   soundChance: number;
   /** The house's own set value, where the card starts from it. */
   keptTemp: HouseSetting | null;
+  /** The test on this material, where the card starts from it. */
+  testedTemp: TestedStart | null;
   /** Bonds across the sheet; null: on Hold, or not asked for. */
   bonds: BondPoint[] | null;
 }

@@ -18,6 +18,7 @@ import {
   sheetStage,
   tackBand,
   tackOf,
+  testedOnBlank,
 } from '../draft';
 import { COVER_SHEETS, type CoverSheet, followOf, PADS_OVER, type Place, platenFor } from '../heat';
 import { type CoverKind, FIBRES, limitForTime, type PressureBand, testPieceHeld } from '../materials';
@@ -125,7 +126,7 @@ function fabricBounds(input: PreparedInput, given: Draft, closings: readonly Clo
   const { markC } = limits;
   const damageC = draft.passesMark && !input.blank.tested ? Math.max(limits.damageC ?? 0, DYED_DAMAGE_C) : limits.damageC;
   const bounds: Bound[] = [];
-  const held = testPieceHeld(input.blank, input.product.id);
+  const held = testPieceHeld(input.blank, input.product.id) || testedOnBlank(input);
   const add = (side: Side, wall: Wall | null, what: Phrase) => {
     if (!wall) return;
     const eased = held && (side === 'mark' || side === 'dye');

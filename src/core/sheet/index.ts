@@ -47,4 +47,5 @@ export {
   type StageKind,
   type WrittenStage,
 } from './stage';
+export { TESTED_RESULTS, type Tested, TestedSchema } from './tested';
 export { ART_KINDS, type ArtKind, PADS, type Pad, PEELS, type Peel } from './traits';

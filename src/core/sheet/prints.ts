@@ -7,7 +7,7 @@ const CUT_MM = 4;
 const along = (sheetMm: number, printMm: number) => Math.floor((sheetMm + CUT_MM) / (printMm + CUT_MM));
 
 /** Prints of a size in straight rows on a sheet, all turned or none; 0: it does not fit on one. */
-export const printsOnSheet = (sheet: { widthMm: number; heightMm: number }, print: { widthMm: number; heightMm: number }): number =>
+const printsOnSheet = (sheet: { widthMm: number; heightMm: number }, print: { widthMm: number; heightMm: number }): number =>
   Math.max(
     along(sheet.widthMm, print.widthMm) * along(sheet.heightMm, print.heightMm),
     along(sheet.widthMm, print.heightMm) * along(sheet.heightMm, print.widthMm),

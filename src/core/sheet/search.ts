@@ -3,6 +3,7 @@
 import { type Aid, type Blank, describeMaterial, type Fabric } from '../materials';
 import { FAMILIES } from './families';
 import type { Product } from './product';
+import type { Tested } from './tested';
 
 /** Things of each kind, by what they are called on the wire. */
 export interface Findable {
@@ -10,6 +11,7 @@ export interface Findable {
   fabrics: Fabric;
   blanks: Blank;
   aids: Aid;
+  tested: Tested;
 }
 
 const KNOWN_BY: { [K in keyof Findable]: (thing: Findable[K]) => (string | undefined)[] } = {
@@ -31,6 +33,7 @@ const KNOWN_BY: { [K in keyof Findable]: (thing: Findable[K]) => (string | undef
   ],
   blanks: (one) => [one.name, one.kind, one.colour, one.shade, one.duty, ...one.sizes, ...one.notices],
   aids: (one) => [one.name, one.serves, one.note, one.wear],
+  tested: (one) => [one.name, one.result, one.note, one.by, one.testedOn],
 };
 
 const wordsIn = (text: string): string[] => text.toLowerCase().match(/[\p{L}\p{N}]+/gu) ?? [];

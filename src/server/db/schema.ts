@@ -8,7 +8,7 @@ import type { Aid, Blank, Fabric } from '../../core/materials';
 import type { Order } from '../../core/order';
 import type { Press, PressAmendment, PressRecord } from '../../core/press';
 import type { RunEvent } from '../../core/run';
-import type { Product } from '../../core/sheet';
+import type { Product, Tested } from '../../core/sheet';
 
 export const orders = sqliteTable('orders', {
   id: text('id').primaryKey(),
@@ -29,6 +29,7 @@ export const fabrics = shelfTable<Fabric>('fabrics');
 export const blanks = shelfTable<Blank>('blanks');
 export const products = shelfTable<Product>('products');
 export const aids = shelfTable<Aid>('aids');
+export const tested = shelfTable<Tested>('tested');
 export const presses = shelfTable<Press>('presses');
 export const house = shelfTable<House & { id: string }>('house');
 

@@ -10,6 +10,7 @@ import { formatDuration, formatForHouse, formatQuantity, type HouseUnits, type P
 import { inputOf, readFacts } from '../stores/cards';
 import { findOrder } from '../stores/orders';
 import type { Db } from '../stores/perShop';
+import { lampShape } from './lampShape';
 import { bytesOf, type Doc, fonts, PAPERS, write } from './pdf';
 import { invalid, notFound } from './problem';
 
@@ -18,11 +19,7 @@ const Query = z.object({ line: z.string().max(64), print: z.string().max(36), pa
 const MARGIN = 36;
 const INK = '#18222b';
 const SOFT = '#4d5a64';
-const LAMP = {
-  clear: { word: 'Clear', fill: '#0b5c62' },
-  care: { word: 'Care', fill: '#e9a227' },
-  hold: { word: 'Hold: do not press', fill: '#a9341f' },
-} as const;
+const LAMP = { clear: 'Clear', care: 'Care', hold: 'Hold: do not press' } as const;
 /** Text sizes tried until all of it stands on one page, points. */
 const SIZES = [10, 9.5, 9, 8.5, 8, 7.5, 7, 6.5, 6, 5.5, 5];
 interface Sheet {
@@ -49,17 +46,9 @@ const MIRROR_WORDS: Record<Card['set']['mirror'], string> = {
 };
 
 function lampMark(doc: Doc, { lamp }: Card, x: number, y: number): void {
-  const { fill, word } = LAMP[lamp.state];
-  doc.save().lineWidth(1.2).strokeColor(INK).fillColor(fill);
-  if (lamp.state === 'hold') doc.rect(x, y, 15, 15).fillAndStroke();
-  else if (lamp.state === 'clear') doc.circle(x + 8, y + 8, 7).fillAndStroke();
-  else
-    doc
-      .circle(x + 8, y + 8, 7)
-      .stroke()
-      .path(`M${x + 8} ${y + 1}a7 7 0 0 1 0 14z`)
-      .fillAndStroke();
-  doc.restore().fillColor(INK).fontSize(12);
+  const word = LAMP[lamp.state];
+  lampShape(doc, lamp.state, x, y, 15);
+  doc.fillColor(INK).fontSize(12);
   const cautions = lamp.findings.filter((finding) => finding.level === 'care').length;
   doc.x = x + 22;
   doc.y = y + 1;

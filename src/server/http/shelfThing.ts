@@ -5,7 +5,7 @@ import type { ShelfKind } from '../../contract/schemas';
 import { putShelfThing, removeShelfThing, type ShelfThings } from '../stores/shelf';
 import { endpoint, sameId, wrongMethod } from './endpoint';
 
-type PutRoute = 'putFabric' | 'putBlank' | 'putProduct' | 'putAid';
+type PutRoute = 'putFabric' | 'putBlank' | 'putProduct' | 'putAid' | 'putTested';
 
 export function shelfThing<K extends ShelfKind, N extends PutRoute>(kind: K, route: N): { PUT: APIRoute; DELETE: APIRoute; ALL: APIRoute } {
   return {

@@ -97,6 +97,8 @@ export function inputOf(facts: Facts, order: Pick<Order, 'lines'>, line: Line, p
     maps: facts.maps,
     slips: facts.slips,
     learned: facts.learned,
+    tested: facts.tested,
+    presses: facts.presses,
   };
 }
 
@@ -118,6 +120,7 @@ export function computeInput({
   aids,
   maps,
   learned,
+  tested,
 }: ComputeCard): ResolveInput {
   const line: Line = { id: 'line', blankId: blank.id, size, count: 1, prints: [print], roster, perClosing };
   const facts: Facts = {
@@ -130,6 +133,7 @@ export function computeInput({
     maps: maps.map((map) => ({ ...map, pressId: print.pressId })),
     slips: [],
     learned,
+    tested,
   };
   return inputOf(facts, { lines: [line] }, line, print);
 }

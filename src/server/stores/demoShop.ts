@@ -10,8 +10,8 @@ import { AidSchema, BlankSchema, FabricSchema } from '../../core/materials';
 import { OrderSchema } from '../../core/order';
 import { PressSchema } from '../../core/press';
 import { apply, type Lot, lotOf, planOf, type RunEvent, type RunFact, replay, SPOIL_REASONS } from '../../core/run';
-import { ProductSchema } from '../../core/sheet';
-import { aids, blanks, fabrics, house, presses, products } from '../db/schema';
+import { ProductSchema, TestedSchema } from '../../core/sheet';
+import { aids, blanks, fabrics, house, presses, products, tested } from '../db/schema';
 import { readHouse } from './house';
 import { findOrder, putOrder, removeOrder } from './orders';
 import { addPressing } from './pressings';
@@ -55,6 +55,11 @@ export function loadDemoShop(db: Db, folder: string, today: Date): void {
   for (const doc of read('products', z.array(ProductSchema))) db.insert(products).values({ id: doc.id, version: 1, doc }).run();
   for (const doc of read('aids', z.array(AidSchema))) db.insert(aids).values({ id: doc.id, version: 1, doc }).run();
   for (const doc of read('presses', z.array(PressSchema))) db.insert(presses).values({ id: doc.id, version: 1, doc }).run();
+  const demoTested = z.array(TestedSchema.omit({ testedOn: true }).extend({ daysAgo: z.number().int() }));
+  for (const { daysAgo, ...one } of read('tested', demoTested))
+    db.insert(tested)
+      .values({ id: one.id, version: 1, doc: { ...one, testedOn: dayFrom(today, -daysAgo) } })
+      .run();
   const demoOrders = read('orders', z.array(DemoOrder));
   for (const { dueInDays, removed: _, ...order } of demoOrders) putOrder(db, { ...order, due: dayFrom(today, dueInDays) }, null);
   for (const run of read('runs', z.array(DemoRun))) playRun(db, run, today);

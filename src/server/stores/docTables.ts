@@ -5,8 +5,8 @@ import { type House, HouseSchema } from '../../core/house';
 import { type Aid, AidSchema, type Blank, BlankSchema, type Fabric, FabricSchema } from '../../core/materials';
 import { type Order, OrderSchema } from '../../core/order';
 import { type Press, PressSchema } from '../../core/press';
-import { type Product, ProductSchema } from '../../core/sheet';
-import { aids, blanks, fabrics, house, orders, presses, products } from '../db/schema';
+import { type Product, ProductSchema, type Tested, TestedSchema } from '../../core/sheet';
+import { aids, blanks, fabrics, house, orders, presses, products, tested } from '../db/schema';
 
 // biome-ignore lint/suspicious/noExplicitAny: the columns every versioned table shares are checked by the rows read from it
 export type VersionedTable = SQLiteTableWithColumns<any>;
@@ -17,6 +17,7 @@ export interface Docs {
   blanks: Blank;
   products: Product;
   aids: Aid;
+  tested: Tested;
   presses: Press;
   orders: Order;
   house: House & { id: string };
@@ -28,6 +29,7 @@ export const DOCS: Record<DocKind, { table: VersionedTable; what: string; schema
   blanks: { table: blanks, what: 'blank', schema: BlankSchema },
   products: { table: products, what: 'transfer', schema: ProductSchema },
   aids: { table: aids, what: 'cover or pad', schema: AidSchema },
+  tested: { table: tested, what: 'tested setting', schema: TestedSchema },
   presses: { table: presses, what: 'press', schema: PressSchema },
   orders: { table: orders, what: 'order', schema: OrderSchema },
   // it stood without its id once
@@ -35,5 +37,5 @@ export const DOCS: Record<DocKind, { table: VersionedTable; what: string; schema
 };
 
 /** Kinds of which a shop has many and a file may bring more. */
-export const LISTED = ['fabrics', 'blanks', 'products', 'aids', 'presses'] as const;
+export const LISTED = ['fabrics', 'blanks', 'products', 'aids', 'presses', 'tested'] as const;
 export type ListedKind = (typeof LISTED)[number];

@@ -3,11 +3,12 @@ import { eq, sql } from 'drizzle-orm';
 import { SHELF_KINDS, type ShelfKind, type Unreadable } from '../../contract/schemas';
 import type { Aid, Blank, Fabric } from '../../core/materials';
 import type { Press } from '../../core/press';
-import { OlderSheet, type Product, withRevision } from '../../core/sheet';
+import { OlderSheet, type Product, type Tested, withRevision } from '../../core/sheet';
 import { fabrics, house, orders, pressRecords, runs } from '../db/schema';
 import { notFound, Refusal } from '../http/problem';
 import { DOCS } from './docTables';
 import { type Db, write } from './perShop';
+import { mustBeTestable } from './tested';
 import { findReadable, list, put, type Versioned } from './versioned';
 
 export interface Shelf {
@@ -15,6 +16,7 @@ export interface Shelf {
   blanks: Blank[];
   products: Product[];
   aids: Aid[];
+  tested: Tested[];
 }
 
 /** The things of each kind, by what they are called on the wire. */
@@ -23,6 +25,7 @@ export interface ShelfThings {
   blanks: Blank;
   products: Product;
   aids: Aid;
+  tested: Tested;
 }
 
 const docs = <T>(rows: Versioned<T>[]): T[] => rows.map((row) => row.doc);
@@ -32,6 +35,7 @@ export const readShelf = (db: Db): Shelf => ({
   blanks: docs(list(db, 'blanks').rows),
   products: docs(list(db, 'products').rows),
   aids: docs(list(db, 'aids').rows),
+  tested: docs(list(db, 'tested').rows),
 });
 
 /** The whole shelf with the version of each thing, by its id; what cannot be read is told. */
@@ -49,7 +53,7 @@ export function shelfReply(db: Db) {
 /**
  * Creates or changes a thing of the shelf. A product whose sheet is newer keeps the one it replaces.
  *
- * @throws {Refusal} 422 a blank of a fabric that is not there, or a sheet older than the current one; 412 and 428 as `put` has them
+ * @throws {Refusal} 422 a blank of a fabric that is not there, a test that cannot be, or a sheet older than the current one; 412 and 428 as `put` has them
  */
 export function putShelfThing<K extends ShelfKind>(
   db: Db,
@@ -59,6 +63,7 @@ export function putShelfThing<K extends ShelfKind>(
 ): Versioned<ShelfThings[K]> {
   return write(db, () => {
     if (kind === 'blanks') mustHaveFabric(db, doc as Blank);
+    if (kind === 'tested') mustBeTestable(db, doc as Tested);
     const kept = kind === 'products' ? revised(db, doc as Product) : doc;
     return put(db, kind, kept as never, ifMatch) as Versioned<ShelfThings[K]>;
   });

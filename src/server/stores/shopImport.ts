@@ -8,11 +8,13 @@ import {
   readShopDocument,
   type ShopDocument,
 } from '../../core/formats';
+import type { Tested } from '../../core/sheet';
 import { runs } from '../db/schema';
 import { type DocKind, LISTED } from './docTables';
 import type { Db } from './perShop';
 import { planHistory } from './planHistory';
 import { type Plan, Planner } from './planner';
+import { testFaults } from './tested';
 
 /** References of a document to things that are neither here nor in it. */
 function dangling(planner: Planner, doc: ShopDocument): void {
@@ -29,6 +31,19 @@ function dangling(planner: Planner, doc: ShopDocument): void {
         i + 1,
         `blanks.${i}.fabricId`,
         `${blank.name} is of a fabric, ${blank.fabricId}, that is neither on the shelf nor in this file.`,
+      );
+  });
+  doc.tested.forEach((one, i) => {
+    const missing = [
+      ...(have('products', one.productId) ? [] : [one.productId]),
+      ...(have('presses', one.pressId) ? [] : [one.pressId]),
+      ...(have(one.on.kind === 'blank' ? 'blanks' : 'fabrics', one.on.id) ? [] : [one.on.id]),
+    ];
+    if (missing.length > 0)
+      planner.fault(
+        i + 1,
+        `tested.${i}`,
+        `${one.name} names ${missing.join(', ')}, which ${missing.length > 1 ? 'are' : 'is'} neither here nor in this file.`,
       );
   });
   doc.orders.forEach((order, i) => {
@@ -68,6 +83,9 @@ export function planJson(db: Db, text: string): Plan {
   return planner.plan();
 }
 
+/** Columns of a list that the fields of a test stand in. */
+const COLUMN_OF: Record<string, string> = { productId: 'transfer', pressId: 'press', 'on.id': 'on_id', setC: 'set_c', timeS: 'time_s' };
+
 /** Reads a CSV of the shelf, telling how far it is. */
 export function* planCsv(db: Db, kind: CsvKind, text: string): Generator<Progress, Plan> {
   const planner = new Planner(db);
@@ -77,6 +95,8 @@ export function* planCsv(db: Db, kind: CsvKind, text: string): Generator<Progres
     const { fabricId, name } = doc as { fabricId?: string; name: string };
     if (kind === 'blanks' && fabricId !== undefined && !planner.has('fabrics', fabricId))
       planner.fault(line, 'fabric', `${name} is of a fabric, ${fabricId}, that is not on the shelf.`);
+    if (kind === 'tested')
+      for (const { field, message } of testFaults(db, doc as Tested)) planner.fault(line, COLUMN_OF[field] ?? field, message);
     planner.document(kind, doc as never, line);
   });
   return planner.plan();

@@ -17,6 +17,7 @@ import { closingOf, feasibilityOf, placementOf, sizeSplitOf } from '../stores/pl
 import { pressureOf, warmUpOf } from '../stores/pressFigures';
 import { searchLog } from '../stores/pressings';
 import { shelfReply } from '../stores/shelf';
+import { matrixFor } from '../stores/tested';
 import { rankFor } from '../stores/which';
 
 type Jobs<N extends RouteName, With extends unknown[]> = { [K in N]: (...args: [...With, Input<K>]) => Answer<K> };
@@ -50,6 +51,7 @@ export type JudgedRoute =
   | 'order'
   | 'orderCards'
   | 'whichTransfer'
+  | 'testedMatrix'
   | 'orderHeat'
   | 'shelfHeat'
   | 'learned'
@@ -64,6 +66,7 @@ export const JUDGED: Jobs<JudgedRoute, [Db]> = {
   order: (db, { params }) => orderReply(db, findOrder(db, params.id)),
   orderCards: (db, { params }) => ({ cards: cardsOf(db, readFacts(db), findOrder(db, params.id)) }),
   whichTransfer: (db, { body }) => ({ ranked: rankFor(db, body) }),
+  testedMatrix: (db, { query }) => matrixFor(db, query.press),
   orderHeat: (db, { params, query }) => ({ stack: orderStack(db, params.id, query.line, query.print) }),
   shelfHeat: (db, { query }) => ({ stack: shelfStack(db, query) }),
   learned: (db) => ({ learned: learnedByName(db) }),

@@ -6,7 +6,8 @@ import type { ComputedRoute, JudgedRoute } from './jobs';
 
 /** A paper of the shop: a card, or the guide of a print. */
 export interface PaperAsk {
-  file: 'card.pdf' | 'guide.pdf' | 'guide.svg';
+  file: 'card.pdf' | 'guide.pdf' | 'guide.svg' | 'tested-matrix.pdf';
+  /** Empty where it is of no order. */
   orderId: string;
   query: Record<string, string>;
 }

@@ -7,6 +7,7 @@ import { errorWords, Island, Pending, refresh, useRoute } from '../../ui/query';
 import { Says } from '../../ui/Says';
 import { CardFace } from '../card/CardFace';
 import { goTo } from '../shell/goTo';
+import { KeepTested } from './KeepTested';
 import { PlacedForm } from './PlacedForm';
 import { Outcome, PressingDetail } from './PressingTable';
 
@@ -42,6 +43,7 @@ function PressingOf({ id }: { id: string }) {
         {card && <Again id={id} />}
       </div>
       <PressingDetail pressing={p} />
+      {card && <KeepTested key={`tested ${p.id}`} pressing={p} card={card} />}
       <PlacedForm key={p.id} pressing={p} house={house} />
       <article className="rule-top mt-4 pt-3" aria-label="The card as it was">
         <h2 className="pb-2">The card as it was when it was pressed</h2>

@@ -52,9 +52,11 @@ export function AxisRow({ name, detail, mark, unmarked, on, unit, onChoose }: Ax
   const words =
     mark?.kind === 'window'
       ? `window ${formatQuantity(mark.lowC, unit)} to ${formatQuantity(mark.highC, unit)}`
-      : mark
-        ? `may mark from ${formatQuantity(mark.markC, unit)}, harm from ${formatQuantity(mark.damageC, unit)}`
-        : '';
+      : mark?.kind === 'point'
+        ? `set to ${formatQuantity(mark.tempC, unit)}, ${mark.says}`
+        : mark
+          ? `may mark from ${formatQuantity(mark.markC, unit)}, harm from ${formatQuantity(mark.damageC, unit)}`
+          : '';
   return (
     <button
       type="button"
@@ -73,6 +75,13 @@ export function AxisRow({ name, detail, mark, unmarked, on, unit, onChoose }: Ax
             <line x1="0" x2={width} y1={HEIGHT / 2} y2={HEIGHT / 2} stroke="var(--color-line)" />
             {mark.kind === 'window' ? (
               <WindowMark x={x} lowC={mark.lowC} highC={mark.highC} unit={unit} />
+            ) : mark.kind === 'point' ? (
+              <PointMark
+                x={x(mark.tempC)}
+                words={`${formatQuantity(mark.tempC, unit)}, ${mark.says}`}
+                tempC={mark.tempC}
+                isRight={x(mark.tempC) < width - 120}
+              />
             ) : (
               <WallsMark x={x} markC={mark.markC} damageC={mark.damageC} width={width} />
             )}
@@ -80,6 +89,28 @@ export function AxisRow({ name, detail, mark, unmarked, on, unit, onChoose }: Ax
         )}
       </span>
     </button>
+  );
+}
+
+function PointMark({ x, words, tempC, isRight }: { x: number; words: string; tempC: number; isRight: boolean }) {
+  const y = HEIGHT / 2;
+  return (
+    <g>
+      <circle cx={x} cy={y} r="6" fill={rampColour(tempC)} stroke="var(--color-ink)" strokeWidth="2" />
+      <text
+        x={isRight ? x + 12 : x - 12}
+        y={y + 4.5}
+        fontSize="13"
+        textAnchor={isRight ? 'start' : 'end'}
+        stroke="var(--color-paper)"
+        strokeWidth="5"
+        paintOrder="stroke"
+        className="figure"
+        fill="var(--color-ink)"
+      >
+        {words}
+      </text>
+    </g>
   );
 }
 

@@ -11,8 +11,8 @@ import {
   FIBRES,
   SUBSTRATES,
 } from '../../core/materials';
-import { FAMILIES, type Figure, figureWords, fitnessOn, type Product, type WrittenStage } from '../../core/sheet';
-import { formatBeside, formatForHouse, houseUnit } from '../../core/units';
+import { FAMILIES, type Figure, figureWords, fitnessOn, type Product, type Tested, type WrittenStage } from '../../core/sheet';
+import { formatBeside, formatDuration, formatForHouse, houseUnit } from '../../core/units';
 import { useUnits } from '../../ui/house';
 
 type Fact = [string, ReactNode];
@@ -235,6 +235,24 @@ export function AidDetail({ aid, all }: { aid: Aid; all: readonly Aid[] }) {
         ['Thickness', `${aid.thicknessMm} mm pressed`],
         ['Stands in', names.length > 0 ? names.join(', then ') : 'nothing for it'],
         ...yes('Note', aid.note !== '', aid.note),
+      ]}
+    />
+  );
+}
+
+export function TestedDetail({ tested }: { tested: Tested }) {
+  const house = useUnits();
+  return (
+    <Facts
+      name={tested.name}
+      under={`${tested.result}, ${tested.by}, ${tested.testedOn}`}
+      facts={[
+        ['Set to', formatForHouse('temperature', tested.setC, house)],
+        ...yes('Read', tested.readC !== null, formatForHouse('temperature', tested.readC ?? 0, house)),
+        ['Time', formatDuration(tested.timeS)],
+        ['Peeled', tested.peel === 'none' ? 'nothing to peel' : tested.peel],
+        ...yes('Sheet', tested.offSheet, 'outside it, and meant so'),
+        ...yes('Note', tested.note !== '', tested.note),
       ]}
     />
   );

@@ -2,7 +2,7 @@
 import { useState } from 'react';
 import type { ShelfKind, ShelfReply } from '../../contract';
 import { FAMILIES, FAMILY_IDS } from '../../core/sheet';
-import { formatForHouse, type HouseUnits } from '../../core/units';
+import { formatDuration, formatForHouse, type HouseUnits } from '../../core/units';
 import { Check } from '../../ui/Check';
 import { isoDay } from '../../ui/days';
 import { Fault } from '../../ui/Fault';
@@ -12,7 +12,7 @@ import { LeftOut } from '../../ui/LeftOut';
 import { Island, Pending, useRoute } from '../../ui/query';
 import { goTo } from '../shell/goTo';
 import { AxisHead, AxisRow } from './AxisRow';
-import { AidDetail, BlankDetail, FabricDetail, ProductDetail } from './Details';
+import { AidDetail, BlankDetail, FabricDetail, ProductDetail, TestedDetail } from './Details';
 import { InAndOut } from './InAndOut';
 import { found, isKind, KINDS, kindOf, type Things } from './kinds';
 import { byMark, byWindow, fabricMark, type Mark, productMark } from './marks';
@@ -74,6 +74,13 @@ function rowsOf(shelf: ShelfReply, kind: ShelfKind, words: string, retired: bool
         detail: `${gone(one)}${one.serves}, ${one.wear}`,
         mark: null,
       }));
+    case 'tested':
+      return found(shelf, 'tested', words, retired).map((one) => ({
+        id: one.id,
+        name: shelf.products.find(({ id }) => id === one.productId)?.name ?? one.name,
+        detail: `${gone(one)}${one.result} on ${shelf[one.on.kind === 'blank' ? 'blanks' : 'fabrics'].find(({ id }) => id === one.on.id)?.name ?? '?'}`,
+        mark: { kind: 'point', tempC: one.setC, says: formatDuration(one.timeS) },
+      }));
   }
 }
 
@@ -82,6 +89,7 @@ const HEADINGS: Record<ShelfKind, string> = {
   fabrics: 'by what their weakest fibre bears for 15 s',
   blanks: 'by what their material bears for 15 s, or their own test',
   aids: 'what lies over and under',
+  tested: 'what was set, and how it came out',
 };
 
 function ShelfPage({ initialKind, initialOn, initialWords }: ShelfProps) {
@@ -96,6 +104,8 @@ function ShelfPage({ initialKind, initialOn, initialWords }: ShelfProps) {
   if (!data) return <Pending error={error} what="the shelf" />;
   const rows = rowsOf(data, kind, words, retired, units);
   const on = rows.find((row) => row.id === chosen)?.id ?? rows[0]?.id ?? null;
+  const test = kind === 'tested' ? data.tested.find(({ id }) => id === on) : undefined;
+  const atPress = test ? `?press=${test.pressId}` : '';
   return (
     <div className="mx-auto max-w-[1240px] px-5 pt-4">
       <div className="flex flex-wrap items-center gap-x-1">
@@ -136,14 +146,20 @@ function ShelfPage({ initialKind, initialOn, initialWords }: ShelfProps) {
             <NewThing kind={kind} />
           </div>
           {kind !== 'aids' && rows.length > 0 && <AxisHead unit={unit} />}
-          <h2 className="rule-bottom pb-1">
-            {kindOf(kind).many} <span className="font-normal text-soft">{HEADINGS[kind]}</span>
-          </h2>
+          <div className="rule-bottom flex items-baseline gap-4 pb-1">
+            <h2>
+              {kindOf(kind).many} <span className="font-normal text-soft">{HEADINGS[kind]}</span>
+            </h2>
+            <span className="flex-1" />
+            {(kind === 'tested' || kind === 'products') && <a href={`/shelf/matrix${atPress}`}>Transfers on fabrics</a>}
+          </div>
           {rows.length === 0 && (
             <p className="max-w-prose py-6">
               {words
                 ? `Nothing among the ${kindOf(kind).many.toLowerCase()} has all of these words.`
-                : `No ${kindOf(kind).one} yet. Add one from its supplier’s sheet, or bring in a list.`}
+                : kind === 'tested'
+                  ? 'No tested setting yet. Keep one from a good piece in the Log, or write down what was pressed: the next card of that transfer on that material starts from it.'
+                  : `No ${kindOf(kind).one} yet. Add one from its supplier’s sheet, or bring in a list.`}
             </p>
           )}
           {rows.map((row) => (
@@ -219,6 +235,7 @@ function Detail({ shelf, kind, id, onGone }: { shelf: ShelfReply; kind: ShelfKin
         />
       )}
       {kind === 'aids' && <AidDetail aid={thing as Things['aids']} all={shelf.aids} />}
+      {kind === 'tested' && <TestedDetail tested={thing as Things['tested']} />}
     </aside>
   );
 }

@@ -3,7 +3,7 @@ import { useMemo, useState } from 'react';
 import type { z } from 'zod';
 import type { ShelfKind, ShelfReply } from '../../contract';
 import { AidSchema, BlankSchema, FabricSchema } from '../../core/materials';
-import { ProductSchema } from '../../core/sheet';
+import { ProductSchema, TestedSchema } from '../../core/sheet';
 import { useDocForm } from '../../ui/docForm';
 import { Island, Pending, useRoute } from '../../ui/query';
 import { goTo } from '../shell/goTo';
@@ -15,6 +15,7 @@ import { kindOf, type Things } from './kinds';
 import { MergePanel } from './MergePanel';
 import { newThing } from './newThing';
 import { ProductEditor } from './ProductEditor';
+import { TestedEditor } from './TestedEditor';
 import { useThing } from './useThing';
 
 interface ShelfEditorProps {
@@ -57,9 +58,10 @@ const EDITORS: { [K in ShelfKind]: (props: EditorProps<Things[K]>) => React.Reac
   fabrics: FabricEditor,
   blanks: BlankEditor,
   aids: AidEditor,
+  tested: TestedEditor,
 };
 
-const SCHEMAS = { products: ProductSchema, fabrics: FabricSchema, blanks: BlankSchema, aids: AidSchema };
+const SCHEMAS = { products: ProductSchema, fabrics: FabricSchema, blanks: BlankSchema, aids: AidSchema, tested: TestedSchema };
 
 /** Trailing spaces and empty list entries of what was typed. */
 const tidied = <T extends Things[ShelfKind]>(doc: T): T =>

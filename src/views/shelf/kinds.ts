@@ -1,13 +1,14 @@
 /** The kinds of things on the shelf, what they are called, and the routes that change them. */
 import type { ShelfKind, ShelfReply } from '../../contract';
 import type { Aid, Blank, Fabric } from '../../core/materials';
-import { isFoundBy, type Product } from '../../core/sheet';
+import { isFoundBy, type Product, type Tested } from '../../core/sheet';
 
 export interface Things {
   products: Product;
   fabrics: Fabric;
   blanks: Blank;
   aids: Aid;
+  tested: Tested;
 }
 
 export const KINDS = [
@@ -15,6 +16,7 @@ export const KINDS = [
   { kind: 'fabrics', many: 'Fabrics', one: 'fabric', put: 'putFabric' },
   { kind: 'blanks', many: 'Blanks', one: 'blank', put: 'putBlank' },
   { kind: 'aids', many: 'Covers and pads', one: 'cover or pad', put: 'putAid' },
+  { kind: 'tested', many: 'Tested settings', one: 'tested setting', put: 'putTested' },
 ] as const satisfies readonly { kind: ShelfKind; many: string; one: string; put: string }[];
 
 export const isKind = (text: string | null | undefined): text is ShelfKind => KINDS.some((one) => one.kind === text);

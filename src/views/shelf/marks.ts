@@ -1,9 +1,10 @@
-/** What stands on the axis for a thing of the shelf: a window, or the walls of a fabric. */
+/** What stands on the axis for a thing of the shelf: a window, a setting, or the walls of a fabric. */
 import { type Blank, blendLimits, type Fabric } from '../../core/materials';
 import { type Product, pressStage } from '../../core/sheet';
 
 export type Mark =
   | { kind: 'window'; lowC: number; highC: number }
+  | { kind: 'point'; tempC: number; says: string }
   | { kind: 'walls'; markC: number; damageC: number; tested: boolean }
   | null;
 

@@ -1,7 +1,7 @@
 /** A thing of the shelf to start from: a copy of one that is there, a family's general figures, or a plain one. */
 import type { ShelfKind, ShelfReply } from '../../contract';
 import { type Aid, type Blank, BUILT_IN_FABRICS, type Fabric } from '../../core/materials';
-import { FAMILIES, FAMILY_IDS, type FamilyId, type Product, productFromFamily } from '../../core/sheet';
+import { FAMILIES, FAMILY_IDS, type FamilyId, type Product, productFromFamily, type Tested } from '../../core/sheet';
 import { isoDay } from '../../ui/days';
 import { newId } from '../../ui/newId';
 import type { Things } from './kinds';
@@ -35,10 +35,33 @@ const newBlank = (shelf: ShelfReply): Blank => ({
 
 const newAid = (): Aid => ({ id: '', name: '', serves: 'ptfe', thicknessMm: 0.13, wear: 'sound', substitutes: [], note: '' });
 
+const newTested = (): Tested => ({
+  id: '',
+  name: '',
+  productId: '',
+  pressId: '',
+  on: { kind: 'blank', id: '' },
+  setC: 150,
+  readC: null,
+  timeS: 10,
+  peel: 'warm',
+  result: 'good',
+  note: '',
+  by: '',
+  testedOn: isoDay(new Date()),
+  offSheet: false,
+});
+
 /** @param from the id of a thing to copy, a family to start from, or null */
 export function newThing<K extends ShelfKind>(kind: K, shelf: ShelfReply, from: string | null): Things[K] {
   const copied = (shelf[kind] as unknown as Things[K][]).find((one) => one.id === from);
-  const fresh = { products: () => newProduct(from), fabrics: newFabric, blanks: () => newBlank(shelf), aids: newAid };
+  const fresh = {
+    products: () => newProduct(from),
+    fabrics: newFabric,
+    blanks: () => newBlank(shelf),
+    aids: newAid,
+    tested: newTested,
+  };
   const { retiredOn: _, ...start } = (copied ? { ...copied, name: `${copied.name}, copy` } : fresh[kind]()) as Things[K];
   return { ...start, id: newId() } as Things[K];
 }

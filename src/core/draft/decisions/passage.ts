@@ -3,6 +3,7 @@ import { pressOffset } from '../../press';
 import { phrase, seconds, tempDiff } from '../../units';
 import { type Arranged, pressOf, type Sheeted, sheetStage } from '../draft';
 import { ownSeconds } from '../kept';
+import { testedStart, testedWords } from '../tested';
 import { type Decision, given, HOUSE, SHEET, settings } from './decision';
 
 /** A lower layer's tack where its own sheet names none, s. */
@@ -20,6 +21,19 @@ export const PASSAGE: readonly Decision<Sheeted, Arranged>[] = [
         source: SHEET,
         says: peel === 'none' ? phrase`Sheet: laid face up, nothing to peel.` : phrase`Sheet: peel ${peel}.`,
       };
+    },
+  },
+  {
+    id: 'peel-tested',
+    field: 'peel',
+    rank: 'particular',
+    decide: (input, draft) => {
+      const start = testedStart(input);
+      if (!start || start.tested.peel === pressOf(draft).peel) return null;
+      const { peel } = start.tested;
+      return input.product.otherPeels.includes(peel)
+        ? { set: { peel }, source: 'blank', says: testedWords(start, input) }
+        : { set: {}, source: 'blank', says: phrase`It was peeled ${peel} in a test, which its sheet does not have: left out.` };
     },
   },
   {

@@ -6,6 +6,7 @@ import { mm, phrase, seconds } from '../../units';
 import { type Arranged, massOf, pressOf, sheetStage, type Timed, thicknessOf } from '../draft';
 import { keptTime, keptWords, ownSeconds, timeGoesByMass } from '../kept';
 import { driedIn } from '../stack';
+import { testedStart, testedWords } from '../tested';
 import { type Decision, given, HOUSE, SHEET, settings } from './decision';
 import { massShare } from './mass';
 
@@ -51,6 +52,15 @@ export const TIMES: readonly Decision<Arranged, Timed>[] = [
             source: HOUSE,
             says: phrase`House setting of ${seconds(kept.value)} lies outside this sheet’s ${seconds(min)} to ${seconds(max)}: left out.`,
           };
+    },
+  },
+  {
+    id: 'time-tested',
+    field: 'time',
+    rank: 'particular',
+    decide: (input) => {
+      const start = testedStart(input);
+      return start && { set: { timeS: start.tested.timeS }, source: 'blank', says: testedWords(start, input) };
     },
   },
   {
