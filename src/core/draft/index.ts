@@ -46,5 +46,4 @@ export {
   testedOnBlank,
   testedStart,
   testedWords,
-  testFrom,
 } from './tested';

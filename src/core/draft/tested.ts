@@ -132,9 +132,3 @@ export function testedFaults(tested: Tested, stock: TestedStock): TestedFault[] 
     faults.push({ field: 'timeS', says: phrase`The sheet of ${product.name} has ${seconds(timeS.min)} to ${seconds(timeS.max)}. ${ask}` });
   return faults;
 }
-
-/** What a new test begins with: what the transfer's own sheet says. */
-export const testFrom = (product: Product): Pick<Tested, 'timeS' | 'peel'> & { surfaceC: number } => {
-  const { tempC, timeS, peel } = pressStage(product);
-  return { surfaceC: tempC.nominal, timeS: timeS.nominal, peel };
-};

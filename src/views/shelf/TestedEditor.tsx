@@ -1,5 +1,5 @@
 /** A tested setting: what was pressed on what, what was set and read, and how it came out. */
-import { PEELS, TESTED_RESULTS, type Tested } from '../../core/sheet';
+import { PEELS, pressStage, TESTED_RESULTS, type Tested } from '../../core/sheet';
 import { Check } from '../../ui/Check';
 import { ChoiceField, TextField } from '../../ui/Field';
 import { useUnits } from '../../ui/house';
@@ -29,6 +29,13 @@ export function TestedEditor({ doc, shelf, fields, onChange }: EditorProps<Teste
   const inUse = <T extends { id: string; name: string; retiredOn?: string | undefined }>(things: readonly T[], now: string) =>
     things.filter((one) => !one.retiredOn || one.id === now);
   const product = shelf.products.find(({ id }) => id === doc.productId);
+  /** What its sheet has, until something else is typed. */
+  const asOnSheet = (id: string): Partial<Tested> => {
+    const chosen = shelf.products.find((one) => one.id === id);
+    if (!chosen || id === doc.productId) return {};
+    const { timeS, peel } = pressStage(chosen);
+    return { timeS: timeS.nominal, peel };
+  };
   return (
     <>
       <Part name="What was pressed">
@@ -39,7 +46,7 @@ export function TestedEditor({ doc, shelf, fields, onChange }: EditorProps<Teste
             autoFocus={doc.productId === ''}
             items={inUse(shelf.products, doc.productId).map((one) => ({ id: one.id, name: one.name, detail: one.maker }))}
             value={doc.productId || null}
-            onChange={(productId) => change({ productId })}
+            onChange={(productId) => change({ productId, ...asOnSheet(productId) })}
             problem={fields.productId}
           />
         </Cell>
