@@ -54,3 +54,16 @@ test('a test is written by hand; outside its sheet it is asked about, and the ca
   await page.getByRole('button', { name: /^Temperature/ }).click();
   await expect(page.getByRole('region', { name: 'Why this temperature' })).toContainText(/Tested good on crew tee on .* by MB/);
 });
+
+test('what measuring is worth is asked on the bench and told of each press', async ({ page }) => {
+  await page.goto('/');
+  await page.getByRole('button', { name: 'Which press is worth measuring first?' }).click();
+  await page.getByRole('link', { name: /^Measuring Cap press/ }).click();
+  const worth = page.getByRole('region', { name: 'What measuring is worth' });
+  await expect(worth.getByRole('listitem').first()).toContainText(/Saves about \d\.\d pieces from being spoiled/);
+  await expect(worth).toContainText('8 pieces left');
+  await page.getByRole('button', { name: /^Swing-away/ }).click();
+  await expect(page.getByRole('region', { name: 'What measuring is worth' })).toContainText(
+    /Nothing that is open on this press|Saves about/,
+  );
+});

@@ -1,6 +1,7 @@
 /** Everyday jobs, as they come out well every day, and jobs a master refuses: what a lamp must tell apart. */
 import type { Card } from '../src/core/card';
 import { resolve } from '../src/core/card';
+import type { ResolveInput } from '../src/core/draft';
 import type { LampState } from '../src/core/judgement';
 import { at, type Figure, type Product } from '../src/core/sheet';
 import { type Case, inputOf } from './trade/check';
@@ -143,16 +144,18 @@ const single = (product: Product): Product => ({
 /** How well the press is known: ±K over the art in 95 %, or never measured. */
 export type Known = 2 | 5 | null;
 
-/** The card of a job on a press known so well. */
-export function cardOf(job: Job, known: Known, isSingle: boolean): Card {
+/** What the card of a job on a press known so well is worked out from. */
+export function inputFor(job: Job, known: Known, isSingle = false): ResolveInput {
   const input = inputOf({ says: `${job.with} on ${job.on}`, ...job });
   const calibration = known === null ? null : { offsetK: 0, spreadK: known, on: '2026-02-01', how: 'probe' };
-  return resolve({
+  return {
     ...input,
     product: isSingle ? single(input.product) : input.product,
     press: { ...input.press, calibration },
-  });
+  };
 }
+
+export const cardOf = (job: Job, known: Known, isSingle: boolean): Card => resolve(inputFor(job, known, isSingle));
 
 /** How many of the everyday jobs have each lamp. */
 export function everyday(known: Known): Record<LampState, number> & { cards: { job: Job; card: Card }[] } {

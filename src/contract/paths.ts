@@ -20,6 +20,7 @@ export const PATHS = {
   removeThing: ['DELETE', '/shelf/{kind}/{id}'],
   whichTransfer: ['POST', '/which-transfer'],
   testedMatrix: ['GET', '/tested-matrix'],
+  measuringWorth: ['GET', '/measuring-worth'],
   presses: ['GET', '/presses'],
   putPress: ['PUT', '/presses/{id}'],
   devices: ['GET', '/devices'],

@@ -66,6 +66,7 @@ import {
   thingReply,
   UnreadableSchema,
   WishSchema,
+  WorthSchema,
 } from './schemas';
 
 const none = z.object({});
@@ -158,6 +159,10 @@ export const ROUTES = {
   testedMatrix: route('Own transfers on own fabrics on a press: set values, lamps, and what was tested', {
     query: z.object({ press: Id }),
     reply: TestedMatrixSchema,
+  }),
+  measuringWorth: route('What each measurement the shop could make is worth to the open work, the most first', {
+    query: z.object({ press: Id.optional() }),
+    reply: z.object({ worth: z.array(WorthSchema) }),
   }),
   presses: route('Every press', { reply: z.object({ presses: z.array(PressReplySchema), unreadable: z.array(UnreadableSchema) }) }),
   putPress: route('Change a press when If-Match names the version last seen', { params: byId, body: PressSchema, reply: PressReplySchema }),

@@ -87,6 +87,23 @@ export const WishSchema = z.object({
   count: z.number().int('Pieces come whole.').min(1, 'At least one piece.').max(1000),
   duty: z.enum(DUTIES),
 });
+/** What measuring a press is worth to the open work. */
+export const WorthSchema = z.object({
+  pressId: z.string(),
+  pressName: z.string(),
+  measure: z.union([
+    z.object({ kind: z.literal('survey'), plan: z.enum(['five', 'nine']), instrument: z.enum(['probe', 'strip', 'infrared']) }),
+    z.object({ kind: z.literal('pressure pairs') }),
+  ]),
+  minutes: z.number(),
+  prints: z.number(),
+  pieces: z.number(),
+  spoiledNow: z.number(),
+  saved: z.number(),
+  lampsChanged: z.number(),
+  lampsBetter: z.number(),
+});
+
 /** What a transfer is set to on a fabric, and its lamp. */
 export const TestedMatrixSchema = z.object({
   press: z.object({ id: z.string(), name: z.string(), unit: z.enum(['C', 'F']), measured: z.boolean() }),

@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { ask, ownShop, put, send } from '../../test/api';
 import { resolve } from '../core/card';
 import type { Tested } from '../core/sheet';
+import * as worthRoute from '../pages/api/v1/measuring-worth';
 import * as cardsRoute from '../pages/api/v1/orders/[id]/cards';
 import * as csvRoute from '../pages/api/v1/shelf/[kind].csv';
 import * as blankRoute from '../pages/api/v1/shelf/blanks/[id]';
@@ -146,5 +147,18 @@ describe('transfers on fabrics', () => {
   it('of a press that is not there is said to be', async () => {
     expect((await send(matrixRoute.GET, '/tested-matrix?press=nobody')).status).toBe(404);
     expect((await send(paperRoute.GET, '/tested-matrix.pdf?press=nobody')).status).toBe(404);
+  });
+});
+
+describe('what measuring is worth, over the wire', () => {
+  it('is told of the open work on one press or on all, and changes when the press is measured', async () => {
+    const ofCap = async () => (await send(worthRoute.GET, '/measuring-worth?press=press-cap')).body.worth;
+    const before = await ofCap();
+    expect(before[0]).toMatchObject({ pressId: 'press-cap', measure: { kind: 'survey' } });
+    expect(before[0].saved).toBeGreaterThan(0.5);
+    const { sqlite } = shop();
+    const calibration = JSON.stringify({ offsetK: 0, spreadK: 2, on: '2026-05-01', how: 'probe' });
+    sqlite.prepare("UPDATE presses SET doc = json_set(doc, '$.calibration', json(?)) WHERE id = 'press-cap'").run(calibration);
+    expect((await ofCap()).filter(({ measure }: { measure: { kind: string } }) => measure.kind === 'survey')).toEqual([]);
   });
 });

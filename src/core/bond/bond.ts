@@ -115,7 +115,9 @@ const WORTH_S = 1;
 /** Nor one that brings the bond nearer to 1 by less, as a share. */
 const WORTH_GAIN = 0.03;
 
-const sdsBefore = remembered<number>(400);
+const sdsBefore = remembered<number>(2000);
+/** Settings this near to each other have one doubt of the bond, K. */
+const SD_STEP_K = 2;
 
 /**
  * Standard deviation of the logarithm of the bond at the window's best set value, for every set value of the card; null: the model
@@ -123,7 +125,9 @@ const sdsBefore = remembered<number>(400);
  */
 export function bondSd(input: PreparedInput, draft: Draft, window: Offset & { bestSetC: number }, lowerC: number | null): number | null {
   const { midC, lowC, highC } = bandOf(window, window.bestSetC);
-  const one = cardPiece(input, draft, Math.min(260, Math.max(20, midC)), lowerC);
+  // it hardly changes within two kelvins, and is asked for at many settings
+  const nearC = SD_STEP_K * Math.round(midC / SD_STEP_K);
+  const one = cardPiece(input, draft, Math.min(260, Math.max(20, nearC)), lowerC);
   if (!one) return null;
   const doubt = { platenK: (highC - lowC) / 2 / SURE, shiftSd: learnedOf(input)?.sd ?? 0, ofBlank: meansCloth(input) };
   return sdsBefore(JSON.stringify([one, doubt]), () => logSdOf(bondBand(one.piece, one.passage, one.adhesive, doubt, WEIGHED_HEAT)));

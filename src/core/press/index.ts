@@ -1,4 +1,5 @@
 /** Presses: what they really do for what they are set to. */
+
 export {
   type AirDrive,
   AirDriveSchema,
@@ -15,6 +16,7 @@ export { type ChartPoint, type ControlChart, controlChart, type Due, nextSurvey 
 export { type ColdSpot, coldSpots } from './coldSpot';
 export { DeviceBoard, type DeviceView, LONGEST_LINE, readDeviceLine } from './device';
 export { contactAtReading, type DialPair, type Pressed, readingForContact } from './dial';
+export { type Foreseen, foreseen, type Plan } from './foreseen';
 export {
   FINISHES,
   type Finish,
@@ -37,6 +39,7 @@ export {
   type Place,
   type PlatenFit,
   type PlatenReading,
+  PRIOR,
   slopeOf,
 } from './platenFit';
 export {
@@ -78,6 +81,7 @@ export {
   stepped,
 } from './simulator';
 export {
+  bandOfTenths,
   type Normal,
   priorTenths,
   SURE,

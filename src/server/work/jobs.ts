@@ -19,6 +19,7 @@ import { searchLog } from '../stores/pressings';
 import { shelfReply } from '../stores/shelf';
 import { matrixFor } from '../stores/tested';
 import { rankFor } from '../stores/which';
+import { worthOfMeasuring } from '../stores/worth';
 
 type Jobs<N extends RouteName, With extends unknown[]> = { [K in N]: (...args: [...With, Input<K>]) => Answer<K> };
 
@@ -52,6 +53,7 @@ export type JudgedRoute =
   | 'orderCards'
   | 'whichTransfer'
   | 'testedMatrix'
+  | 'measuringWorth'
   | 'orderHeat'
   | 'shelfHeat'
   | 'learned'
@@ -66,6 +68,7 @@ export const JUDGED: Jobs<JudgedRoute, [Db]> = {
   order: (db, { params }) => orderReply(db, findOrder(db, params.id)),
   orderCards: (db, { params }) => ({ cards: cardsOf(db, readFacts(db), findOrder(db, params.id)) }),
   whichTransfer: (db, { body }) => ({ ranked: rankFor(db, body) }),
+  measuringWorth: (db, { query }) => ({ worth: worthOfMeasuring(db, query.press) }),
   testedMatrix: (db, { query }) => matrixFor(db, query.press),
   orderHeat: (db, { params, query }) => ({ stack: orderStack(db, params.id, query.line, query.print) }),
   shelfHeat: (db, { query }) => ({ stack: shelfStack(db, query) }),

@@ -1,10 +1,11 @@
 /** The bench: today's orders as a queue, each with its lamp and its one next step. */
-import { useEffect, useRef } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import type { BenchRow } from '../../contract';
 import { dayText, dueText, isoDayText, workText } from '../../ui/days';
 import { Lamp } from '../../ui/Lamp';
 import { LeftOut } from '../../ui/LeftOut';
 import { Island, Pending, useRoute } from '../../ui/query';
+import { lampWords, measureWords, savedWords } from '../../ui/worthWords';
 
 export function Bench() {
   return (
@@ -71,7 +72,40 @@ function Queue() {
           <QueueRow key={row.orderId} row={row} first={i === 0} today={today} />
         ))}
       </ol>
+      {data.orders.length > 0 && <WorthMeasuring />}
     </div>
+  );
+}
+
+/** From so many pieces on a measurement is worth a line on the bench. */
+const WORTH_TELLING = 0.5;
+
+/** The measurement that would save most of the open work, where one would. */
+function WorthMeasuring() {
+  const [asked, setAsked] = useState(false);
+  return (
+    <div className="max-w-[90ch] py-3" aria-live="polite">
+      {asked ? (
+        <BestMeasured />
+      ) : (
+        <button type="button" className="act act-quiet" onClick={() => setAsked(true)}>
+          Which press is worth measuring first?
+        </button>
+      )}
+    </div>
+  );
+}
+
+function BestMeasured() {
+  const { data, error } = useRoute('measuringWorth', {});
+  if (!data) return <Pending error={error} what="every open print, for every way a survey may come out" />;
+  const [best] = data.worth;
+  if (!best || best.saved < WORTH_TELLING) return <p>None: hardly a piece of what is open would be saved by it.</p>;
+  return (
+    <p>
+      <a href={`/presses?on=${best.pressId}`}>Measuring {best.pressName}</a> is worth it: {measureWords(best).toLowerCase()}, about{' '}
+      <span className="figure">{best.minutes}</span> min, saves {savedWords(best)} of the open work; {lampWords(best)}.
+    </p>
   );
 }
 

@@ -8,6 +8,7 @@ import { mapWords, PlatenMapDrawing } from '../../ui/PlatenMap';
 import { QuantityField } from '../../ui/QuantityField';
 import { DeliveredDrawing } from './DeliveredDrawing';
 import { DriftChart } from './DriftChart';
+import { MeasuringWorth } from './MeasuringWorth';
 import { PressRecords } from './PressRecords';
 import { RotateTest } from './RotateTest';
 
@@ -61,6 +62,7 @@ export function SurfaceView({ press, report, house }: SurfaceViewProps) {
           <DeliveredDrawing press={press} />
         </>
       )}
+      <MeasuringWorth press={press} />
       {report.points.length > 0 && <DriftChart report={report} house={house} />}
       {report.maps
         .filter((map) => map.platen !== 'upper')

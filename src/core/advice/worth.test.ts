@@ -1,0 +1,52 @@
+/** What measuring is worth, held against presses that are drawn, surveyed and judged again. */
+import { describe, expect, it } from 'vitest';
+import { EVERYDAY, inputFor } from '../../../test/everyday';
+import { inputOf, PRESSES } from '../../../test/trade/check';
+import { outcomeBySimulation, shopsToMeasure } from '../../../test/worth';
+import { MEASURINGS, worthOf } from './worth';
+
+const tee = (known: 2 | 5 | null) => inputFor(EVERYDAY[0] as (typeof EVERYDAY)[number], known);
+
+describe('what measuring is worth', () => {
+  it.each(shopsToMeasure(6).map((shop, n) => [n + 1, shop] as const))(
+    'shop %i: what is reckoned beforehand is what it comes to over drawn presses',
+    (_, shop) => {
+      const { reckoned, simulated, se } = outcomeBySimulation(shop, 60);
+      expect(simulated).toBeGreaterThan(0);
+      expect(Math.abs(reckoned - simulated)).toBeLessThan(Math.max(0.02, 0.1 * simulated) + 3 * se);
+    },
+  );
+
+  it('grows with the pieces that are left, and the better survey is worth more than the same places by a gun', () => {
+    const worth = (pieces: number) => worthOf([{ input: tee(null), pieces }]);
+    const [one, ten] = [worth(1), worth(10)];
+    expect(ten.map(({ saved }) => saved)).toEqual(one.map(({ saved }) => expect.closeTo(10 * saved, 6)));
+    const by = (instrument: string) =>
+      one.find(({ measure }) => measure.kind === 'survey' && measure.plan === 'five' && measure.instrument === instrument);
+    expect(by('probe')?.saved).toBeGreaterThan(by('infrared')?.saved ?? Number.POSITIVE_INFINITY);
+    expect(one.map(({ saved }) => saved)).toEqual(one.map(({ saved }) => saved).sort((a, b) => b - a));
+  });
+
+  it('a press nobody measured has lamps to win, one that is known as well already nothing', () => {
+    const [best] = worthOf([{ input: tee(null), pieces: 12 }]);
+    expect(best).toMatchObject({ prints: 1, pieces: 12, lampsBetter: expect.closeTo(1, 1) });
+    expect(worthOf([{ input: tee(2), pieces: 12 }])).toEqual([]);
+    expect(worthOf([{ input: tee(null), pieces: 0 }])).toEqual([]);
+    expect(worthOf([])).toEqual([]);
+  });
+
+  it('a gauge nobody tied is worth tying where nothing else speaks against a print', () => {
+    const input = inputOf({ says: 'a guess', on: 'cotton-tee', with: 'cut-film', press: 'untied' });
+    const [only] = worthOf([{ input, pieces: 5 }], []);
+    expect(only).toMatchObject({ pressId: PRESSES.untied.id, measure: { kind: 'pressure pairs' }, saved: 0, lampsBetter: 1 });
+  });
+
+  it('each press has a line of its own for every measurement', () => {
+    const worth = worthOf([
+      { input: tee(null), pieces: 3 },
+      { input: { ...tee(null), press: { ...PRESSES.unmeasured, id: 'other', name: 'another' } }, pieces: 3 },
+    ]);
+    expect(worth).toHaveLength(2 * MEASURINGS.length);
+    expect(new Set(worth.map(({ pressId }) => pressId)).size).toBe(2);
+  });
+});

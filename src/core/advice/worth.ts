@@ -1,0 +1,248 @@
+/**
+ * What measuring is worth: how many pieces of the open work a survey is expected to save from being spoiled, and how many lamps it
+ * would change, before it is made.
+ *
+ * @see Raiffa & Schlaifer, Applied Statistical Decision Theory, ch. 4: expected value of sample information
+ */
+import { areaOfArt, layIn, type PreparedInput, prepared, type ResolveInput } from '../draft';
+import { judge, LAW, type LampState } from '../judgement';
+import {
+  bandOfTenths,
+  type Foreseen,
+  foreseen,
+  type Instrument,
+  type Normal,
+  type Plan,
+  PRIOR,
+  type Press,
+  SURE,
+  type Surface,
+} from '../press';
+
+/** A print that is still to be pressed. */
+export interface OpenPrint {
+  input: ResolveInput;
+  /** Pieces left of it. */
+  pieces: number;
+}
+
+/** A survey the shop could make. */
+export interface Measuring {
+  plan: Plan;
+  instrument: Instrument;
+  /** About as long as it takes, minutes. */
+  minutes: number;
+}
+
+export const MEASURINGS: readonly Measuring[] = [
+  { plan: 'five', instrument: { kind: 'probe' }, minutes: 6 },
+  { plan: 'nine', instrument: { kind: 'probe' }, minutes: 10 },
+  { plan: 'five', instrument: { kind: 'strip', stepK: 6 }, minutes: 8 },
+  { plan: 'nine', instrument: { kind: 'strip', stepK: 6 }, minutes: 14 },
+  { plan: 'five', instrument: { kind: 'infrared', emissivitySet: 0.95 }, minutes: 2 },
+];
+
+export interface Worth {
+  pressId: string;
+  pressName: string;
+  /** A survey of the platen, or its gauge tied to what it really presses with at two settings. */
+  measure: { kind: 'survey'; plan: Plan; instrument: Instrument['kind'] } | { kind: 'pressure pairs' };
+  minutes: number;
+  /** Open prints it touches, and pieces left of them. */
+  prints: number;
+  pieces: number;
+  /** Pieces expected to be spoiled as things are, and fewer of them with it. */
+  spoiledNow: number;
+  saved: number;
+  /** Lamps expected to become another; of them those that become better. */
+  lampsChanged: number;
+  lampsBetter: number;
+}
+
+/**
+ * Outcomes a survey is gone through at, in standard normal values, and how likely each is: how much hotter the platen is than was
+ * believed by the trapezoid rule, which for a normal is as good as exact, how much less even by Gauss and Hermite's three points.
+ */
+const STEP = 0.7;
+const HOTTER = Array.from({ length: 11 }, (_, i) => {
+  const z = STEP * (i - 5);
+  return { hotter: z, share: (STEP * Math.exp((-z * z) / 2)) / Math.sqrt(2 * Math.PI) };
+});
+const UNEVEN = [
+  { uneven: -Math.sqrt(3), share: 1 / 6 },
+  { uneven: 0, share: 2 / 3 },
+  { uneven: Math.sqrt(3), share: 1 / 6 },
+];
+/** What is less likely than this is left out, and the rest weighed to one. */
+const LEAST_SHARE = 0.002;
+const LIKELY = HOTTER.flatMap(({ hotter, share }) => UNEVEN.map(({ uneven, share: of }) => ({ hotter, uneven, share: share * of }))).filter(
+  ({ share }) => share >= LEAST_SHARE,
+);
+const ALL = LIKELY.reduce((sum, { share }) => sum + share, 0);
+const OUTCOMES = LIKELY.map((one) => ({ ...one, share: one.share / ALL }));
+type At = Pick<(typeof OUTCOMES)[number], 'hotter' | 'uneven'>;
+
+const RANK: Record<LampState, number> = { clear: 0, care: 1, hold: 2 };
+
+/** A part of a surface after a survey: its middle moved by what was found out, its doubt what is left. @param unevenK as signed for this part */
+function told({ meanK, sdK }: Normal, leftK: number, unevenK: number, at: At): Normal {
+  const left = Math.min(sdK, leftK);
+  const found = sdK ** 2 - left ** 2;
+  const common = Math.sqrt(Math.max(0, found - unevenK ** 2));
+  const uneven = Math.sign(unevenK) * Math.sqrt(found - common ** 2);
+  return { meanK: meanK + at.hotter * common + at.uneven * uneven, sdK: left };
+}
+
+/** The surface under the art once a survey, made at a setting, has come out otherwise than was believed. */
+function surfaceAfter(now: Surface, left: Foreseen, at: At, refC: number): Surface {
+  const tenths = {
+    coolest: told(now.coolest, left.coolestK, -left.unevenK, at),
+    hottest: told(now.hottest, left.hottestK, left.unevenK, at),
+    most: told(now.most, left.mostK, left.unevenK, at),
+  };
+  return { ...tenths, ...bandOfTenths(tenths), slope: 0, spreadPerK: SURE * PRIOR.slope, refC };
+}
+
+/** Whether a survey would leave less doubt than there is: a press that is known as well already is told nothing new. */
+const tellsMore = ({ coolest, hottest }: Surface, left: Foreseen): boolean => left.coolestK < coolest.sdK || left.hottestK < hottest.sdK;
+
+/** A press that was just surveyed. The day says only that there is one. */
+const surveyed = (press: Press, { offsetK, spreadK, slope, spreadPerK, refC }: Surface): Press => ({
+  ...press,
+  calibration: { offsetK, spreadK, slope, spreadPerK, refC, on: press.calibration?.on ?? '2000-01-01', how: 'survey' },
+});
+
+interface Outcome {
+  spoiled: number;
+  lamp: LampState;
+  setC: number;
+  /** All that speaks against it is that its pressure is a guess. */
+  onlyPressure: boolean;
+}
+
+/** Rules that two pairs of a gauge would settle. */
+const OF_PRESSURE: readonly string[] = ['pressure-guessed', 'pressure-beyond'];
+
+/** What a print comes to as it is known now. */
+function outcomeOf(input: PreparedInput): Outcome {
+  const { lamp, soundChance, set } = judge(input, LAW);
+  const onlyPressure = lamp.state === 'care' && lamp.findings.every(({ rule }) => OF_PRESSURE.includes(rule));
+  return { spoiled: 1 - soundChance, lamp: lamp.state, setC: set.tempC, onlyPressure };
+}
+
+/** Areas are taken to so many mm, so that like art shares what is foreseen for it. */
+const AREA_STEP_MM = 20;
+const near = (mm: number): number => AREA_STEP_MM * Math.round(mm / AREA_STEP_MM);
+
+/** What is expected of a print once its press is surveyed; null: it is known as well already. @param refC the setting it is surveyed at, °C */
+function expectedAfter(
+  input: PreparedInput,
+  { plan, instrument }: Measuring,
+  refC: number,
+): { spoiled: number; lamps: Record<LampState, number> } | null {
+  const { press, surface } = input;
+  const area = areaOfArt(input.print, layIn(input));
+  const nearArea = {
+    xMm: near(area.xMm),
+    yMm: near(area.yMm),
+    widthMm: Math.max(AREA_STEP_MM, near(Math.min(area.widthMm, press.platen.widthMm))),
+    heightMm: Math.max(AREA_STEP_MM, near(Math.min(area.heightMm, press.platen.heightMm))),
+  };
+  const left = foreseen(press.platen, nearArea, plan, instrument);
+  if (!tellsMore(surface, left)) return null;
+  const lamps: Record<LampState, number> = { clear: 0, care: 0, hold: 0 };
+  let spoiled = 0;
+  for (const { share, ...at } of OUTCOMES) {
+    const after = surfaceAfter(surface, left, at, refC);
+    const outcome = outcomeOf({ ...input, surface: after, press: surveyed(press, after) });
+    spoiled += share * outcome.spoiled;
+    lamps[outcome.lamp] += share;
+  }
+  return { spoiled, lamps };
+}
+
+/** A press is surveyed at the temperature it is used at: the mean of what is to be pressed on it, °C. */
+const surveyedAt = (prints: readonly Print[]): number =>
+  prints.reduce((sum, { pieces, now }) => sum + pieces * now.setC, 0) / prints.reduce((sum, { pieces }) => sum + pieces, 0);
+
+interface Print {
+  input: PreparedInput;
+  pieces: number;
+  now: Outcome;
+}
+
+const PAIRS_MINUTES = 15;
+
+/** What tying a gauge to real pressures would change: lamps, for no chance of a piece hangs on it yet. Null: nothing. */
+function pressureWorth(prints: readonly Print[]): Worth | null {
+  const [first] = prints;
+  const changed = prints.filter(({ now }) => now.onlyPressure).length;
+  if (!first || changed === 0) return null;
+  return {
+    pressId: first.input.press.id,
+    pressName: first.input.press.name,
+    measure: { kind: 'pressure pairs' },
+    minutes: PAIRS_MINUTES,
+    prints: prints.length,
+    pieces: prints.reduce((sum, { pieces }) => sum + pieces, 0),
+    spoiledNow: prints.reduce((sum, { pieces, now }) => sum + pieces * now.spoiled, 0),
+    saved: 0,
+    lampsChanged: changed,
+    lampsBetter: changed,
+  };
+}
+
+/** A survey saves something when it is expected to save so much of a piece, or to change so much of a lamp. */
+const WORTH_PIECES = 0.05;
+const WORTH_LAMPS = 0.05;
+
+/**
+ * What each survey of each press is worth to the open work, the most first; what would change nothing is left out.
+ *
+ * A survey narrows what is believed of a platen and moves its middle; for every way it may come out each print is judged again,
+ * at the set value it would have then, and the outcomes are weighed by how likely they are. A press whose figures are as narrow
+ * already is told nothing new.
+ */
+export function worthOf(open: readonly OpenPrint[], measurings: readonly Measuring[] = MEASURINGS): Worth[] {
+  const byPress = new Map<string, Print[]>();
+  for (const { input, pieces } of open) {
+    if (pieces <= 0) continue;
+    const one = prepared(input);
+    byPress.set(one.press.id, [...(byPress.get(one.press.id) ?? []), { input: one, pieces, now: outcomeOf(one) }]);
+  }
+  const worths = [...byPress.values()].flatMap((prints) => {
+    const refC = surveyedAt(prints);
+    const pressure = pressureWorth(prints);
+    const surveys = measurings.map((measuring): Worth => {
+      const { press } = (prints[0] as (typeof prints)[number]).input;
+      const worth: Worth = {
+        pressId: press.id,
+        pressName: press.name,
+        measure: { kind: 'survey', plan: measuring.plan, instrument: measuring.instrument.kind },
+        minutes: measuring.minutes,
+        prints: prints.length,
+        pieces: 0,
+        spoiledNow: 0,
+        saved: 0,
+        lampsChanged: 0,
+        lampsBetter: 0,
+      };
+      for (const { input, pieces, now } of prints) {
+        const after = expectedAfter(input, measuring, refC);
+        worth.pieces += pieces;
+        worth.spoiledNow += pieces * now.spoiled;
+        if (!after) continue;
+        worth.saved += pieces * Math.max(0, now.spoiled - after.spoiled);
+        for (const state of ['clear', 'care', 'hold'] as const) {
+          if (state !== now.lamp) worth.lampsChanged += after.lamps[state];
+          if (RANK[state] < RANK[now.lamp]) worth.lampsBetter += after.lamps[state];
+        }
+      }
+      return worth;
+    });
+    return pressure ? [...surveys, pressure] : surveys;
+  });
+  return worths
+    .filter(({ saved, lampsChanged }) => saved >= WORTH_PIECES || lampsChanged >= WORTH_LAMPS)
+    .sort((a, b) => b.saved - a.saved || b.lampsBetter - a.lampsBetter || a.minutes - b.minutes);
+}
