@@ -1,5 +1,5 @@
 /** What a survey proves to be worth: drawn shops whose presses are drawn, surveyed with errors and judged again, over and over. */
-import { MEASURINGS, type Measuring, worthOf } from '../src/core/advice/worth';
+import { MEASURINGS, type Measuring, worthOf } from '../src/core/advice';
 import { prepared, type ResolveInput } from '../src/core/draft';
 import { judge, LAW } from '../src/core/judgement';
 import { platenMap } from '../src/core/press';

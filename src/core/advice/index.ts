@@ -10,4 +10,4 @@ export { type Deal, deal, MISTAKES, type Mistake, type Outcome, type Played, pla
 export { type Change, type WayOut, WayOutSchema } from './wayOut';
 export { waysOut } from './waysOut';
 export { type Suited, whichTransfer } from './whichTransfer';
-export { type Worth, worthOf } from './worth';
+export { MEASURINGS, type Measuring, type Worth, worthOf } from './worth';

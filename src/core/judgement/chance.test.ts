@@ -1,8 +1,9 @@
 /** Chances held against presses and limits that were drawn, and against a judge who knows how. */
 import { describe, expect, it } from 'vitest';
 import { AS_STATED, chanceOver, type Drawing, drawn, OTHERWISE, shareOf, surfacesKnown, surfaceUnder } from '../../../test/drawnPresses';
-import { cardOf, EVERYDAY, everyday, REFUSED } from '../../../test/everyday';
+import { cardOf, EVERYDAY, everyday, inputFor, REFUSED } from '../../../test/everyday';
 import { Chance, PLATEN } from '../../../test/platens';
+import { resolve } from '../card';
 import { STARTING_HOUSE } from '../house';
 import { type Area, type Instrument, platenMap, priorTenths, type Surface, surfaceOver } from '../press';
 import { phraseText } from '../units';
@@ -129,5 +130,45 @@ describe('everyday jobs, and those a master refuses', () => {
     });
     expect(lamps).not.toContain('clear');
     expect(lamps.filter((state) => state === 'hold').length).toBeGreaterThanOrEqual(23);
+  });
+});
+
+describe('a press that is even, surveyed by probe at five places', () => {
+  it('is known to ±4.5 K over a large piece of art, and plain film on cotton is never on Hold there, a hundred times in a hundred', () => {
+    const chance = new Chance(3);
+    const even: Drawing = { ...AS_STATED, roughness: [[1, 1]] };
+    const area: Area = { xMm: 0, yMm: 0, widthMm: 250, heightMm: 300 };
+    const bands: number[] = [];
+    const lamps: string[] = [];
+    while (bands.length < 100) {
+      const press = drawn(chance, even, { kind: 'probe' }, 'five');
+      const truth = surfaceUnder(press, area);
+      if (!press.survey || Math.max(...truth) - Math.min(...truth) > 4) continue;
+      const map = platenMap({ ...press.survey, pressId: 'true' }, PLATEN, '2026-03-01');
+      bands.push(surfaceOver(map, area).spreadK);
+      const job = EVERYDAY[1] as (typeof EVERYDAY)[number];
+      lamps.push(resolve({ ...inputFor(job, null), maps: [map] }).lamp.state);
+    }
+    expect(bands.sort((a, b) => a - b)[50]).toBeLessThan(4.5);
+    expect(lamps).not.toContain('hold');
+  });
+
+  it.each([
+    ['probe', { kind: 'probe' }],
+    ['strip', { kind: 'strip', stepK: 6 }],
+  ] as const)('a survey by %s has 93 to 98 in a hundred of the places under the art within its band', (_, instrument) => {
+    const chance = new Chance(8);
+    const area: Area = { xMm: 40, yMm: -60, widthMm: 220, heightMm: 260 };
+    let within = 0;
+    const presses = 400;
+    for (let n = 0; n < presses; n++) {
+      const press = drawn(chance, AS_STATED, instrument, n % 2 === 0 ? 'five' : 'nine');
+      if (!press.survey) continue;
+      const surface = surfaceOver(platenMap(press.survey, PLATEN, '2026-03-01'), area);
+      const truth = surfaceUnder(press, area);
+      within += truth.filter((offsetK) => Math.abs(offsetK - surface.offsetK) <= surface.spreadK).length / truth.length;
+    }
+    expect(within / presses).toBeGreaterThan(0.93);
+    expect(within / presses).toBeLessThan(0.98);
   });
 });

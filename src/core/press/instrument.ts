@@ -33,7 +33,7 @@ const PROBE_K = { total: 1.5, common: 1 } as const;
 const INFRARED_K = { common: 5.5, difference: 2 } as const;
 
 /** Readings of an even platen fall into one step of a strip and are then wrong together: this share of its error is common. */
-const STRIP_SHARED = 0.25;
+const STRIP_SHARED = 0.4;
 
 /** How far an instrument may be wrong, standard uncertainties in K. A strip's steps are spread evenly: step ÷ √12. */
 export function instrumentError(instrument: Instrument): InstrumentError {

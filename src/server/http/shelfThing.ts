@@ -3,6 +3,7 @@ import type { APIRoute } from 'astro';
 import type { Body, Reply } from '../../contract/routes';
 import type { ShelfKind } from '../../contract/schemas';
 import { putShelfThing, removeShelfThing, type ShelfThings } from '../stores/shelf';
+import { mustBeTestable } from '../stores/tested';
 import { endpoint, sameId, wrongMethod } from './endpoint';
 
 type PutRoute = 'putFabric' | 'putBlank' | 'putProduct' | 'putAid' | 'putTested';
@@ -12,6 +13,7 @@ export function shelfThing<K extends ShelfKind, N extends PutRoute>(kind: K, rou
     PUT: endpoint(route, ({ db }, { params, body, ifMatch }) => {
       const doc = body as Body<N> & ShelfThings[K];
       sameId((params as { id: string }).id, doc.id);
+      if (kind === 'tested') mustBeTestable(db, doc as ShelfThings['tested']);
       const stored = putShelfThing(db, kind, doc, ifMatch);
       return stored as Reply<N> & { version: number };
     }),

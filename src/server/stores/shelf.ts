@@ -8,7 +8,6 @@ import { fabrics, house, orders, pressRecords, runs } from '../db/schema';
 import { notFound, Refusal } from '../http/problem';
 import { DOCS } from './docTables';
 import { type Db, write } from './perShop';
-import { mustBeTestable } from './tested';
 import { findReadable, list, put, type Versioned } from './versioned';
 
 export interface Shelf {
@@ -53,7 +52,7 @@ export function shelfReply(db: Db) {
 /**
  * Creates or changes a thing of the shelf. A product whose sheet is newer keeps the one it replaces.
  *
- * @throws {Refusal} 422 a blank of a fabric that is not there, a test that cannot be, or a sheet older than the current one; 412 and 428 as `put` has them
+ * @throws {Refusal} 422 a blank of a fabric that is not there, or a sheet older than the current one; 412 and 428 as `put` has them
  */
 export function putShelfThing<K extends ShelfKind>(
   db: Db,
@@ -63,7 +62,6 @@ export function putShelfThing<K extends ShelfKind>(
 ): Versioned<ShelfThings[K]> {
   return write(db, () => {
     if (kind === 'blanks') mustHaveFabric(db, doc as Blank);
-    if (kind === 'tested') mustBeTestable(db, doc as Tested);
     const kept = kind === 'products' ? revised(db, doc as Product) : doc;
     return put(db, kind, kept as never, ifMatch) as Versioned<ShelfThings[K]>;
   });
