@@ -60,51 +60,38 @@ export interface Worth {
 }
 
 /**
- * Outcomes a survey is gone through at, in standard normal values, and how likely each is: how much hotter the platen is than was
- * believed by the trapezoid rule, which for a normal is as good as exact, how much less even by Gauss and Hermite's three points.
+ * How much hotter than was believed a platen may be found, in standard normal values, and how likely each is: the trapezoid rule,
+ * which for a normal is as good as exact.
  */
 const STEP = 0.7;
 const HOTTER = Array.from({ length: 11 }, (_, i) => {
   const z = STEP * (i - 5);
   return { hotter: z, share: (STEP * Math.exp((-z * z) / 2)) / Math.sqrt(2 * Math.PI) };
 });
-const UNEVEN = [
-  { uneven: -Math.sqrt(3), share: 1 / 6 },
-  { uneven: 0, share: 2 / 3 },
-  { uneven: Math.sqrt(3), share: 1 / 6 },
-];
 /** What is less likely than this is left out, and the rest weighed to one. */
-const LEAST_SHARE = 0.002;
-const LIKELY = HOTTER.flatMap(({ hotter, share }) => UNEVEN.map(({ uneven, share: of }) => ({ hotter, uneven, share: share * of }))).filter(
-  ({ share }) => share >= LEAST_SHARE,
-);
-const ALL = LIKELY.reduce((sum, { share }) => sum + share, 0);
-const OUTCOMES = LIKELY.map((one) => ({ ...one, share: one.share / ALL }));
-type At = Pick<(typeof OUTCOMES)[number], 'hotter' | 'uneven'>;
+const LEAST_SHARE = 0.001;
 
 const RANK: Record<LampState, number> = { clear: 0, care: 1, hold: 2 };
 
-/** A part of a surface after a survey: its middle moved by what was found out, its doubt what is left. @param unevenK as signed for this part */
-function told({ meanK, sdK }: Normal, leftK: number, unevenK: number, at: At): Normal {
+/** A part of a surface after a survey: its middle moved by what was found out, its doubt what is left. */
+function told({ meanK, sdK }: Normal, leftK: number, movedK: number, hotter: number): Normal {
   const left = Math.min(sdK, leftK);
-  const found = sdK ** 2 - left ** 2;
-  const common = Math.sqrt(Math.max(0, found - unevenK ** 2));
-  const uneven = Math.sign(unevenK) * Math.sqrt(found - common ** 2);
-  return { meanK: meanK + at.hotter * common + at.uneven * uneven, sdK: left };
+  return { meanK: meanK + movedK + hotter * Math.sqrt(sdK ** 2 - left ** 2), sdK: left };
 }
 
-/** The surface under the art once a survey, made at a setting, has come out otherwise than was believed. */
-function surfaceAfter(now: Surface, left: Foreseen, at: At, refC: number): Surface {
+/** The surface under the art once a survey, made at a setting, has found it so much hotter and so uneven. */
+function surfaceAfter(now: Surface, { coolestK, hottestK, mostK, unevenK }: Foreseen, hotter: number, refC: number): Surface {
   const tenths = {
-    coolest: told(now.coolest, left.coolestK, -left.unevenK, at),
-    hottest: told(now.hottest, left.hottestK, left.unevenK, at),
-    most: told(now.most, left.mostK, left.unevenK, at),
+    coolest: told(now.coolest, coolestK, -unevenK, hotter),
+    hottest: told(now.hottest, hottestK, unevenK, hotter),
+    most: told(now.most, mostK, unevenK, hotter),
   };
   return { ...tenths, ...bandOfTenths(tenths), slope: 0, spreadPerK: SURE * PRIOR.slope, refC };
 }
 
 /** Whether a survey would leave less doubt than there is: a press that is known as well already is told nothing new. */
-const tellsMore = ({ coolest, hottest }: Surface, left: Foreseen): boolean => left.coolestK < coolest.sdK || left.hottestK < hottest.sdK;
+const tellsMore = ({ coolest, hottest }: Surface, left: readonly Foreseen[]): boolean =>
+  left.reduce((sum, { weight, coolestK, hottestK }) => sum + weight * (coolestK + hottestK), 0) < coolest.sdK + hottest.sdK;
 
 /** A press that was just surveyed. The day says only that there is one. */
 const surveyed = (press: Press, { offsetK, spreadK, slope, spreadPerK, refC }: Surface): Press => ({
@@ -152,11 +139,15 @@ function expectedAfter(
   if (!tellsMore(surface, left)) return null;
   const lamps: Record<LampState, number> = { clear: 0, care: 0, hold: 0 };
   let spoiled = 0;
-  for (const { share, ...at } of OUTCOMES) {
-    const after = surfaceAfter(surface, left, at, refC);
+  const outcomes = left
+    .flatMap((one) => HOTTER.map(({ hotter, share }) => ({ one, hotter, share: share * one.weight })))
+    .filter(({ share }) => share >= LEAST_SHARE);
+  const all = outcomes.reduce((sum, { share }) => sum + share, 0);
+  for (const { one, hotter, share } of outcomes) {
+    const after = surfaceAfter(surface, one, hotter, refC);
     const outcome = outcomeOf({ ...input, surface: after, press: surveyed(press, after) });
-    spoiled += share * outcome.spoiled;
-    lamps[outcome.lamp] += share;
+    spoiled += (share / all) * outcome.spoiled;
+    lamps[outcome.lamp] += share / all;
   }
   return { spoiled, lamps };
 }

@@ -7,12 +7,15 @@ import { PLANS } from './survey';
 
 export type Plan = keyof typeof PLANS;
 
-/** Standard deviations that are left afterwards, K. */
+/** How a survey may come out, by how rough the platen is found to be. */
 export interface Foreseen {
+  /** How usual such a platen is, 0 to 1. */
+  weight: number;
+  /** Standard deviations that are left afterwards of the coolest tenth, the hottest tenth and the hottest place, K. */
   coolestK: number;
   hottestK: number;
   mostK: number;
-  /** How far half the distance between the coolest and the hottest tenth is found to be other than was believed, one standard deviation. */
+  /** Half the distance between the coolest and the hottest tenth, against what was believed, K. */
   unevenK: number;
 }
 
@@ -21,27 +24,32 @@ const NODES = 5;
 /** Surveys imagined for each roughness and length a platen may have, and each with its opposite. */
 const EACH = 2;
 const AT_C = 150;
-const before = remembered<Foreseen>(400);
+const before = remembered<readonly Foreseen[]>(400);
 
 /**
  * Doubt that a survey is expected to leave under an area of a platen nobody measured.
  *
  * Platens as they are believed to be are imagined, one for every roughness and length, each surveyed with the errors of the
- * instrument and fitted as a real survey is; the variances it leaves are averaged by how usual such a platen is.
+ * instrument and fitted as a real survey is; the variances it leaves are averaged over the lengths.
+ *
+ * @returns one for every roughness
  */
-export function foreseen(platen: { widthMm: number; heightMm: number }, area: Area, plan: Plan, instrument: Instrument): Foreseen {
+export function foreseen(
+  platen: { widthMm: number; heightMm: number },
+  area: Area,
+  plan: Plan,
+  instrument: Instrument,
+): readonly Foreseen[] {
   return before(JSON.stringify([platen, area, plan, instrument]), () => {
     const places = PLANS[plan](platen);
     const error = instrumentError(instrument);
     const nodes = nodesOf(area, NODES, NODES);
     const diagonal = Math.hypot(platen.widthMm, platen.heightMm);
-    const kinds = PRIOR.roughness.flatMap(({ roughK, weight }) =>
-      PRIOR.lengths.map((share) => ({ roughK, weight: weight / PRIOR.lengths.length, lengthMm: share * diagonal })),
-    );
+    const kinds = PRIOR.roughness.flatMap(({ roughK }) => PRIOR.lengths.map((share) => ({ roughK, lengthMm: share * diagonal })));
     // offset, the instrument's common error, then for each place its surface and its scatter
     const draws = fixedNormals(2 + 2 * places.length, kinds.length * EACH);
-    const sum = { coolest: 0, hottest: 0, most: 0, half: 0, half2: 0 };
-    kinds.forEach(({ roughK, weight, lengthMm }, kind) => {
+    const found = PRIOR.roughness.map(({ weight }) => ({ weight, coolest: 0, hottest: 0, most: 0, half: 0 }));
+    kinds.forEach(({ roughK, lengthMm }, kind) => {
       const factor = cholesky(places.length, (i, j) => {
         const [a, b] = [places[i], places[j]];
         return (a && b ? alike(distance(a, b), lengthMm) : 0) + (i === j ? 1e-9 : 0);
@@ -57,16 +65,22 @@ export function foreseen(platen: { widthMm: number; heightMm: number }, area: Ar
           return { ...place, setC: AT_C, surfaceC: AT_C + common + roughK * surface + scatter };
         });
         const tenths = tenthsOf(jointAt(fitPlaten(readings, platen, error), nodes, PARTS.most, PARTS.enoughK2));
-        const share = weight / own.length;
+        const share = 1 / (own.length * PRIOR.lengths.length);
+        const sum = found[Math.floor(kind / PRIOR.lengths.length)];
+        if (!sum) continue;
         sum.coolest += share * tenths.coolest.sdK ** 2;
         sum.hottest += share * tenths.hottest.sdK ** 2;
         sum.most += share * tenths.most.sdK ** 2;
-        const half = (tenths.hottest.meanK - tenths.coolest.meanK) / 2;
-        sum.half += share * half;
-        sum.half2 += share * half ** 2;
+        sum.half += (share * (tenths.hottest.meanK - tenths.coolest.meanK)) / 2;
       }
     });
-    const unevenK = Math.sqrt(Math.max(0, sum.half2 - sum.half ** 2));
-    return { coolestK: Math.sqrt(sum.coolest), hottestK: Math.sqrt(sum.hottest), mostK: Math.sqrt(sum.most), unevenK };
+    const half = found.reduce((sum, one) => sum + one.weight * one.half, 0);
+    return found.map(({ weight, coolest, hottest, most, half: own }) => ({
+      weight,
+      coolestK: Math.sqrt(coolest),
+      hottestK: Math.sqrt(hottest),
+      mostK: Math.sqrt(most),
+      unevenK: own - half,
+    }));
   });
 }
