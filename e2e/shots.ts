@@ -32,7 +32,11 @@ const SHOTS: Shot[] = [
   { name: 'presses', path: '/presses?on=press-clamshell', before: surveyed },
   { name: 'heat-bench', path: HEAT, before: compared },
   { name: 'heat-map', path: HEAT, before: mapped },
-  { name: 'heat-practice', path: '/heat-bench?practice=1', before: practised },
+  {
+    name: 'transfers-on-fabrics',
+    path: '/shelf/matrix?press=press-swing',
+    before: (page) => page.getByRole('button', { name: /^Heron Hot Split on washed linen/ }).click(),
+  },
   { name: 'log', path: '/log' },
   { name: 'house', path: '/house' },
   { name: 'place-tee', path: '/orders/order-guide-tees/place' },
@@ -87,24 +91,6 @@ async function mapped(page: Page) {
   await page.getByRole('button', { name: 'Draw the map' }).click();
   await page.locator('canvas[width="60"]').waitFor();
   await page.evaluate(() => window.scrollTo(0, 150));
-}
-
-/** A round played to its score. */
-async function practised(page: Page) {
-  await page.getByLabel('Played by').selectOption({ index: 1 });
-  await page.getByRole('button', { name: 'Deal a piece' }).click();
-  await page.getByLabel('Set to').fill('300');
-  await page.getByLabel('Time', { exact: true }).fill('10');
-  await page.getByRole('button', { name: 'Press it' }).click();
-  const outcome = page.getByRole('region', { name: 'What came of it' });
-  const peel = page.getByRole('button', { name: 'Peel now' });
-  await peel.or(outcome).waitFor();
-  if (await peel.isVisible()) {
-    await page.waitForTimeout(3500);
-    await peel.click();
-  }
-  await outcome.waitFor();
-  await page.waitForTimeout(400);
 }
 
 /** The set-up’s third point: the temperature, read or told by the press’s readout. */

@@ -86,4 +86,20 @@ export const TESTED: Case[] = [
     lamp: 'care',
     because: /A test piece held; without it: .*marked beside the art/,
   },
+  {
+    says: 'a setting by hand of so short a bond is Care',
+    on: 'canvas-apron',
+    with: 'screen-printed',
+    choices: { setC: 175, timeS: 6 },
+    lamp: 'care',
+    because: /without a sound bond/,
+  },
+  {
+    says: 'and needs no reckoning of it where it was tested good',
+    on: 'canvas-apron',
+    with: 'screen-printed',
+    tested: [{ setC: 175, timeS: 6, peel: 'hot' }],
+    notBecause: /without a sound bond/,
+    set: { tempC: 175, timeS: 6 },
+  },
 ];

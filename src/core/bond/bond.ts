@@ -90,6 +90,12 @@ export function bondAt(points: readonly BondPoint[], surfaceC: number): number {
   return Math.exp(Math.log(a.bond) + share * (Math.log(b.bond) - Math.log(a.bond)));
 }
 
+/** A bond known to no better than this factor, from end to end of what nine in ten come to, is not given as a figure. */
+const WIDEST_FACTOR = 2;
+
+/** Whether a bond is known well enough to be told as a figure. */
+export const isTold = (logSd: number): boolean => 2 * Z_90 * logSd <= Math.log(WIDEST_FACTOR);
+
 /** A bond as a figure. */
 export const bondWords = (bond: number): string => bond.toFixed(2);
 
@@ -260,13 +266,17 @@ export function heatReasons(heat: Heat, timeS: number): Reason[] {
         phrase`${THINGS[of](name)} ${glueK >= 0 ? 'takes' : 'gives'} ${tempDiff(Math.abs(glueK))} at the glue by ${seconds(timeS)}, and ${bondWords(Math.abs(bond))} ${bond >= 0 ? 'off' : 'on'} the bond.`,
       ),
     );
+  const sound = `${Math.round(100 * heat.soundChance)} %`;
+  const isFigure = isTold(logSdOf(heat));
   said.push(
     say(
       'physics',
-      phrase`Bond about ${bondWords(heat.bond)} of what the sheet means; nine pieces in ten between ${bondWords(heat.low)} and ${bondWords(heat.high)}, ${String(Math.round(100 * heat.soundChance))} % sound (${bondWords(SOUND.low)} to ${bondWords(SOUND.high)}). An estimate: a test piece knows better.`,
+      isFigure
+        ? phrase`Bond about ${bondWords(heat.bond)} of what the sheet means; nine pieces in ten between ${bondWords(heat.low)} and ${bondWords(heat.high)}, ${sound} sound (${bondWords(SOUND.low)} to ${bondWords(SOUND.high)}). An estimate: a test piece knows better.`
+        : phrase`What the glue gets is known only roughly here: about ${sound} of pieces bond soundly. A test piece knows better.`,
     ),
   );
-  const words = correctionWords(heat, timeS);
+  const words = isFigure ? correctionWords(heat, timeS) : null;
   if (words) said.push(say('physics', words));
   if (heat.learned)
     said.push(

@@ -10,6 +10,7 @@ export {
   cardPiece,
   heatOf,
   heatReasons,
+  isTold,
   logSdOf,
   SOUND_ENOUGH,
   THINGS,

@@ -25,8 +25,9 @@ function judgeAttempt({ input, draft, reasons, weighedC }: Attempt, law: Law): J
   const bestMargins = marginsAt(window, window.bestSetC);
   const { values, further } = closingsSet(input, draft, tempC);
   const set = settingOf(input, draft, tempC, lowerC);
+  const isTested = tested !== null && tested.setC === tempC && tested.tested.timeS === draft.timeS;
   const ruled = ruleFindings(input, draft, law.rules);
-  const { lamp, bonds, soundChance } = lampFor(input, draft, { window, set, margins, bestMargins, further, ruled }, law.bonds);
+  const { lamp, bonds, soundChance } = lampFor(input, draft, { window, set, margins, bestMargins, further, ruled, isTested }, law.bonds);
   return {
     draft,
     reasons,

@@ -1,6 +1,18 @@
 /** The lamp: Clear, Care or Hold, from the margins at a set value, the bond at the glue and the rules that were met. */
 
-import { type BondPoint, bondAt, bondSd, bondsOf, cardPiece, logSdOf, SOUND_ENOUGH, THINGS, takesOf, bondWords as times } from '../bond';
+import {
+  type BondPoint,
+  bondAt,
+  bondSd,
+  bondsOf,
+  cardPiece,
+  isTold,
+  logSdOf,
+  SOUND_ENOUGH,
+  THINGS,
+  takesOf,
+  bondWords as times,
+} from '../bond';
 import { type Draft, type PreparedInput, pressOf } from '../draft';
 import { SOUND, soundChanceOf } from '../heat';
 import { bandOf, type Offset } from '../press';
@@ -60,14 +72,15 @@ function soundFindings(known: KnownBond | null, window: Offset, margins: readonl
     return [{ ...base, rule: 'in all', says: phrase`${oddsWords(1 - inAll)} not sound, by bond, heat and dye together.` }];
   const bond = bondAt(known.points, bandOf(window, setC).midC);
   const isShort = bond < SOUND_MIDDLE;
-  const why = isShort
-    ? phrase`under ${times(SOUND.low)} it may lift or crack`
-    : phrase`over ${times(SOUND.high)} it may sink in, spread and close small counters`;
+  const harm = isShort ? 'it may lift or crack' : 'it may sink in, spread and close small counters';
+  const why = isTold(known.logSd)
+    ? phrase`the glue gets about ${times(bond)} of what its sheet means; ${isShort ? phrase`under ${times(SOUND.low)}` : phrase`over ${times(SOUND.high)}`} ${harm}`
+    : phrase`what the glue gets is known only roughly here; ${harm}`;
   return [
     {
       ...base,
       rule: isShort ? 'short' : 'over',
-      says: phrase`${oddsWords(1 - ofBond)} without a sound bond: the glue gets about ${times(bond)} of what its sheet means; ${why}.`,
+      says: phrase`${oddsWords(1 - ofBond)} without a sound bond: ${why}.`,
     },
   ];
 }
@@ -189,9 +202,14 @@ export interface Judged {
   bestMargins: Margin[];
   further: readonly SetClosing[];
   ruled: readonly Finding[];
+  /** It stands at a setting that was tested good on this material. */
+  isTested: boolean;
 }
 
-/** The lamp of a piece, and its bonds across the sheet, which are worked out only where nothing holds it. */
+/**
+ * The lamp of a piece, and its bonds across the sheet, which are worked out only where nothing holds it. What was tested good at
+ * this very setting needs no reckoning of its bond.
+ */
 export function lampFor(
   input: PreparedInput,
   draft: Draft,
@@ -205,10 +223,10 @@ export function lampFor(
   const surfaceOf = (side: Side) => window.bounds.find((bound) => bound.side === side)?.surfaceC ?? Number.NaN;
   const sheet = { low: surfaceOf('sheet low'), high: surfaceOf('sheet high') };
   const reckoned = weighsBonds && !held ? bondsOf(input, draft, sheet, set.lowerC) : null;
-  const unknown = reckoned && unknownHeat(input, draft, window, set, reckoned);
+  const unknown = reckoned && !judged.isTested && unknownHeat(input, draft, window, set, reckoned);
   const bonds = unknown ? null : reckoned;
   const logSd = bonds && bondSd(input, draft, window, set.lowerC);
-  const known = bonds && logSd !== null ? { points: bonds, logSd } : null;
+  const known = bonds && logSd !== null && !judged.isTested ? { points: bonds, logSd } : null;
   const against = [...marginFindings(window, margins), ...soundFindings(known, window, margins, set.tempC), ...(unknown ? [unknown] : [])];
   return {
     lamp: lampOf([...against, ...standing]),

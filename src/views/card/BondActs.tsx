@@ -1,4 +1,5 @@
 /** What the card's heat comes to in one line, with the seconds that would better it, and what the log says of it, which may be left out. */
+import { isTold, logSdOf } from '../../core/bond';
 import type { Card } from '../../core/card';
 import { formatDuration } from '../../core/units';
 import { Fault } from '../../ui/Fault';
@@ -16,16 +17,26 @@ export function BondActs({ card, heatHref, onTime }: BondActsProps) {
   const { heat, set, of } = card;
   if (!heat) return null;
   const { correction, learned } = heat;
+  const isFigure = isTold(logSdOf(heat));
   const by = correction ? correction.timeS - set.timeS : 0;
   return (
     <section aria-label="Bond" className="flex flex-wrap items-center gap-x-6 py-1">
       <p>
-        Bond about <span className="figure font-semibold">{heat.bond.toFixed(2)}</span>{' '}
-        <span className="label">
-          nine in ten <span className="figure">{`${heat.low.toFixed(2)} to ${heat.high.toFixed(2)}`}</span>
-        </span>
+        {isFigure ? (
+          <>
+            Bond about <span className="figure font-semibold">{heat.bond.toFixed(2)}</span>{' '}
+            <span className="label">
+              nine in ten <span className="figure">{`${heat.low.toFixed(2)} to ${heat.high.toFixed(2)}`}</span>
+            </span>
+          </>
+        ) : (
+          <>
+            How it bonds is known only roughly: about <span className="figure font-semibold">{Math.round(100 * heat.soundChance)} %</span>{' '}
+            sound
+          </>
+        )}
       </p>
-      {correction?.feasible && (
+      {isFigure && correction?.feasible && (
         <button type="button" className="act act-quiet px-0 underline" onClick={() => onTime(correction.timeS)}>
           {formatDuration(Math.abs(by))} {by > 0 ? 'more' : 'less'} for {correction.bond.toFixed(2)}: take{' '}
           {formatDuration(correction.timeS)}

@@ -164,7 +164,7 @@ function Field({ cell, unit, label, on, onChoose }: FieldProps) {
       {!held && (
         <span className={`figure leading-tight ${cell.testedOn ? 'font-bold' : ''}`}>
           {formatQuantity(cell.setC, unit)}
-          <span className="block text-soft">
+          <span className="block font-sans text-xs text-soft">
             {formatDuration(cell.timeS)}
             {cell.testedOn ? ', tested' : ''}
           </span>
