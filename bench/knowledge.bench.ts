@@ -57,6 +57,6 @@ for (const [name, instrument] of Object.entries(HOW)) {
     `measured by ${name}: Clear ${share('clear')}, Care ${share('care')}, Hold ${share('hold')}; mean ${mean.toFixed(3)}, sound ${((100 * sound.sum) / sound.n).toFixed(1)} %`,
   );
 }
-console.log(
-  means.every((mean, i) => i === 0 || mean <= (means[i - 1] ?? 0)) ? 'never worse with more knowledge' : 'WORSE with more knowledge',
-);
+const [none = 0, gun = 0, ...contact] = means;
+const worse = gun > none || contact.some((mean) => mean > gun);
+console.log(worse ? 'WORSE with more knowledge' : 'a gun is no worse than nothing, what touches the platen no worse than a gun');
