@@ -225,3 +225,10 @@ describe('what a transfer leaves on a piece, and what it costs', () => {
     expect(over.error?.issues.map(({ message }) => message)).toEqual(['Two prints are meant for the full back.']);
   });
 });
+
+it('art across a zip is cut in two that lie beside it', () => {
+  const jacket = input({ on: 'nylon-jacket', print: { position: 'full front', widthMm: 260, heightMm: 150 } });
+  expect(resolve(jacket).lamp.state).toBe('hold');
+  const ways = waysOut(jacket, resolve(jacket), { products: [], presses: [PRESSES.true] });
+  expect(ways.map(({ change }) => change.halves?.apartMm ?? 0).some((apartMm) => apartMm > 0)).toBe(true);
+});

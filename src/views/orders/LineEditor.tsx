@@ -1,7 +1,7 @@
 /** One line as it is typed in: how many, of what, with which prints. */
 import { useEffect, useState } from 'react';
 import { ProblemError, type ShelfReply } from '../../contract';
-import { describeMaterial, sidedWords } from '../../core/materials';
+import { describeMaterial } from '../../core/materials';
 import type { Line } from '../../core/order';
 import type { HouseUnits } from '../../core/units';
 import { Fault } from '../../ui/Fault';
@@ -10,6 +10,7 @@ import { useKeptDraft } from './keptDraft';
 import { type Faults, faultsOf, type LineDraft, lineOf, type PrintDraft, type Taken, withBlank, withPrint, withProduct } from './lineDraft';
 import { PickField } from './PickField';
 import { type PressRow, PrintFields } from './PrintFields';
+import { printName } from './printName';
 import { RosterField } from './RosterField';
 
 interface LineEditorProps {
@@ -212,7 +213,7 @@ function PrintTabs({
             onClick={() => onGo(i)}
             className={`min-h-12 border-b-4 px-3 ${i === at ? 'border-teal font-bold' : 'border-transparent'}`}
           >
-            {i + 1}. {sidedWords(print)}
+            {i + 1}. {printName(print, draft.prints)}
           </button>
         ))}
       <button

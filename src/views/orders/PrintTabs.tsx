@@ -1,7 +1,7 @@
 /** The prints of a piece in the order they are pressed, where there is more than one. */
 
-import { sidedWords } from '../../core/materials';
 import type { Line } from '../../core/order';
+import { printName } from './printName';
 
 export function PrintTabs({ line, current, hrefOf }: { line: Line; current: string; hrefOf: (key: string) => string }) {
   if (line.prints.length < 2) return null;
@@ -12,7 +12,7 @@ export function PrintTabs({ line, current, hrefOf }: { line: Line; current: stri
       aria-current={print.key === current ? 'true' : undefined}
       className={`flex min-h-12 items-center border-b-4 px-2 text-ink no-underline ${print.key === current ? 'border-teal font-bold' : 'border-transparent'}`}
     >
-      {i + 1}. {sidedWords(print)}
+      {i + 1}. {printName(print, line.prints)}
     </a>
   ));
 }
