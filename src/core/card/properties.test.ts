@@ -1,8 +1,10 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { inputs, plainCloth } from '../../../test/shops';
+import { bondAt, logSdOf } from '../bond';
 import { prepared } from '../draft';
-import { judge, type LampState, lampAt, QUICK, riskAt, soundChanceAt, worstAt } from '../judgement';
+import { soundChanceOf } from '../heat';
+import { judge, type LampState, lampAt, QUICK, riskAt, worstAt } from '../judgement';
 import { blendLimits, FIBRE_IDS, FIBRES } from '../materials';
 import { bandOf, type Instrument, PLANS, type PlatenMap, type Press, platenMap } from '../press';
 import { resolve } from './resolve';
@@ -148,7 +150,7 @@ describe('over random fabrics, products and presses', () => {
     );
   });
 
-  it('a cooler set value has clearly less risk only where the one chosen is Clear or its piece likelier sound, and the lamp follows the handle', () => {
+  it('a cooler set value has clearly less risk, bond and bounds together, only where the one chosen is Clear, and the lamp follows the handle', () => {
     fc.assert(
       fc.property(inputs, fc.integer({ min: -200, max: 200 }), (input, steps) => {
         const card = resolve(input);
@@ -156,13 +158,11 @@ describe('over random fabrics, products and presses', () => {
         const moved = bestSetC + (steps * settable.step * (settable.unit === 'F' ? 5 : 9)) / 9;
         fc.pre(moved >= settable.minC && moved <= settable.maxC);
         const { window } = card;
-        const [here, there] = [bestSetC, moved].map((setC) => riskAt(window, window.bounds, setC)) as [number, number];
-        if (
-          moved < bestSetC &&
-          there < here / 1.5 - 1e-9 &&
-          (!card.heat || soundChanceAt(card, moved) > soundChanceAt(card, bestSetC) + 0.02)
-        )
-          expect(worstAt(window, window.bounds, bestSetC)).toBe('clear');
+        const { heat } = card;
+        const ofBond = (setC: number) =>
+          heat ? -Math.log(soundChanceOf(bondAt(heat.bonds, bandOf(window, setC).midC), logSdOf(heat))) : 0;
+        const [here, there] = [bestSetC, moved].map((setC) => riskAt(window, window.bounds, setC) + ofBond(setC)) as [number, number];
+        if (moved < bestSetC && there < here / 1.6 - 1e-9) expect(worstAt(window, window.bounds, bestSetC)).toBe('clear');
         const byHand = resolve({ ...input, print: { ...input.print, choices: { ...input.print.choices, setC: moved } } });
         expect(byHand.set.tempC).toBeCloseTo(moved, 6);
         expect(lampAt(card, byHand.set.tempC).state).toBe(byHand.lamp.state);

@@ -44,7 +44,7 @@ const attemptOf = (input: PreparedInput, law: Law, leftOut: Attempt['leftOut']):
 
 export const firstAttempt = (input: PreparedInput, law: Law): Attempt => attemptOf(input, law, null);
 
-const lampRank = ({ lamp }: Judgement): number => STATE_RANK[lamp.state];
+const lampRank = ({ bestState }: Judgement): number => STATE_RANK[bestState];
 const windowRank = ({ window }: Judgement): number => STATE_RANK[worstAt(window, window.bounds, window.bestSetC)];
 
 /** Whether what was tried for the bond’s sake stands: its bond is known, and no lamp was paid for it. */

@@ -27,7 +27,12 @@ function judgeAttempt({ input, draft, reasons, weighedC }: Attempt, law: Law): J
   const set = settingOf(input, draft, tempC, lowerC);
   const isTested = tested !== null && tested.setC === tempC && tested.tested.timeS === draft.timeS;
   const ruled = ruleFindings(input, draft, law.rules);
-  const { lamp, bonds, soundChance } = lampFor(input, draft, { window, set, margins, bestMargins, further, ruled, isTested }, law.bonds);
+  const { lamp, bestState, bonds, soundChance } = lampFor(
+    input,
+    draft,
+    { window, set, margins, bestMargins, further, ruled, isTested },
+    law.bonds,
+  );
   return {
     draft,
     reasons,
@@ -38,6 +43,7 @@ function judgeAttempt({ input, draft, reasons, weighedC }: Attempt, law: Law): J
     smallestMarginK: smallestMargin(margins),
     bestMarginK: smallestMargin(bestMargins),
     lamp,
+    bestState,
     soundChance,
     keptTemp: kept,
     testedTemp: tested,

@@ -2,7 +2,7 @@
 import type { BondPoint } from '../bond';
 import type { Decisions, Draft, Reason, TestedStart } from '../draft';
 import type { HouseSetting } from '../house';
-import type { Lamp, Margin, Window } from './finding';
+import type { Lamp, LampState, Margin, Window } from './finding';
 import type { Rule } from './rules/rule';
 import type { Setting } from './setting';
 import type { SetValues } from './window';
@@ -26,6 +26,8 @@ export interface Judgement {
   /** The same at the window’s best set value. */
   bestMarginK: number;
   lamp: Lamp;
+  /** Of its window’s best set value, whatever was set by hand. */
+  bestState: LampState;
   /** That a piece comes out sound, 0 to 1. */
   soundChance: number;
   /** The house's own set value, where the card starts from it. */

@@ -18,7 +18,7 @@ import { SOUND, soundChanceOf } from '../heat';
 import { bandOf, type Offset } from '../press';
 import { oddsWords, phrase, tempDiff } from '../units';
 import { overClear, riskAt, worstAt } from './chance';
-import type { Finding, Lamp, Margin, Side, Window } from './finding';
+import type { Finding, Lamp, LampState, Margin, Side, Window } from './finding';
 import type { Setting } from './setting';
 import { aimedAt, aimOf, isTaken, marginsAt, type SetClosing, settableBetween } from './window';
 
@@ -215,7 +215,7 @@ export function lampFor(
   draft: Draft,
   judged: Judged,
   weighsBonds: boolean,
-): { lamp: Lamp; bonds: BondPoint[] | null; soundChance: number } {
+): { lamp: Lamp; bestState: LampState; bonds: BondPoint[] | null; soundChance: number } {
   const { window, set, margins, bestMargins } = judged;
   const standing = [...judged.further.flatMap(inClosing), ...judged.ruled];
   // at the best value, so that it does not depend on where the handle stands
@@ -227,9 +227,15 @@ export function lampFor(
   const bonds = unknown ? null : reckoned;
   const logSd = bonds && bondSd(input, draft, window, set.lowerC);
   const known = bonds && logSd !== null && !judged.isTested ? { points: bonds, logSd } : null;
-  const against = [...marginFindings(window, margins), ...soundFindings(known, window, margins, set.tempC), ...(unknown ? [unknown] : [])];
+  const unsure = unknown ? [unknown] : [];
+  const against = [...marginFindings(window, margins), ...soundFindings(known, window, margins, set.tempC), ...unsure];
+  const lamp = lampOf([...against, ...standing]);
+  const atBest = () =>
+    lampOf([...marginFindings(window, bestMargins), ...soundFindings(known, window, bestMargins, window.bestSetC), ...unsure, ...standing])
+      .state;
   return {
-    lamp: lampOf([...against, ...standing]),
+    lamp,
+    bestState: set.tempC === window.bestSetC ? lamp.state : atBest(),
     bonds,
     soundChance: soundChanceIn(margins, known && bondChance(known, window, set.tempC)),
   };
