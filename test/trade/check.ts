@@ -178,6 +178,7 @@ export interface Case {
   noStage?: Card['stages'][number]['kind'];
   /** Stands in the chain of reasons. */
   reason?: RegExp;
+  noReason?: RegExp;
   /** The stack at the press stage holds this layer. */
   stack?: RegExp;
 }
@@ -303,6 +304,7 @@ export function mismatches(one: Case, trade: Trade = TRADE): string[] {
   if (one.step) expect(one.step.test(steps), `steps lack ${one.step}: ${steps}`);
   if (one.noStep) expect(!one.noStep.test(steps), `steps say ${one.noStep}`);
   if (one.reason) expect(one.reason.test(reasons), `reasons lack ${one.reason}: ${reasons}`);
+  if (one.noReason) expect(!one.noReason.test(reasons), `reasons say ${one.noReason}: ${reasons}`);
   if (one.stack) expect(one.stack.test(stack), `stack lacks ${one.stack}: ${stack}`);
   if (one.noStage) expect(!kinds.includes(one.noStage), `there is a ${one.noStage} stage`);
   if (one.stages) {

@@ -102,4 +102,13 @@ export const TESTED: Case[] = [
     notBecause: /without a sound bond/,
     set: { tempC: 175, timeS: 6 },
   },
+  {
+    says: 'a test tells of one platen: split heat does not begin from it',
+    on: 'three-fibre-tee',
+    with: 'stretch-film',
+    press: 'twoSided',
+    choices: { heat: 'split' },
+    tested: [{ setC: 133, timeS: 9 }],
+    noReason: /Tested good/,
+  },
 ];

@@ -43,9 +43,11 @@ const testsOf = (input: Use): Tested[] =>
 
 /**
  * The tested setting nearest to a piece: on its press before another, on its blank before another of its fabric, the later before
- * the earlier. On another press it is moved so that the surface under the art comes to the same. Null: there is none.
+ * the earlier. On another press it is moved so that the surface under the art comes to the same. Null: there is none, or the heat is
+ * split: a test tells of one platen.
  */
 export function testedStart(input: Use & Partial<Pick<PreparedInput, 'surface'>>): TestedStart | null {
+  if (input.print.choices.heat === 'split') return null;
   const own = testsOf(input);
   const far = (one: Tested) => 2 * Number(one.pressId !== input.press.id) + Number(one.on.kind === 'fabric');
   const good = own

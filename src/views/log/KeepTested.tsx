@@ -72,7 +72,10 @@ export function KeepTested({ pressing, card }: { pressing: Pressing; card: Card 
     <div className="pt-2">
       <button type="button" className="act act-quiet" disabled={keep.isPending} onClick={() => keep.mutate(isOffSheet)}>
         {isOffSheet ? 'Keep it, outside its sheet' : 'Keep as tested'}
-      </button>
+      </button>{' '}
+      {!keep.error && pressing.outcome === 'good' && (
+        <span className="label">and the next card of this transfer on this blank starts from it</span>
+      )}
       {keep.error && (
         <p role="alert" className="max-w-prose border-l-4 border-brick pl-3 text-brick">
           {errorWords(keep.error)}

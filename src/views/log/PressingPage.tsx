@@ -43,7 +43,7 @@ function PressingOf({ id }: { id: string }) {
         {card && <Again id={id} />}
       </div>
       <PressingDetail pressing={p} />
-      {card && <KeepTested key={`tested ${p.id}`} pressing={p} card={card} />}
+      {card && p.lowerC === null && <KeepTested key={`tested ${p.id}`} pressing={p} card={card} />}
       <PlacedForm key={p.id} pressing={p} house={house} />
       <article className="rule-top mt-4 pt-3" aria-label="The card as it was">
         <h2 className="pb-2">The card as it was when it was pressed</h2>
