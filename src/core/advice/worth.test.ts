@@ -33,6 +33,9 @@ describe('what measuring is worth', () => {
     expect(worthOf([{ input: tee(2), pieces: 12 }])).toEqual([]);
     expect(worthOf([{ input: tee(null), pieces: 0 }])).toEqual([]);
     expect(worthOf([])).toEqual([]);
+    // what something else holds is not pressed, whatever the press does
+    const held = inputOf({ says: 'held', on: 'glass-coaster', with: 'cut-film', press: 'unmeasured' });
+    expect(worthOf([{ input: held, pieces: 12 }])).toEqual([]);
   });
 
   it('a gauge nobody tied is worth tying where nothing else speaks against a print', () => {

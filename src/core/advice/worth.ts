@@ -105,6 +105,8 @@ interface Outcome {
   setC: number;
   /** All that speaks against it is that its pressure is a guess. */
   onlyPressure: boolean;
+  /** Something holds it that no survey lifts: it is not pressed as things are. */
+  isHeldByOther: boolean;
 }
 
 /** Rules that two pairs of a gauge would settle. */
@@ -114,7 +116,8 @@ const OF_PRESSURE: readonly string[] = ['pressure-guessed', 'pressure-beyond'];
 function outcomeOf(input: PreparedInput): Outcome {
   const { lamp, soundChance, set } = judge(input, LAW);
   const onlyPressure = lamp.state === 'care' && lamp.findings.every(({ rule }) => OF_PRESSURE.includes(rule));
-  return { spoiled: 1 - soundChance, lamp: lamp.state, setC: set.tempC, onlyPressure };
+  const isHeldByOther = lamp.findings.some(({ level, from }) => level === 'hold' && from === 'rule');
+  return { spoiled: 1 - soundChance, lamp: lamp.state, setC: set.tempC, onlyPressure, isHeldByOther };
 }
 
 /** Areas are taken to so many mm, so that like art shares what is foreseen for it. */
@@ -199,7 +202,9 @@ export function worthOf(open: readonly OpenPrint[], measurings: readonly Measuri
   for (const { input, pieces } of open) {
     if (pieces <= 0) continue;
     const one = prepared(input);
-    byPress.set(one.press.id, [...(byPress.get(one.press.id) ?? []), { input: one, pieces, now: outcomeOf(one) }]);
+    const now = outcomeOf(one);
+    if (now.isHeldByOther) continue;
+    byPress.set(one.press.id, [...(byPress.get(one.press.id) ?? []), { input: one, pieces, now }]);
   }
   const worths = [...byPress.values()].flatMap((prints) => {
     const refC = surveyedAt(prints);
