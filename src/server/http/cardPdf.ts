@@ -11,14 +11,12 @@ import { inputOf, readFacts } from '../stores/cards';
 import { findOrder } from '../stores/orders';
 import type { Db } from '../stores/perShop';
 import { lampShape } from './lampShape';
-import { bytesOf, type Doc, fonts, PAPERS, write } from './pdf';
+import { bytesOf, type Doc, fonts, INK, PAPERS, SOFT, write } from './pdf';
 import { invalid, notFound } from './problem';
 
 const Query = z.object({ line: z.string().max(64), print: z.string().max(36), paper: z.enum(['A4', 'Letter']).default('A4') });
 
 const MARGIN = 36;
-const INK = '#18222b';
-const SOFT = '#4d5a64';
 const LAMP = { clear: 'Clear', care: 'Care', hold: 'Hold: do not press' } as const;
 /** Text sizes tried until all of it stands on one page, points. */
 const SIZES = [10, 9.5, 9, 8.5, 8, 7.5, 7, 6.5, 6, 5.5, 5];

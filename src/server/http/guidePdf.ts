@@ -9,13 +9,11 @@ import { formatTape, phraseText } from '../../core/units';
 import { inputOf, readFacts } from '../stores/cards';
 import { findOrder } from '../stores/orders';
 import type { Db } from '../stores/perShop';
-import { bytesOf, type Doc, fonts, PAPERS, write } from './pdf';
+import { bytesOf, type Doc, fonts, INK, PAPERS, SOFT, write } from './pdf';
 import { invalid, notFound, Refusal } from './problem';
 
 const Query = z.object({ line: z.string().max(64), print: z.string().max(36), paper: z.enum(['A4', 'Letter']).default('A4') });
 const POINTS = 72 / 25.4;
-const INK = '#18222b';
-const SOFT = '#4d5a64';
 const BAR_MM = 100;
 
 /** The guide of one print of an order, with what stands on it. */

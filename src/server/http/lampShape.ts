@@ -1,8 +1,7 @@
 /** The lamp's shape on paper: a filled round, a half-filled one, a barred square. */
 import type { LampState } from '../../core/judgement';
-import type { Doc } from './pdf';
+import { type Doc, INK } from './pdf';
 
-const INK = '#18222b';
 const FILLS = { clear: '#0b5c62', care: '#e9a227', hold: '#a9341f' } as const;
 
 /** @param size its height, points */

@@ -6,7 +6,7 @@ import { formatDuration, formatQuantity } from '../../core/units';
 import type { Db } from '../stores/perShop';
 import { matrixFor } from '../stores/tested';
 import { lampShape } from './lampShape';
-import { bytesOf, type Doc, fonts, PAPERS, write } from './pdf';
+import { bytesOf, type Doc, fonts, INK, PAPERS, SOFT, write } from './pdf';
 import { invalid } from './problem';
 
 const Query = z.object({ press: z.string().max(64), paper: z.enum(['A4', 'Letter']).default('A4') });
@@ -16,8 +16,6 @@ const FOOT = 34;
 const NAMES = 128;
 const ROW = 18.6;
 const LEAST_COLUMN = 54;
-const INK = '#18222b';
-const SOFT = '#4d5a64';
 const LINE = '#c9d0d0';
 
 function put(doc: Doc, text: string, at: { x: number; y: number; width: number; size: number }, font: 'plain' | 'bold' = 'plain'): void {

@@ -5,6 +5,9 @@ import { appFolder } from '../app';
 
 /** Sheets of paper, points. */
 export const PAPERS = { A4: [595.28, 841.89], Letter: [612, 792] } as const;
+/** What is written in, and what stands back. */
+export const INK = '#18222b';
+export const SOFT = '#4d5a64';
 const FONTS = 'node_modules/@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next';
 
 export type Doc = InstanceType<typeof PDFDocument>;
