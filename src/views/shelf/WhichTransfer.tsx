@@ -103,7 +103,7 @@ function Page({ asked }: { asked: URLSearchParams }) {
   const patch = (part: Partial<Wish>) => setWish({ ...wish, ...part });
   const length = houseUnit('length', house).first;
   return (
-    <div className="mx-auto grid max-w-[1240px] grid-cols-[19rem_1fr] gap-8 px-5 pt-4">
+    <div className="mx-auto grid max-w-[1240px] gap-8 px-5 pt-4 min-[800px]:grid-cols-[19rem_1fr]">
       <form aria-label="What is to be pressed" onSubmit={(event) => event.preventDefault()}>
         <h1 className="pb-3">Which transfer for this?</h1>
         <PickField
@@ -178,7 +178,9 @@ function Page({ asked }: { asked: URLSearchParams }) {
 function Suited({ one, best, count, use }: { one: Ranked[number]; best: boolean; count: number; use: string | null }) {
   const [first, ...rest] = one.reasons;
   return (
-    <li className={`rule-bottom grid grid-cols-[6rem_1fr_11rem] items-start gap-4 py-2.5 ${one.lamp === 'hold' ? 'text-soft' : ''}`}>
+    <li
+      className={`rule-bottom grid items-start gap-x-4 gap-y-1 py-2.5 min-[800px]:grid-cols-[6rem_1fr_11rem] ${one.lamp === 'hold' ? 'text-soft' : ''}`}
+    >
       <Lamp state={one.lamp} cautions={one.cautions} />
       <div className="min-w-0">
         <span className={best ? 'text-lg font-bold' : 'font-semibold'}>
