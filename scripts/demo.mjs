@@ -12,7 +12,7 @@ if (!known) {
 }
 ensureInstalled();
 ensureBuilt();
-process.env.TIDY_BEACON_DB ??= join(HOME, 'data', 'demo.sqlite');
+process.env.TIDY_BEACON_DB ||= join(HOME, 'data', 'demo.sqlite');
 process.env.TIDY_BEACON_DEMO = join(HOME, 'demo');
 if (process.argv.includes('--fresh')) {
   for (const end of ['', '-wal', '-shm']) rmSync(process.env.TIDY_BEACON_DB + end, { force: true });

@@ -23,7 +23,7 @@ export async function serve() {
   process.env.PORT ??= '4321';
   process.env.TIDY_BEACON_DEVICES ??= String(Number(process.env.PORT) + 1);
   process.env.TIDY_BEACON_HOME ??= HOME;
-  process.env.TIDY_BEACON_DB ??= join(HOME, 'data', 'tidy-beacon.sqlite');
+  process.env.TIDY_BEACON_DB ||= join(HOME, 'data', 'tidy-beacon.sqlite');
   process.env.TIDY_BEACON_LOG ??= 'warn';
   process.env.ASTRO_NODE_LOGGING = 'disabled';
   process.env.ASTRO_NODE_AUTOSTART = 'disabled';

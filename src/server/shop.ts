@@ -18,7 +18,7 @@ interface Held extends Shop {
 type Holder = { [HELD]?: Held };
 
 /** The file of the shop; where the path names a link, what the link points to. */
-export const shopPath = (): string => realPath(process.env.TIDY_BEACON_DB ?? join(appFolder(), 'data', 'tidy-beacon.sqlite'));
+export const shopPath = (): string => realPath(process.env.TIDY_BEACON_DB || join(appFolder(), 'data', 'tidy-beacon.sqlite'));
 
 function fill({ db }: Pick<Shop, 'db'>): void {
   const demo = process.env.TIDY_BEACON_DEMO;
