@@ -39,7 +39,7 @@ function PressPage({ initialOn }: { initialOn: string | null }) {
     setChosen(id);
   };
   return (
-    <div className="mx-auto grid max-w-[1240px] grid-cols-[20rem_1fr] gap-8 px-5 pt-5">
+    <div className="mx-auto grid max-w-[1240px] grid-cols-[minmax(0,1fr)] gap-8 px-5 pt-5 min-[800px]:grid-cols-[20rem_minmax(0,1fr)]">
       <section aria-labelledby="presses">
         <h1 id="presses" className="pb-3">
           Presses
