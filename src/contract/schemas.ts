@@ -1,6 +1,6 @@
 /** What goes over the wire beside the core's own types. */
 import { z } from 'zod';
-import { WayOutSchema } from '../core/advice';
+import { HeatWaySchema, WayOutSchema } from '../core/advice';
 import { CardSchema } from '../core/card';
 import { LearnedShiftSchema } from '../core/draft';
 import { HouseSchema } from '../core/house';
@@ -56,7 +56,13 @@ export const BenchRowSchema = z.object({
 export type BenchRow = z.infer<typeof BenchRowSchema>;
 
 export const OrderReplySchema = z.object({ order: OrderSchema, version: Version, lines: z.array(LineStateSchema) });
-export const LineCardSchema = z.object({ lineId: z.string(), printKey: z.string(), card: CardSchema, waysOut: z.array(WayOutSchema) });
+export const LineCardSchema = z.object({
+  lineId: z.string(),
+  printKey: z.string(),
+  card: CardSchema,
+  waysOut: z.array(WayOutSchema),
+  heatWays: z.array(HeatWaySchema),
+});
 export type LineCard = z.infer<typeof LineCardSchema>;
 
 export const SHELF_KINDS = ['fabrics', 'blanks', 'products', 'aids', 'tested'] as const;
@@ -382,4 +388,4 @@ export const ComputeWarmUpReplySchema = z.object({
   dropK: z.number().nullable(),
   shortestCycleS: z.number().nullable(),
 });
-export const ComputeCardReplySchema = z.object({ card: CardSchema, waysOut: z.array(WayOutSchema) });
+export const ComputeCardReplySchema = z.object({ card: CardSchema, waysOut: z.array(WayOutSchema), heatWays: z.array(HeatWaySchema) });

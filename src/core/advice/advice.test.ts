@@ -6,7 +6,7 @@ import { BUILT_IN_AIDS, BUILT_IN_BLANKS, BUILT_IN_FABRICS } from '../materials';
 import { LineSchema } from '../order';
 import { between, builtInProducts, type FamilyId, type Product } from '../sheet';
 import { phraseText } from '../units';
-import { lineAfter, placedOn, waysOut, whichTransfer } from './index';
+import { heatWays, lineAfter, placedOn, waysOut, whichTransfer } from './index';
 
 const input = (change: Partial<Case> = {}) => inputOf({ says: 'a case', on: 'cotton-tee', with: 'cut-film', ...change });
 const PRODUCTS = builtInProducts('2026-01-01');
@@ -24,9 +24,13 @@ describe('ways out', () => {
     expect(ways[0]).toMatchObject({ change: { productId: 'general-stretch-film' }, lamp: 'clear' });
   });
   it('with nothing else on the shelf only what the hand can do is left', () => {
-    const ways = waysOut(held(), resolve(held()), { products: [], presses: [PRESSES.true] });
-    expect(ways.map((way) => Object.keys(way.change))).toEqual([['testPiece']]);
+    const film = input({ on: 'three-fibre-tee', choices: { cover: false } });
+    const ways = waysOut(film, resolve(film), { products: [], presses: [PRESSES.true] });
+    expect(new Set(ways.flatMap((way) => Object.keys(way.change)))).toEqual(new Set(['cover', 'timeS', 'testPiece']));
     expect(says(ways)).toMatch(/If its bare face stays unmarked, note \d+/);
+  });
+  it('a test piece is not asked for where it would surely be spoiled: hot-split ink on rayon', () => {
+    expect(waysOut(held(), resolve(held()), { products: [], presses: [PRESSES.true] })).toEqual([]);
   });
   it('a test piece never lifts a damage limit', () => {
     const wool = input({ blank: { fabricId: 'acrylic-knit' }, with: 'dye-paper' });
@@ -231,4 +235,38 @@ it('art across a zip is cut in two that lie beside it', () => {
   expect(resolve(jacket).lamp.state).toBe('hold');
   const ways = waysOut(jacket, resolve(jacket), { products: [], presses: [PRESSES.true] });
   expect(ways.map(({ change }) => change.halves?.apartMm ?? 0).some((apartMm) => apartMm > 0)).toBe(true);
+});
+
+describe('two ways to heat a print', () => {
+  const asked = (change: Partial<Case>) =>
+    heatWays(inputOf({ says: 'heat', on: 'three-fibre-tee', with: 'cut-film', press: 'twoSided', ...change }));
+  it('stand side by side where a blend holds viscose and the press heats from below too', () => {
+    const [above, split] = asked({});
+    expect(above).toMatchObject({ heat: 'above', isChosen: true, lamp: 'hold', set: { lowerC: null } });
+    expect(split).toMatchObject({ heat: 'split', isChosen: false, lamp: 'care' });
+    expect(split?.set.tempC).toBeLessThan((above?.set.tempC ?? 0) - 10);
+    expect(split?.set.lowerC).toBeGreaterThan(split?.set.tempC ?? 0);
+  });
+  it('each is the card it would be once taken, with what was chosen by hand for the other heat left behind', () => {
+    const [, split] = asked({ choices: { setC: 150 } });
+    const [above, chosen] = asked({ choices: { heat: 'split', lowerC: 140 } });
+    expect(split?.set).toEqual(resolveSet({ heat: 'split' }));
+    expect(above?.set).toEqual(resolveSet({}));
+    expect(chosen).toMatchObject({ isChosen: true, set: { lowerC: 140 } });
+  });
+  it('are not offered for cotton, for a trace of viscose, nor on a press that heats from above only', () => {
+    expect(asked({ on: 'cotton-tee' })).toEqual([]);
+    expect(asked({ press: 'true' })).toEqual([]);
+    const trace = [
+      { fibre: 'cotton' as const, percent: 97 },
+      { fibre: 'viscose' as const, percent: 3 },
+    ];
+    expect(asked({ fabric: { composition: trace } })).toEqual([]);
+  });
+  const resolveSet = (choices: NonNullable<Case['choices']>) => {
+    const { tempC, lowerC, timeS } = resolve(
+      inputOf({ says: 'heat', on: 'three-fibre-tee', with: 'cut-film', press: 'twoSided', choices }),
+    ).set;
+    return { tempC, lowerC, timeS };
+  };
 });

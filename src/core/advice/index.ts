@@ -5,6 +5,7 @@ export { type BenchStack, benchStack } from './benchStack';
 export { changesBetween } from './between';
 export { blankAfterTest, lineAfter, placedOn } from './change';
 export { schoolExample } from './example';
+export { type HeatWay, HeatWaySchema, heatWays } from './heatWays';
 export { type Matrix, matrixOf } from './matrix';
 export { type Deal, deal, MISTAKES, type Mistake, type Outcome, type Played, play, SITUATIONS } from './practice';
 export { type Change, type WayOut, WayOutSchema } from './wayOut';

@@ -1,6 +1,5 @@
 import { describe, expect, it } from 'vitest';
 import { type Case, inputOf, PRESSES } from '../../../test/trade/check';
-import { settledTemperature } from '../heat';
 import { STARTING_HOUSE } from '../house';
 import { lampAt } from '../judgement';
 import { phraseText } from '../units';
@@ -51,15 +50,23 @@ describe('split heat', () => {
     expect(split.set.lowerC ?? 0).toBeGreaterThan(split.set.tempC + 10);
   });
   it('judges face, under the art and inside, and keeps the face cooler than the same glue would have it from above', () => {
-    expect(split.window.bounds.map((b) => b.side)).toEqual(['sheet low', 'sheet high', 'mark', 'inside mark', 'under the art', 'inside']);
+    expect(split.window.bounds.map((b) => b.side)).toEqual([
+      'sheet low',
+      'sheet high',
+      'mark',
+      'inside mark',
+      'damage',
+      'under the art',
+      'inside',
+    ]);
     const above = resolve(input({ on: 'three-fibre-tee', press: 'twoSided' }));
     expect(split.set.tempC).toBeLessThan(above.window.bounds[0]?.surfaceC ?? 0);
-    expect(split.smallestMarginK).toBeGreaterThan(above.smallestMarginK);
-  });
-  it('a temperature between two platens divides as the resistances do', () => {
-    expect(settledTemperature({ above: 1, below: 3 }, 200, 100)).toBeCloseTo(175);
-    expect(settledTemperature({ above: 2, below: 2 }, 160, 60)).toBeCloseTo(110);
     expect(bound('sheet low')).toBeLessThan(bound('sheet high'));
+  });
+  it('no figure of it lies further off than a press can be, and none is told that nobody could set', () => {
+    for (const { surfaceC } of split.window.bounds) expect(Math.abs(surfaceC - split.set.tempC)).toBeLessThanOrEqual(210);
+    for (const told of says(split.lamp.findings).matchAll(/(-?\d+) °C/g)) expect(Number(told[1])).toBeLessThan(272);
+    expect(says(split.lamp.findings)).not.toMatch(/by about \d{3,}/);
   });
 });
 

@@ -35,6 +35,7 @@ export {
   padOverOf,
   pieceOf,
   referenceOf,
+  sheetFlow,
   softensAt,
   WEIGHED_HEAT,
 } from './stack';

@@ -70,13 +70,13 @@ function bedOf(draft: Arranged): StackLayer[] {
  * The piece of a card as it is pressed on a base in use: every layer of it, the cloth as damp as the room makes it.
  *
  * @param over cover and pad of one closing; absent: the press stage's own
- * @param lowerC surface of the heated lower platen, °C
+ * @param lowerSetC what the heated lower platen is set to, °C
  */
 export function pieceOf(
   input: PreparedInput,
   draft: Arranged,
   over: { cover: CoverSheet | null; padOver: PadOver | null } = { cover: draft.cover, padOver: padOverOf(draft) },
-  lowerC: number | null = null,
+  lowerSetC: number | null = null,
 ): Piece {
   const { press } = input;
   const cloth = blankLayer(input);
@@ -93,7 +93,7 @@ export function pieceOf(
     contactKPa: bandMiddle(draft.band),
     roomC: input.house.room.tempC,
     baseC: MEANT_BASE_C,
-    lowerC: draft.split ? lowerC : null,
+    lowerC: draft.split && lowerSetC !== null ? Math.min(260, Math.max(0, lowerSetC + (press.lower?.offsetK ?? 0))) : null,
     droop: press.heater ? droopOf(press.heater, press.platen.widthMm * press.platen.heightMm) : null,
   };
 }
@@ -171,10 +171,17 @@ export const learnedOf = ({ learned, press, product }: Pick<PreparedInput, 'lear
 /** Where the adhesive is taken to soften, °C. */
 export const softensAt = (draft: Sheeted): number => pressOf(draft).tempC.min - SOFTENS_UNDER_K;
 
+/** How far the adhesive flows on the supplier's own stack, s at 150 °C and 20 kPa. */
+function flowAt(reference: Reference, softenC: number): number {
+  return flows(JSON.stringify([reference, softenC]), () => referenceFlow(reference, softenC, CARD_HEAT));
+}
+
+/** How far the adhesive flows at another platen temperature on the supplier's own stack, s at 150 °C and 20 kPa. */
+export const sheetFlow = (input: PreparedInput, draft: Timed, surfaceC: number): number =>
+  flowAt({ ...referenceOf(input, draft), surfaceC }, softensAt(draft));
+
 /** The adhesive by its sheet and by the log. */
 export function adhesiveOf(input: PreparedInput, draft: Timed): Adhesive {
   const softenC = softensAt(draft);
-  const reference = referenceOf(input, draft);
-  const flow = flows(JSON.stringify([reference, softenC]), () => referenceFlow(reference, softenC, CARD_HEAT));
-  return { softenC, referenceFlow: flow, shift: learnedOf(input)?.shift ?? 1 };
+  return { softenC, referenceFlow: flowAt(referenceOf(input, draft), softenC), shift: learnedOf(input)?.shift ?? 1 };
 }

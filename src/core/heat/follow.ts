@@ -1,13 +1,19 @@
 /** Follow: how far a face follows a platen over time, and the platen that brings it to a temperature. Dry, so that it holds for every temperature. */
 import { remembered } from '../numerics';
-import { tempAt } from './indices';
+import { tempAt, within } from './indices';
 import { type Piece, sceneOf } from './piece';
 import { solve } from './solve';
 
-/** Share of the platen's excess temperature that a place has reached, 0 to 1, over the time the press is shut. */
-export interface Follow {
+/** A share of an excess temperature that a place has reached, 0 to 1, over the time the press is shut. */
+interface Share {
   timeS: Float64Array;
   share: Float64Array;
+}
+
+/** How a place follows what is hotter than the room: the platen over it, and the base in use that it was laid on. */
+export interface Follow {
+  platen: Share;
+  base: Share;
 }
 
 /** Watched so long, s; after it a place holds the share it has. */
@@ -26,9 +32,9 @@ function keyOf(place: Place, contactKPa: number, stack: Piece['stack']): string 
 export type Place = 'bare' | 'art' | 'transfer';
 
 /**
- * How a place follows the platen in one shutting of the press.
+ * How a place follows the platen in one shutting of the press, and the warm base it was loaded on.
  *
- * Dry conduction is linear, so one run serves every temperature. Damp holds a face back for the first second or two;
+ * Dry conduction is linear, so one run of each serves every temperature. Damp holds a face back for the first second or two;
  * it is not counted, since a limit is kept for the driest piece.
  *
  * @param piece its temperatures and its water are not used
@@ -37,24 +43,34 @@ export type Place = 'bare' | 'art' | 'transfer';
 export function followOf(piece: Piece, place: Place): Follow {
   const stack = place !== 'bare' ? piece.stack : piece.stack.filter(({ role }) => role !== 'carrier' && role !== 'transfer');
   return follows(keyOf(place, piece.contactKPa, stack), () => {
-    const dry = stack.map((layer) => ({ ...layer, waterKgM2: 0 }));
-    const scene = sceneOf(
-      { ...piece, stack: dry, roomC: 0, baseC: 0, lowerC: null, droop: null },
-      { surfaceC: 100, timeS: WATCHED_S, prePressS: 0, finish: null, cooling: null },
-      place === 'bare' ? 'bare' : 'art',
-    );
-    const print = scene.probes.filter(({ key }) => key === 'glue').map((glue) => ({ ...glue, key: 'transfer', at: 'top' as const }));
-    const stages = scene.stages.filter(({ name }) => name === 'press');
-    const run = solve({ ...scene, stages, probes: [...scene.probes, ...print] }, COARSE);
-    const face = run.curves[place === 'transfer' ? 'transfer' : 'face'];
-    if (!face) throw new TypeError(`the piece has no ${place === 'transfer' ? 'transfer' : 'face'}`);
-    return { timeS: face.timeS, share: face.tempC.map((c) => c / 100) };
+    const dry = { ...piece, stack: stack.map((layer) => ({ ...layer, waterKgM2: 0 })), roomC: 0, lowerC: null, droop: null };
+    const shareOf = (surfaceC: number, baseC: number, named: readonly string[]): Share => {
+      const scene = sceneOf(
+        { ...dry, baseC },
+        { surfaceC, timeS: WATCHED_S, prePressS: 0, finish: null, cooling: null },
+        place === 'bare' ? 'bare' : 'art',
+      );
+      const print = scene.probes.filter(({ key }) => key === 'glue').map((glue) => ({ ...glue, key: 'transfer', at: 'top' as const }));
+      const stages = scene.stages.filter(({ name }) => named.includes(name));
+      const run = solve({ ...scene, stages, probes: [...scene.probes, ...print] }, COARSE);
+      const pressed = run.stages.at(-1);
+      const whole = run.curves[place === 'transfer' ? 'transfer' : 'face'];
+      if (!whole || !pressed) throw new TypeError(`the piece has no ${place === 'transfer' ? 'transfer' : 'face'}`);
+      const face = within(whole, pressed.fromS, pressed.toS);
+      return { timeS: face.timeS.map((t) => t - pressed.fromS), share: face.tempC.map((c) => c / UNIT_K) };
+    };
+    return { platen: shareOf(UNIT_K, 0, ['press']), base: shareOf(0, UNIT_K, ['load', 'place', 'press']) };
   });
 }
+const UNIT_K = 100;
 
 /** Share of the platen's excess temperature after a time under heat, s. */
-export const followed = ({ timeS, share }: Follow, atS: number): number => tempAt({ timeS, tempC: share }, atS);
+export const followed = ({ platen: { timeS, share } }: Follow, atS: number): number => tempAt({ timeS, tempC: share }, atS);
 
-/** The platen that brings a place to a temperature just as the press opens, °C. */
-export const platenFor = (follow: Follow, startC: number, wantedC: number, timeS: number): number =>
-  startC + (wantedC - startC) / followed(follow, timeS);
+/** What a place is at without any heat from the platen: the room, and what the warm base has brought it by then, °C. */
+export const unheated = ({ base: { timeS, share } }: Follow, { roomC, baseC }: Pick<Piece, 'roomC' | 'baseC'>, atS: number): number =>
+  roomC + (baseC - roomC) * tempAt({ timeS, tempC: share }, atS);
+
+/** The platen that brings a place to a temperature just as the press opens, °C. @param start the room and the base it lies on, °C */
+export const platenFor = (follow: Follow, start: Pick<Piece, 'roomC' | 'baseC'>, wantedC: number, timeS: number): number =>
+  start.roomC + (wantedC - unheated(follow, start, timeS)) / followed(follow, timeS);

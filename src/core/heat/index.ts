@@ -14,7 +14,7 @@ export {
 } from './assess';
 export { type Allowed, type Ask, type Correction, correct } from './correct';
 export { deviations, EFFECTS, type Effect, type Meant, sensitivities } from './effects';
-export { type Follow, followed, followOf, type Place, platenFor } from './follow';
+export { type Follow, followed, followOf, type Place, platenFor, unheated } from './follow';
 export {
   COLD_OVER_ROOM_K,
   type PeelClock,
@@ -38,5 +38,17 @@ export { type HeatLayer, type HeatStage, type Scene, SceneSchema } from './scene
 export { baseWarming, dryingTime, peelClock, type Series, series } from './series';
 export { type Curve, type Solved, type SolveOptions, solve } from './solve';
 export { type Axis, SWEPT, type SweepAsk, SweepAskSchema, type Swept, sweepRows, valuesOf, withInput } from './sweep';
-export { type Depth, settledTemperature, upperFor, upperShare } from './twoSided';
+export {
+  curveBetween,
+  heldBetween,
+  limitLine,
+  type Span,
+  sharesAt,
+  shutIn,
+  type TwoSided,
+  type TwoSidedPassage,
+  type TwoSidedPlace,
+  twoSided,
+  upperForFlow,
+} from './twoSided';
 export { type BondBand, bondBand, type Doubt, soundChanceOf, Z_90 } from './uncertainty';

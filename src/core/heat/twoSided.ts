@@ -1,29 +1,215 @@
-/** A sheet of cloth between two platens: where the temperature settles at one depth. */
+/** Two-sided: a piece between two heated platens, over its whole passage, and the upper one that brings a place to its dose or its limit. */
+import { remembered, rootOf } from '../numerics';
+import { flowOf, harmOf, type Shut, tempAt, within } from './indices';
+import { type Passage, type Piece, sceneOf } from './piece';
+import { type Curve, solve } from './solve';
 
-/** A depth in the stack: the resistance above it to the upper platen and below it to the lower, m²K/W. */
-export interface Depth {
-  above: number;
-  below: number;
+/** Places of a piece: the bond line, the bare face beside the art, the cloth under the art and its inside, the upper side of the transfer. */
+export type TwoSidedPlace = 'glue' | 'bare' | 'art' | 'inside' | 'transfer';
+
+/** How a place follows each platen, as shares of what each stands over the room. */
+interface Answer {
+  timeS: Float64Array;
+  upper: Float64Array;
+  lower: Float64Array;
 }
+
+/** A piece as it answers to any two platens, dry. */
+export interface TwoSided {
+  /** Says all it was worked out from but the room. */
+  key: string;
+  roomC: number;
+  places: Record<TwoSidedPlace, Answer>;
+  shut: (Shut & { name: string })[];
+}
+
+/** What is asked of a passage; its temperatures are what is looked for. */
+export type TwoSidedPassage = Pick<Passage, 'timeS' | 'prePressS' | 'finish'>;
+
+const SOLVED = { resolution: 0.6, toleranceK: 0.05 } as const;
+const UNIT_K = 100;
+/** Samples of a shutting, the denser the nearer to its beginning, and of the time between. */
+const SHUT_SAMPLES = 18;
+const OPEN_SAMPLES = 5;
+type Answers = Pick<TwoSided, 'places' | 'shut'>;
+const answers = remembered<Answers>(200);
 
 /**
- * Share of the upper platen in the settled temperature at a depth, 0 to 1; the lower platen has the rest.
+ * How a piece answers to both platens.
  *
- * Steady one-dimensional conduction: no heat is stored, so the flux through both resistances is one and the same and
- * `T = (T_u/R_above + T_l/R_below) / (1/R_above + 1/R_below)`. Cloth of ordinary thickness settles in a second or two.
+ * Dry conduction is linear, so one run with only the upper platen hot and one with only the lower give every pair:
+ * `T = T_room + s_u·(T_u − T_room) + s_l·(T_l − T_room)`, at each place and each instant of the passage. The lower platen is hot
+ * from the loading on; damp is not counted, as a limit is kept for the driest piece.
  *
- * @see Incropera, Fundamentals of Heat and Mass Transfer, §3.1 (plane wall, series resistances)
+ * @param piece its temperatures and its water are not used
  */
-export const upperShare = ({ above, below }: Depth): number => below / (above + below);
-
-/** Settled temperature at a depth between two platens, °C. */
-export function settledTemperature(depth: Depth, upperC: number, lowerC: number): number {
-  const share = upperShare(depth);
-  return share * upperC + (1 - share) * lowerC;
+export function twoSided(piece: Piece, passage: TwoSidedPassage): TwoSided {
+  const stack = piece.stack.map(({ waterKgM2: _, ...layer }) => layer);
+  const asked = { stack, contactKPa: piece.contactKPa, droop: piece.droop };
+  const key = JSON.stringify([asked, passage]);
+  return { ...answers(key, () => answersOf({ ...piece, ...asked }, passage)), key, roomC: piece.roomC };
 }
 
-/** The upper platen that brings a depth to a temperature while the lower one stands, °C. */
-export function upperFor(depth: Depth, wantedC: number, lowerC: number): number {
-  const share = upperShare(depth);
-  return (wantedC - (1 - share) * lowerC) / share;
+function answersOf(piece: Piece, passage: TwoSidedPassage): Answers {
+  const run = (column: 'art' | 'bare', upperC: number, lowerC: number) => {
+    const finish = passage.finish && { ...passage.finish, surfaceC: upperC };
+    const scene = sceneOf({ ...piece, roomC: 0, baseC: 0, lowerC }, { ...passage, surfaceC: upperC, finish, cooling: null }, column);
+    const top = scene.probes.filter(({ key }) => key === 'glue').map((glue) => ({ ...glue, key: 'transfer', at: 'top' as const }));
+    return solve({ ...scene, probes: [...scene.probes, ...top] }, SOLVED);
+  };
+  const both = (column: 'art' | 'bare') => [run(column, UNIT_K, 0), run(column, 0, UNIT_K)] as const;
+  const runs = { art: both('art'), bare: both('bare') };
+  const answerAt = (column: 'art' | 'bare', key: string): Answer => {
+    const [upper, lower] = runs[column];
+    const [ofUpper, ofLower] = [upper.curves[key], lower.curves[key]];
+    if (!ofUpper || !ofLower) throw new TypeError(`the piece has no ${key}`);
+    const begins = ofUpper.timeS[0] ?? 0;
+    const timeS: number[] = [];
+    const shares = { upper: [] as number[], lower: [] as number[] };
+    for (const { fromS, toS, pressureKPa } of upper.stages) {
+      if (toS <= begins) continue;
+      const parts = [within(ofUpper, fromS, toS), within(ofLower, fromS, toS)] as const;
+      const n = pressureKPa > 0 ? SHUT_SAMPLES : OPEN_SAMPLES;
+      // at the instant of opening a face is not one temperature: it is read from a little later on
+      const first = pressureKPa > 0 ? 0 : 0.5;
+      for (let i = first; i < n; i++) {
+        const atS = fromS + (toS - fromS) * (i / (n - 1 + first)) ** 2;
+        timeS.push(atS);
+        shares.upper.push(tempAt(parts[0], atS) / UNIT_K);
+        shares.lower.push(tempAt(parts[1], atS) / UNIT_K);
+      }
+    }
+    return { timeS: Float64Array.from(timeS), upper: Float64Array.from(shares.upper), lower: Float64Array.from(shares.lower) };
+  };
+  return {
+    places: {
+      glue: answerAt('art', 'glue'),
+      bare: answerAt('bare', 'face'),
+      art: answerAt('art', 'face'),
+      inside: answerAt('art', 'inside'),
+      transfer: answerAt('art', 'transfer'),
+    },
+    shut: runs.art[0].stages.filter(({ pressureKPa }) => pressureKPa > 0),
+  };
 }
+
+/** Temperatures of a place between two platens, °C. */
+export function curveBetween({ roomC, places }: TwoSided, place: TwoSidedPlace, upperC: number, lowerC: number): Curve {
+  const { timeS, upper, lower } = places[place];
+  const [overUpper, overLower] = [upperC - roomC, lowerC - roomC];
+  return { timeS, tempC: upper.map((share, i) => roomC + share * overUpper + (lower[i] as number) * overLower) };
+}
+
+export const shutIn = ({ shut }: TwoSided, name: string): Shut => {
+  const found = shut.find((one) => one.name === name);
+  if (!found) throw new TypeError(`the passage has no ${name}`);
+  return found;
+};
+
+/** How a place follows each platen as a closing ends, as shares of what each stands over the room. */
+export function sharesAt(seen: TwoSided, place: TwoSidedPlace, closing: string): { upper: number; lower: number } {
+  const { timeS, upper, lower } = seen.places[place];
+  const { toS } = shutIn(seen, closing);
+  const at = (share: Float64Array) => tempAt(within({ timeS, tempC: share }, 0, toS), toS);
+  return { upper: at(upper), lower: at(lower) };
+}
+
+/** An upper platen is looked for between these, °C; one at an end stands for none. */
+const LOOKED_C = { low: -150, high: 600 } as const;
+/** First looked for so near to where it is guessed, K. */
+const NEAR_K = 60;
+/** Found to so much, K. */
+const FOUND_K = 0.02;
+
+/** The upper platen that makes the adhesive flow so far in the press, °C. @param flow s at 150 °C and 20 kPa @param guessC near it */
+export function upperForFlow(
+  seen: TwoSided,
+  lowerC: number,
+  { flow, softenC, guessC }: { flow: number; softenC: number; guessC: number },
+): number {
+  const shut = [shutIn(seen, 'press')];
+  const wanted = Math.log(flow);
+  const over = (upperC: number) =>
+    Math.log(Math.max(Number.MIN_VALUE, flowOf(curveBetween(seen, 'glue', upperC, lowerC), shut, softenC))) - wanted;
+  const [low, high] = [Math.max(LOOKED_C.low, guessC - NEAR_K), Math.min(LOOKED_C.high, guessC + NEAR_K)];
+  const isNear = over(low) < 0 && over(high) > 0;
+  return isNear ? rootOf(over, low, high, FOUND_K) : rootOf(over, LOOKED_C.low, LOOKED_C.high, FOUND_K);
+}
+
+/** The hottest a place comes to, °C, and how long it would have to be held there to be harmed as much as it is, s. */
+export interface Held {
+  hottestC: number;
+  heldS: number;
+}
+
+/** What of a passage counts against a limit: from a time to the end of a closing, all of it or only while the press is shut. */
+export interface Span {
+  fromS: number;
+  closing: string;
+  shutOnly: boolean;
+}
+
+/** A limit is told for this long, s; every 8 K less count half. */
+const LIMIT_TIME_S = 15;
+
+/** The hottest of a place between two platens, and the time at it that is worth all it went through. */
+export function heldBetween(
+  seen: TwoSided,
+  place: TwoSidedPlace,
+  upperC: number,
+  lowerC: number,
+  { fromS, closing, shutOnly }: Span,
+): Held {
+  const { toS } = shutIn(seen, closing);
+  const whole = within(curveBetween(seen, place, upperC, lowerC), fromS, toS);
+  const counted = shutOnly
+    ? seen.shut.filter((one) => one.toS > fromS && one.toS <= toS).map((one) => within(whole, one.fromS, one.toS))
+    : [whole];
+  const hottestC = Math.max(...counted.flatMap(({ tempC }) => Array.from(tempC)));
+  return { hottestC, heldS: LIMIT_TIME_S * counted.reduce((sum, curve) => sum + harmOf(curve, hottestC), 0) };
+}
+
+/** A limit as it stands to both platens: the upper one that brings a place to it, and how much each kelvin of either counts there. */
+export interface LimitLine {
+  upperC: number;
+  perUpper: number;
+  perLower: number;
+  held: Held;
+}
+
+/** A limit that is no further from where the press works is looked for where it stands, K. */
+const REACHED_K = 60;
+const DIFFERENCE_K = 1;
+
+/**
+ * How a place stands to its limit: straight in both platens, from where the press works, or where the limit is if it is near.
+ *
+ * Straight lines serve a place that the upper platen hardly reaches too: its limit then lies far off, and is as far off in doubt.
+ *
+ * @param at the pair round which it is straightened, °C
+ * @param limitFor what the place may come to when held for a time, °C
+ */
+export function limitLine(
+  seen: TwoSided,
+  place: TwoSidedPlace,
+  at: { upperC: number; lowerC: number },
+  span: Span,
+  limitFor: (heldS: number) => number,
+): LimitLine {
+  const over = (upperC: number, lowerC: number) => {
+    const held = heldBetween(seen, place, upperC, lowerC, span);
+    return { held, overK: held.hottestC - limitFor(held.heldS) };
+  };
+  const { lowerC } = at;
+  const from = (upperC: number): LimitLine => {
+    const here = over(upperC, lowerC);
+    const slope = (there: { overK: number }) => Math.max(LEAST_SHARE, (there.overK - here.overK) / DIFFERENCE_K);
+    const perUpper = slope(over(upperC + DIFFERENCE_K, lowerC));
+    const perLower = slope(over(upperC, lowerC + DIFFERENCE_K));
+    return { upperC: upperC - here.overK / perUpper, perUpper, perLower, held: here.held };
+  };
+  const line = from(at.upperC);
+  return Math.abs(line.upperC - at.upperC) <= REACHED_K ? from(line.upperC) : line;
+}
+/** No place is quite without either platen. */
+const LEAST_SHARE = 1e-4;

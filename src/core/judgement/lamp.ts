@@ -20,7 +20,7 @@ import { oddsWords, phrase, tempDiff } from '../units';
 import { overClear, riskAt, worstAt } from './chance';
 import type { Finding, Lamp, LampState, Margin, Side, Window } from './finding';
 import type { Setting } from './setting';
-import { aimedAt, aimOf, isTaken, marginsAt, type SetClosing, settableBetween } from './window';
+import { aimedAt, aimOf, isTaken, marginsAt, type SetClosing, SHOWS_WITHIN_K, settableBetween } from './window';
 
 const PAST_WORDS: Record<Side, string> = {
   'sheet low': 'too cool for the sheet in the coolest tenth under the art',
@@ -40,7 +40,8 @@ function marginFindings({ bounds }: Pick<Window, 'bounds'>, margins: readonly Ma
   return margins.flatMap((margin, i): Finding[] => {
     const bound = bounds[i];
     if (!bound || margin.state === 'clear') return [];
-    const expected = margin.kelvin < 0 ? phrase`, by about ${tempDiff(-margin.kelvin)}` : phrase``;
+    const isFigure = margin.kelvin < 0 && margin.kelvin > -SHOWS_WITHIN_K;
+    const expected = isFigure ? phrase`, by about ${tempDiff(-margin.kelvin)}` : phrase``;
     const odds = phrase`${oddsWords(margin.chance)} ${PAST_WORDS[margin.side]}${expected}: ${bound.says}.`;
     const says = bound.eased ? phrase`A test piece held; without it: ${odds}` : odds;
     return [{ level: margin.state, from: 'margin', rule: margin.side, field: 'temperature', says }];

@@ -17,6 +17,9 @@ const splits = fc
   }))
   .filter((input) => resolve(input).set.lowerC !== null);
 
+/** The coolest upper platen that is looked for, °C. */
+const NO_UPPER_C = -150;
+
 describe('split heat over random shops', () => {
   it('the lower platen is set on its own step and within its own range', () => {
     fc.assert(
@@ -58,7 +61,9 @@ describe('split heat over random shops', () => {
           const { window } = resolve({ ...input, press: { ...input.press, lower } });
           return window.bounds.find((bound) => bound.side === 'sheet low')?.surfaceC ?? Number.NaN;
         };
-        expect(low(100)).toBeGreaterThan(low(160));
+        // where the lower platen alone is more than enough, no upper one is cool enough
+        if (low(100) > NO_UPPER_C) expect(low(100)).toBeGreaterThan(low(160));
+        else expect(low(160)).toBe(low(100));
       }),
       { numRuns: 200 },
     );

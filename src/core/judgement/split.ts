@@ -1,147 +1,245 @@
-/** Split heat: the lower platen hot, the upper cool. Face beside the art, cloth under it and the inside are each judged. */
-
-import { type Draft, HARMS, limitSdOf, limitsFor, limitWords, MARKS, type PreparedInput, pressOf } from '../draft';
-import {
-  BASE_PAD,
-  CARRIERS,
-  COVER_SHEETS,
-  contactResistance,
-  type Depth,
-  FILM,
-  layerResistance,
-  settledTemperature,
-  upperFor,
-  upperShare,
-} from '../heat';
+/**
+ * Split heat: the lower platen hot, the upper as cool as it can be. The dose of the glue, the face beside the art, the cloth under it
+ * and its inside are each judged over the whole passage, with the layers that lie there.
+ */
+import { bondAt, bondsOf } from '../bond';
+import { type Draft, type PreparedInput, pieceOf, pressOf, sheetFlow, softensAt } from '../draft';
+import { COVER_SHEETS, limitLine, type Span, sharesAt, shutIn, type TwoSided, twoSided, upperForFlow } from '../heat';
 import { limitForTime } from '../materials';
-import { bandMiddle, SURE } from '../press';
-import { type Phrase, phrase, seconds, snap, temp, toInside, toShown } from '../units';
-import { riskAt, STATE_RANK, worstAt } from './chance';
-import type { Bound, Side, Window } from './finding';
-import { aimOf, EDGE_SDS, leastRisk, platenWords, surfaceBounds, windowOf } from './window';
+import { remembered } from '../numerics';
+import { type Press, SURE } from '../press';
+import type { Allowed } from '../sheet';
+import { phrase, seconds, snap, temp, toInside, toShown } from '../units';
+import { type BareBound, riskAt, STATE_RANK, worstAt } from './chance';
+import type { Bound, Window } from './finding';
+import { type Limit, limitsOf } from './limits';
+import { aimOf, bestOf, closingsOf, EDGE_SDS, platenWords, surfaceBounds, windowOf } from './window';
 
-/** Where a supplier's figures are taken to hold: heat from above, a base pad at this temperature under the cloth, °C. */
-const BASE_C = 45;
+type Lower = NonNullable<Press['lower']>;
 
-interface Places {
-  glue: Depth;
-  face: Depth;
-  inside: Depth;
-  /** The glue as the sheet means it: heated from above, over a warm pad. */
-  asSheet: Depth;
+function lowerOf({ name, lower }: Press): Lower {
+  if (!lower) throw new TypeError(`${name} has no heated lower platen`);
+  return lower;
 }
 
-/** Resistances from each place of interest to either platen, m²K/W. */
-function placesOf({ fabric, product }: PreparedInput, draft: Draft): Places {
-  const contact = contactResistance(bandMiddle(draft.band));
-  const cover = draft.cover ? layerResistance(COVER_SHEETS[draft.cover]) + contact : 0;
-  const carrier = product.carrier === 'none' ? 0 : layerResistance(CARRIERS[product.carrier]) + contact;
-  const film = layerResistance({ k: FILM.k, thicknessMm: product.filmMm });
-  const cloth = layerResistance({ k: fabric.thermal.k, thicknessMm: fabric.thicknessMm });
-  const glue = { above: contact + cover + carrier + film, below: contact + cloth };
+/** The piece between both platens, from the loading to the end of its last closing. */
+function betweenPlatens(input: PreparedInput, draft: Draft): TwoSided {
+  const { timeS, prePressS, finish } = draft;
+  return twoSided(pieceOf(input, draft), {
+    timeS,
+    prePressS,
+    finish: finish && { surfaceC: 0, timeS: finish.timeS, cover: { role: 'cover', ...COVER_SHEETS[finish.cover] } },
+  });
+}
+
+/** Who asks: the piece between its platens, with what its sheet and its limits want of them. */
+interface Asked {
+  press: Press;
+  lower: Lower;
+  seen: TwoSided;
+  sheet: Allowed;
+  softenC: number;
+  /** Flow at the sheet's coolest, nominal and hottest, s at 150 °C and 20 kPa. */
+  flows: { min: number; nominal: number; max: number };
+  limits: { limit: Limit; span: Span }[];
+}
+
+function askedOf(input: PreparedInput, draft: Draft): Asked {
+  const seen = betweenPlatens(input, draft);
+  const sheet = pressOf(draft).tempC;
+  const last = closingsOf(input, draft).at(-1)?.name ?? 'press';
+  const pressed = shutIn(seen, 'press').fromS;
+  const flow = (sheetC: number) => sheetFlow(input, draft, sheetC);
   return {
-    glue,
-    face: { above: contact + cover, below: contact + cloth },
-    inside: { above: glue.above + cloth, below: contact },
-    asSheet: { above: glue.above, below: contact + cloth + layerResistance(BASE_PAD) },
+    press: input.press,
+    lower: lowerOf(input.press),
+    seen,
+    sheet,
+    softenC: softensAt(draft),
+    flows: { min: flow(sheet.min), nominal: flow(sheet.nominal), max: flow(sheet.max) },
+    limits: limitsOf(input, draft.passesMark, true).map((limit) => ({
+      limit,
+      span: { fromS: limit.withTransfer ? pressed : 0, closing: last, shutOnly: !limit.harms },
+    })),
   };
 }
 
-/** A bound while the lower platen stands at a set value; its words are put together only for the one that is shown. */
-interface SplitBound extends Omit<Bound, 'says'> {
-  says: () => Phrase;
+/** Upper platens that give the glue the least, the nominal and the most that its sheet does. */
+interface Doses {
+  min: number;
+  nominal: number;
+  max: number;
+  /** What is not known of the lower platen, as it stands at the upper one, K. */
+  doubtK: number;
 }
 
-/** A temperature wanted somewhere in the stack, or the most it may have there, with its own doubt. */
-interface Wanted {
-  tempC: number;
-  sdK: number;
+function dosesOver({ seen, sheet, softenC, flows, lower }: Asked, lowerSetC: number): Doses {
+  const lowerC = lowerSetC + lower.offsetK;
+  const shares = sharesAt(seen, 'glue', 'press');
+  const upperAt = (of: 'min' | 'nominal' | 'max') => {
+    const guessC = seen.roomC + (sheet[of] - seen.roomC - shares.lower * (lowerC - seen.roomC)) / shares.upper;
+    return upperForFlow(seen, lowerC, { flow: flows[of], softenC, guessC });
+  };
+  return { min: upperAt('min'), nominal: upperAt('nominal'), max: upperAt('max'), doubtK: lowerDoubt(shares, lower) };
 }
 
-/** Bounds on the upper platen's surface, for any set value of the lower one. */
-function boundsOver(input: PreparedInput, draft: Draft): (lowerSetC: number) => SplitBound[] {
-  const { press, house } = input;
-  const { offsetK = 0, spreadK = 0 } = press.lower ?? {};
-  const places = placesOf(input, draft);
-  const { min, max, nominal, ours } = pressOf(draft).tempC;
-  const settled = (sheetC: number) => settledTemperature(places.asSheet, sheetC, BASE_C);
-  const [least, most] = [min, max].map((sheetC) => ({
-    tempC: settled(sheetC),
-    sdK: ours ? Math.abs(settled(nominal) - settled(sheetC)) / EDGE_SDS : 0,
-  })) as [Wanted, Wanted];
-  const { markC, damageC } = limitsFor(input);
-  const bound = (side: Side, depth: Depth, { tempC, sdK }: Wanted, says: (lowerSetC: number, surfaceC: number) => Phrase) => {
-    const share = upperShare(depth);
-    // what is not known of the lower platen stands at the upper one as so much more doubt
-    const doubtK = Math.hypot(sdK, ((1 - share) * spreadK) / SURE) / share;
-    return (lowerSetC: number): SplitBound => {
-      const surfaceC = upperFor(depth, tempC, lowerSetC + offsetK);
-      const isOurs = ours && (side === 'sheet low' || side === 'sheet high');
-      const keep = side === 'sheet low' ? 'above' : 'below';
-      return { side, keep, surfaceC, sdK: doubtK, ours: isOurs, eased: false, says: () => says(lowerSetC, surfaceC) };
-    };
+/** What stands at the upper platen of what is not known of the lower one, K. */
+const lowerDoubt = (shares: { upper: number; lower: number }, { spreadK }: Lower): number =>
+  ((shares.lower / shares.upper) * spreadK) / SURE;
+
+/** A bound is put no further than this from where the press works, K, and its doubt with it: its chance there is the same. */
+const FAR_K = 200;
+
+/** Bounds on the upper platen's surface over a set value of the lower one. */
+function boundsOver(asked: Asked, lowerSetC: number, doses: Doses): Bound[] {
+  const { press, lower, seen, sheet, limits } = asked;
+  const edge = (side: 'sheet low' | 'sheet high', surfaceC: number, says: Bound['says']): Bound => {
+    const sdK = Math.hypot(sheet.ours ? (doses.nominal - surfaceC) / EDGE_SDS : 0, doses.doubtK);
+    return { side, keep: side === 'sheet low' ? 'above' : 'below', surfaceC, sdK, ours: sheet.ours, eased: false, says };
   };
-  const wall = (side: Side, depth: Depth, limit15: number, whose: 'mark' | 'damage', words: string) => {
-    const limitC = limitForTime(limit15, draft.timeS);
-    return bound(
-      side,
-      depth,
-      { tempC: limitC, sdK: limitSdOf(input) },
-      (lowerSetC, surfaceC) =>
-        phrase`${limitWords(input, whose, words)} at ${temp(limitC)} held ${seconds(draft.timeS)}; over a base at ${temp(lowerSetC)} that is ${platenWords(press, surfaceC, 'upper platen')}`,
-    );
-  };
-  const walls: ((lowerSetC: number) => SplitBound)[] = [
-    bound(
-      'sheet low',
-      places.glue,
-      least,
-      () => phrase`the glue wants the ${temp(least.tempC)} that the sheet’s ${temp(min)} gives it; the rest comes from below`,
-    ),
-    bound('sheet high', places.glue, most, () => phrase`the glue bears no more than the ${temp(most.tempC)} of the sheet’s ${temp(max)}`),
+  const at = { upperC: doses.nominal, lowerC: lowerSetC + lower.offsetK };
+  return [
+    edge('sheet low', doses.min, phrase`the glue wants as much as the sheet’s ${temp(sheet.min)} gives it; the rest comes from below`),
+    edge('sheet high', doses.max, phrase`the glue bears no more than the sheet’s ${temp(sheet.max)} gives it`),
+    ...limits.map(({ limit, span }): Bound => {
+      const limitFor = (heldS: number) => limitForTime(limit.limitC, heldS, limit.mostK);
+      const line = limitLine(seen, limit.place, at, span, limitFor);
+      const doubtK = Math.hypot(limit.sdK / line.perUpper, lowerDoubt({ upper: line.perUpper, lower: line.perLower }, lower));
+      const { heldS } = line.held;
+      const near = Math.min(1, FAR_K / Math.abs(line.upperC - at.upperC));
+      const surfaceC = at.upperC + near * (line.upperC - at.upperC);
+      const sdK = near * doubtK;
+      const says = phrase`${limit.what} at ${temp(limitFor(heldS))}, held as good as ${seconds(Math.max(1, Math.round(heldS)))} in all; over a lower platen at ${temp(lowerSetC)} that is ${platenWords(press, surfaceC, 'upper platen')}`;
+      return { side: limit.side, keep: 'below', surfaceC, sdK, ours: false, eased: limit.eased, says };
+    }),
   ];
-  if (markC !== null) {
-    walls.push(wall('mark', places.face, markC, 'mark', MARKS));
-    if (house.rules.insideMark === 'care') walls.push(wall('inside mark', places.inside, markC, 'mark', 'shine or yellow inside'));
-  }
-  if (damageC !== null) {
-    walls.push(wall('under the art', places.glue, damageC, 'damage', `${HARMS} under the art`));
-    walls.push(wall('inside', places.inside, damageC, 'damage', `${HARMS} inside`));
-  }
-  return (lowerSetC) => walls.map((at) => at(lowerSetC));
 }
+
+/** Lower platens at which the bounds are worked out; between them they run as good as straight. */
+const WORKED_OUT = 12;
+
+/** A set value of the lower platen with the upper one that gives the glue its dose, and the bounds there. */
+interface Row {
+  doseC: number;
+  bounds: BareBound[];
+}
+const workedOut = remembered<Row[]>(100);
+
+/** Says all that the rows depend on. */
+const keyOf = ({ seen, lower, sheet, softenC, flows, limits }: Asked): string =>
+  JSON.stringify([
+    seen.key,
+    seen.roomC,
+    lower,
+    sheet,
+    softenC,
+    flows,
+    limits.map(({ limit: { what: _, ...limit }, span }) => [limit, span]),
+  ]);
+
+/** Rows for many set values of the lower platen, read off a few. */
+function readBetween(asked: Asked): (lowerSetC: number) => Row {
+  const { minC, maxC } = asked.lower;
+  const stepK = (maxC - minC) / (WORKED_OUT - 1);
+  const rows = workedOut(keyOf(asked), () =>
+    Array.from({ length: WORKED_OUT }, (_, i) => {
+      const lowerSetC = minC + i * stepK;
+      const doses = dosesOver(asked, lowerSetC);
+      return { doseC: doses.nominal, bounds: boundsOver(asked, lowerSetC, doses).map(({ says: _, ...bare }) => bare) };
+    }),
+  );
+  return (lowerSetC) => {
+    const at = Math.min(WORKED_OUT - 2, Math.max(0, Math.floor((lowerSetC - minC) / stepK)));
+    const share = (lowerSetC - minC) / stepK - at;
+    const [low, high] = [rows[at], rows[at + 1]] as [Row, Row];
+    const between = (a: number, b: number) => a + share * (b - a);
+    const bounds = low.bounds.map((one, i) => {
+      const next = high.bounds[i] as BareBound;
+      return { ...one, surfaceC: between(one.surfaceC, next.surfaceC), sdK: between(one.sdK, next.sdK) };
+    });
+    return { doseC: between(low.doseC, high.doseC), bounds };
+  };
+}
+
+/** Every set value the lower platen can be given, °C. */
+function lowerSteps({ set: { unit, step } }: Press, { minC, maxC }: Lower): number[] {
+  const first = Math.ceil(toShown(minC, unit) / step - 1e-9);
+  const last = Math.floor(toShown(maxC, unit) / step + 1e-9);
+  const steps = Array.from({ length: Math.max(0, last - first + 1) }, (_, i) => toInside((first + i) * step, unit));
+  return steps.length > 0 ? steps : [snap((minC + maxC) / 2, unit, step)];
+}
+
+/** A set value of the lower platen as its press can be given it, °C. */
+const lowerSettable = (press: Press, lower: Lower, setC: number): number =>
+  lowerSteps(press, lower).reduce((best, one) => (Math.abs(one - setC) < Math.abs(best - setC) ? one : best));
 
 /** Of pairs of so little more risk than the least, the one with the coolest face is taken. */
 const COOLER_RISK = 1.5;
 
 /**
- * The pair of platens that gives the glue its dose with the coolest face: of all pairs whose lamp is the best there is and whose
- * risk is little more than the least, the one with the coolest upper platen. Each has the upper setting of least risk for its
- * lower one.
+ * The lower platen of the pair that gives the glue its dose with the coolest face: of all pairs whose lamp is the best there is and
+ * whose risk is little more than the least, the one with the coolest upper platen. Each upper one is set as the dose or its own
+ * bounds want it.
  */
-function splitWindow(input: PreparedInput, draft: Draft): { lowerC: number; window: Window } {
-  const { press, surface } = input;
-  const lower = press.lower;
-  if (!lower) throw new TypeError(`${press.name} has no heated lower platen`);
-  const { unit, step } = press.set;
-  const boundsAt = boundsOver(input, draft);
-  const tried = (lowerC: number) => {
-    const bounds = boundsAt(lowerC);
-    const upperC = leastRisk(surface, bounds, press);
-    return { lowerC, upperC, rank: STATE_RANK[worstAt(surface, bounds, upperC)], risk: riskAt(surface, bounds, upperC) };
-  };
-  const first = Math.ceil(toShown(lower.minC, unit) / step - 1e-9);
-  const last = Math.floor(toShown(lower.maxC, unit) / step + 1e-9);
-  const steps = Array.from({ length: Math.max(0, last - first + 1) }, (_, i) => toInside((first + i) * step, unit));
-  const pairs = (steps.length > 0 ? steps : [snap((lower.minC + lower.maxC) / 2, unit, step)]).map(tried);
+function coolestPair({ press, surface }: PreparedInput, asked: Asked): number {
+  return coolest(JSON.stringify([keyOf(asked), surface, press.set]), () => {
+    const read = readBetween(asked);
+    const tried = (lowerC: number): Pair => {
+      const { doseC, bounds } = read(lowerC);
+      const upperC = bestOf({ ...surface, bounds }, press, { tempC: doseC, named: true });
+      return { lowerC, upperC, rank: STATE_RANK[worstAt(surface, bounds, upperC)], risk: riskAt(surface, bounds, upperC) };
+    };
+    const steps = lowerSteps(press, asked.lower);
+    const last = steps.length - 1;
+    const strode = coolestOf(steps.filter((_, i) => i % LOWER_STRIDE === 0 || i === last).map(tried));
+    const at = steps.indexOf(strode.lowerC);
+    const near = steps.slice(Math.max(0, at - LOWER_STRIDE), at + LOWER_STRIDE + 1).map(tried);
+    return coolestOf(near).lowerC;
+  });
+}
+
+/** A lower and an upper platen, with the lamp and the risk of the two. */
+interface Pair {
+  lowerC: number;
+  upperC: number;
+  rank: number;
+  risk: number;
+}
+const coolest = remembered<number>(400);
+/** Lower platens are looked through so many steps at a time before they are looked through one by one. */
+const LOWER_STRIDE = 6;
+
+function coolestOf(pairs: readonly Pair[]): Pair {
   const rank = Math.min(...pairs.map((pair) => pair.rank));
   const best = pairs.filter((pair) => pair.rank === rank);
   const least = Math.min(...best.map((pair) => pair.risk));
-  const { lowerC } = best
+  return best
     .filter((pair) => pair.risk <= COOLER_RISK * least + 1e-12)
     .reduce((cool, pair) => (pair.upperC < cool.upperC || (pair.upperC === cool.upperC && pair.risk < cool.risk) ? pair : cool));
-  const bounds = boundsAt(lowerC).map((one) => ({ ...one, says: one.says() }));
-  return { lowerC, window: windowOf(input, bounds, null) };
+}
+
+/**
+ * What the glue of this very piece gets of its dose between dry platens reckoned for it: damp takes from it, and the log may say
+ * that it gets more or less. 1 where the model does not know the stack.
+ */
+function doseShare(input: PreparedInput, draft: Draft, { min, nominal, max }: Doses, lowerC: number): number {
+  const points = bondsOf(input, draft, { low: min, high: max }, lowerC);
+  return points ? bondAt(points, nominal) ** 2 : 1;
+}
+
+/** The window over the lower platen that was chosen by hand, or is the best. */
+function splitWindow(input: PreparedInput, draft: Draft): { lowerC: number; window: Window } {
+  const { press, print } = input;
+  const byHand = print.choices.lowerC;
+  const lowerFor = (asked: Asked) => (byHand === undefined ? coolestPair(input, asked) : lowerSettable(press, asked.lower, byHand));
+  const dry = askedOf(input, draft);
+  const firstC = lowerFor(dry);
+  const share = doseShare(input, draft, dosesOver(dry, firstC), firstC);
+  const { min, nominal, max } = dry.flows;
+  const asked = { ...dry, flows: { min: min / share, nominal: nominal / share, max: max / share } };
+  const lowerC = lowerFor(asked);
+  const doses = dosesOver(asked, lowerC);
+  return { lowerC, window: windowOf(input, boundsOver(asked, lowerC, doses), { tempC: doses.nominal, named: true }) };
 }
 
 /** The window of the press stage: heated from above, or split between both platens with the lower one’s set value. */

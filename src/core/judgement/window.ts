@@ -1,32 +1,14 @@
 /** Where the set value may lie: the bounds on the platen's surface, what the sheet aims at between them, and the settable value of least risk. */
 
-import {
-  type Draft,
-  dyeLimit,
-  HARMS,
-  LIMIT_SD_K,
-  limitSdOf,
-  limitsFor,
-  limitWords,
-  MARKS,
-  ownSetC,
-  type PadOver,
-  type PreparedInput,
-  padOverOf,
-  pieceOf,
-  pressOf,
-  sheetStage,
-  tackBand,
-  tackOf,
-  testedOnBlank,
-} from '../draft';
-import { COVER_SHEETS, type CoverSheet, followOf, PADS_OVER, type Place, platenFor } from '../heat';
-import { type CoverKind, FIBRES, limitForTime, type PressureBand, testPieceHeld } from '../materials';
+import { type Draft, ownSetC, type PadOver, type PreparedInput, padOverOf, pieceOf, pressOf, sheetStage, tackBand, tackOf } from '../draft';
+import { COVER_SHEETS, type CoverSheet, followed, followOf, PADS_OVER, platenFor } from '../heat';
+import { type CoverKind, limitForTime, type PressureBand } from '../materials';
 import { type Offset, type Press, type Surface, setForMiddle, shifted } from '../press';
 import type { Allowed, ChosenStage } from '../sheet';
 import { type Phrase, phrase, seconds, snap, temp, toInside, toShown } from '../units';
 import { type BareBound, chanceAt, MANNERS, riskAt, roomAt, stateOf, worstAt } from './chance';
-import type { Bound, Margin, Side, Window } from './finding';
+import type { Bound, Margin, Window } from './finding';
+import { type Limit, limitsOf } from './limits';
 
 /** A shutting of the press at one set value. */
 export interface Closing {
@@ -37,7 +19,7 @@ export interface Closing {
 }
 
 /** Every shutting of the press at the press stage's own set value. */
-function closingsOf(input: PreparedInput, draft: Draft): Closing[] {
+export function closingsOf(input: PreparedInput, draft: Draft): Closing[] {
   const closings: Closing[] = [];
   const pad = padOverOf(draft);
   const isApart = (kind: 'pre-press' | 'finish') => ownSetC(input, kind) !== null;
@@ -57,27 +39,16 @@ interface Wall {
   closing: Closing;
 }
 
-/** What a cloth bears for 15 s, °C, and one standard deviation of it, K. */
-export interface Limit {
-  limitC: number;
-  sdK: number;
-}
-
-/** The lowest platen temperature at which any closing brings a place to a limit. */
-function lowestWall(
-  input: PreparedInput,
-  draft: Draft,
-  { limitC: limit15, sdK }: Limit,
-  closings: readonly Closing[],
-  place: Place,
-): Wall | null {
+/** The lowest platen temperature at which any closing brings a place to its limit. */
+function lowestWall(input: PreparedInput, draft: Draft, limit: Limit, closings: readonly Closing[]): Wall | null {
   let low: Wall | null = null;
   for (const closing of closings) {
-    const limitC = limitForTime(limit15, closing.timeS);
-    const { tempC: roomC } = input.house.room;
-    const surfaceC = platenFor(followOf(pieceOf(input, draft, closing), place), roomC, limitC, closing.timeS);
-    if (low === null || surfaceC < low.surfaceC)
-      low = { surfaceC, limitC, sdK: (sdK * (surfaceC - roomC)) / Math.max(1, limitC - roomC), closing };
+    if (limit.withTransfer && closing.name === 'pre-press') continue;
+    const limitC = limitForTime(limit.limitC, closing.timeS, limit.mostK);
+    const piece = pieceOf(input, draft, closing);
+    const follow = followOf(piece, limit.place === 'inside' ? 'bare' : limit.place);
+    const surfaceC = platenFor(follow, piece, limitC, closing.timeS);
+    if (low === null || surfaceC < low.surfaceC) low = { surfaceC, limitC, sdK: limit.sdK / followed(follow, closing.timeS), closing };
   }
   return low;
 }
@@ -90,7 +61,7 @@ const underWords = (press: Press, wall: Wall, what: Phrase): Phrase =>
   phrase`${what} at ${temp(wall.limitC)} held ${seconds(wall.closing.timeS)}; in the ${wall.closing.name}${shieldWords(wall.closing)} that is ${platenWords(press, wall.surfaceC, 'platen')}`;
 
 /** A press shows so much more or less than its surface has at most, K. */
-const SHOWS_WITHIN_K = 40;
+export const SHOWS_WITHIN_K = 40;
 
 /** A platen at a temperature, in words; one that no setting of the press comes near is not given a figure it cannot have. */
 export function platenWords({ set }: Press, surfaceC: number, name: 'platen' | 'upper platen'): Phrase {
@@ -116,49 +87,16 @@ function sheetBounds({ min, max, ours, nominal }: Allowed): Bound[] {
   ];
 }
 
-/** What white polyester bears under a paper that is made to dye it, °C for 15 s. */
-const DYED_DAMAGE_C = 230;
-
 /** Mark, damage and dye, as bounds on the platen for a set of closings. */
 function fabricBounds(input: PreparedInput, given: Draft, closings: readonly Closing[], band: PressureBand): Bound[] {
   const draft = { ...given, band };
-  const limits = limitsFor(input);
-  const { markC } = limits;
-  const damageC = draft.passesMark && !input.blank.tested ? Math.max(limits.damageC ?? 0, DYED_DAMAGE_C) : limits.damageC;
-  const bounds: Bound[] = [];
-  const held = testPieceHeld(input.blank, input.product.id) || testedOnBlank(input);
-  const add = (side: Side, wall: Wall | null, what: Phrase) => {
-    if (!wall) return;
-    const eased = held && (side === 'mark' || side === 'dye');
-    bounds.push({
-      side,
-      keep: 'below',
-      surfaceC: wall.surfaceC,
-      sdK: wall.sdK,
-      ours: false,
-      eased,
-      says: underWords(input.press, wall, what),
-    });
-  };
-  const sdK = limitSdOf(input);
-  const of = (limitC: number): Limit => ({ limitC, sdK });
-  const ownOf = (limitC: number): Limit => ({ limitC, sdK: LIMIT_SD_K.table });
-  if (markC !== null && !draft.passesMark)
-    add('mark', lowestWall(input, draft, of(markC), closings, 'bare'), limitWords(input, 'mark', MARKS));
-  if (damageC !== null) add('damage', lowestWall(input, draft, of(damageC), closings, 'bare'), limitWords(input, 'damage', HARMS));
-  const hot = closings.filter((closing) => closing.name !== 'pre-press');
-  const { madeOf, name } = input.product;
-  if (madeOf) {
-    const own = FIBRES[madeOf];
-    const what = (does: string) => phrase`${name} is ${own.name} and may ${does}`;
-    add('transfer mark', lowestWall(input, draft, ownOf(own.markC), hot, 'transfer'), what('shine or darken'));
-    add('transfer', lowestWall(input, draft, ownOf(own.damageC), hot, 'transfer'), what(HARMS));
-  }
-  const dyeC = dyeLimit(input);
-  if (dyeC !== null) {
-    add('dye', lowestWall(input, draft, ownOf(dyeC), hot, 'art'), phrase`dye may move into a lighter print`);
-  }
-  return bounds;
+  return limitsOf(input, draft.passesMark, false).flatMap((limit): Bound[] => {
+    const wall = lowestWall(input, draft, limit, closings);
+    if (!wall) return [];
+    const { surfaceC, sdK } = wall;
+    const says = underWords(input.press, wall, limit.what);
+    return [{ side: limit.side, keep: 'below', surfaceC, sdK, ours: false, eased: limit.eased, says }];
+  });
 }
 
 /** Every bound of the press stage, heated from above. */
@@ -251,18 +189,19 @@ export function windowOf(
   bumpK = 0,
 ): Window {
   const open = { bounds, ...shifted(surface, -bumpK), measured: press.calibration !== null };
-  const least = leastRisk(open, bounds, press);
-  return { ...open, settable: press.set, bestSetC: aim ? bestFor(open, press, aim, least) : least };
+  return { ...open, settable: press.set, bestSetC: aim ? bestOf(open, press, aim) : leastRisk(open, bounds, press) };
 }
 
 /** The set value that brings the surface to what the sheet aims at, °C; of two equally near to the middle of a range, the cooler. */
 export const aimedAt = (window: Offset, press: Press, { tempC, named }: Aim): number =>
   settable(press, setForMiddle(window, named ? tempC : tempC - 1e-6));
 
-function bestFor(window: Surface & Pick<Window, 'bounds'>, press: Press, aim: Aim, least: number): number {
+/** The set value for an aim: at it where that is Clear or little worse than the least risk, else at the least risk. */
+export function bestOf(window: Surface & { bounds: readonly BareBound[] }, press: Press, aim: Aim): number {
   const { bounds } = window;
   const aimed = aimedAt(window, press, aim);
   if (worstAt(window, bounds, aimed) === 'clear') return aimed;
+  const least = leastRisk(window, bounds, press);
   if (aim.named && isTaken(riskAt(window, bounds, aimed), riskAt(window, bounds, least))) return aimed;
   const floors = bounds.filter((one) => one.keep === 'above');
   return worstAt(window, floors, aimed) === 'clear' ? Math.min(aimed, least) : least;

@@ -123,17 +123,23 @@ export function blendLimits(composition: Composition): { mark: FabricLimit | nul
 
 const LIMIT_TIME_S = 15;
 const KELVIN_PER_HALVING = 8;
+/** A limit moves at most so far with the time, K; that of viscose, which is marked quickly, less. */
 const MOST_SHIFT_K = 16;
+const MOST_SHIFT_VISCOSE_K = 4;
+
+/** How far the limit of a fibre moves with the time at most, K; null: of what has no fibre. */
+export const mostShiftOf = (fibre: FibreId | null): number => (fibre === 'viscose' ? MOST_SHIFT_VISCOSE_K : MOST_SHIFT_K);
 
 /**
- * A 15 s limit moved to another time under heat: 8 K higher for each halving of the time, at most 16 K either way.
+ * A 15 s limit moved to another time under heat: 8 K higher for each halving of the time, and no further either way than it may.
  *
  * @param limitC °C for 15 s
  * @param timeS time under heat, s, above 0
+ * @param mostK how far it moves at most, K
  */
-export function limitForTime(limitC: number, timeS: number): number {
+export function limitForTime(limitC: number, timeS: number, mostK: number = MOST_SHIFT_K): number {
   const shift = KELVIN_PER_HALVING * Math.log2(LIMIT_TIME_S / timeS);
-  return limitC + Math.max(-MOST_SHIFT_K, Math.min(MOST_SHIFT_K, shift));
+  return limitC + Math.max(-mostK, Math.min(mostK, shift));
 }
 
 /** The composition as a label would print it, largest share first: `50 % polyester, 25 % cotton, 25 % viscose`. */

@@ -35,6 +35,7 @@ export {
   isFibrous,
   isHard,
   limitForTime,
+  mostShiftOf,
   SUBSTRATES,
   type Substrate,
   TEXTURES,

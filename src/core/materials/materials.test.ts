@@ -4,7 +4,7 @@ import { type Aid, aidFor } from './aid';
 import { BlankSchema } from './blank';
 import { BUILT_IN_BLANKS } from './builtInBlanks';
 import { BUILT_IN_FABRICS } from './builtInFabrics';
-import { blendLimits, CompositionSchema, describeComposition, FabricSchema, limitForTime } from './fabric';
+import { blendLimits, CompositionSchema, describeComposition, FabricSchema, limitForTime, mostShiftOf } from './fabric';
 import { Name, nominalOf } from './fields';
 
 const faults = (result: { error?: { issues: { message: string }[] } | undefined }) =>
@@ -57,6 +57,9 @@ describe('a blend', () => {
 describe('limits over time', () => {
   it('move 8 K a halving, at most 16 K', () => {
     expect([15, 7.5, 30, 60, 240, 1].map((t) => limitForTime(150, t))).toEqual([150, 158, 142, 134, 134, 166]);
+    // viscose is marked quickly: its limit moves with the time by no more than 4 K
+    expect([15, 12, 7.5, 60].map((t) => limitForTime(145, t, mostShiftOf('viscose')))).toEqual([145, 145 + 8 * Math.log2(1.25), 149, 141]);
+    expect(mostShiftOf('cotton')).toBe(16);
   });
 });
 

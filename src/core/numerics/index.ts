@@ -5,3 +5,4 @@ export { fixedNormals } from './fixedNormals';
 export { interpolate } from './interpolate';
 export { logNormalCdf, mixtureCdf, mixtureMoments, mixtureQuantile, type NormalPart, normalCdf } from './mixture';
 export { remembered } from './remembered';
+export { rootOf } from './root';

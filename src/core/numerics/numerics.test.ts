@@ -11,6 +11,7 @@ import {
   mixtureQuantile,
   normalCdf,
   remembered,
+  rootOf,
 } from './index';
 
 describe('erfcx', () => {
@@ -126,5 +127,21 @@ describe('what is remembered', () => {
     };
     expect(() => answers('a', fails)).toThrow('no');
     expect(answers('a', () => 5)).toBe(5);
+  });
+});
+
+describe('a root in a bracket', () => {
+  it('is found of straight, bent and steep functions, rising or falling', () => {
+    fc.assert(
+      fc.property(fc.double({ min: -50, max: 50, noNaN: true }), fc.constantFrom(1, -1), fc.constantFrom(1, 3, 7), (root, sign, power) => {
+        const f = (x: number) => sign * ((x - root) / 10) * (1 + Math.abs((x - root) / 10) ** (power - 1));
+        expect(Math.abs(rootOf(f, -60, 60, 1e-6) - root)).toBeLessThan(1e-3);
+      }),
+    );
+    expect(rootOf((x) => Math.exp(x) - 5, -3, 12, 1e-9)).toBeCloseTo(Math.log(5), 6);
+  });
+  it('where there is none, is the end that comes nearest', () => {
+    expect(rootOf((x) => x + 10, -3, 12, 1e-6)).toBe(-3);
+    expect(rootOf((x) => x - 100, -3, 12, 1e-6)).toBe(12);
   });
 });

@@ -4,6 +4,7 @@ export {
   BASES,
   type Base,
   type Choices,
+  heated,
   LaySchema,
   type Line,
   LineSchema,

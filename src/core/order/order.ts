@@ -27,11 +27,18 @@ const Choices = z.object({
   alternative: Name.optional(),
   /** Hot from below, cool from above. */
   heat: z.literal('split').optional(),
+  /** Set value of the lower platen by hand, °C, where the heat is split. */
+  lowerC: SetTemp.optional(),
   base: z.enum(BASES).optional(),
   /** A swap-in platen of the press. */
   platenId: Id.optional(),
 });
 export type Choices = z.infer<typeof Choices>;
+
+/** Choices with the heat from another side: set values by hand belong to the way they were chosen for. */
+export function heated({ heat: _, setC: _set, lowerC: _lower, ...free }: Choices, heat: 'above' | 'split'): Choices {
+  return heat === 'split' ? { ...free, heat } : free;
+}
 
 const PrintLayerSchema = z.object({
   /** Short name within the print, `a`, `b`…; other layers say by it what they lie over. */

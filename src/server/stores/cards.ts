@@ -1,6 +1,6 @@
 /** Cards: worked out from what the shop holds now. */
 import type { ComputeCard } from '../../contract/schemas';
-import { type WayOut, waysOut } from '../../core/advice';
+import { type HeatWay, heatWays, type WayOut, waysOut } from '../../core/advice';
 import { type Card, lampAndMinutes, resolve } from '../../core/card';
 import type { LearnedShift, ResolveInput } from '../../core/draft';
 import type { House } from '../../core/house';
@@ -170,7 +170,7 @@ export function judgedOrder(db: Db, facts: ShopFacts, { doc: order, version }: V
   return remember(db, known, order.id, { mark, lines: order.lines.map((line) => judgedPrints(facts, order, line)) }).lines;
 }
 
-type OrderCard = { lineId: string; printKey: string; card: Card; waysOut: WayOut[] };
+type OrderCard = { lineId: string; printKey: string; card: Card; waysOut: WayOut[]; heatWays: HeatWay[] };
 const cardsMemory = perShop(() => new Map<string, { mark: string; cards: OrderCard[] }>());
 /** Orders whose cards are remembered; those of a large one take some megabytes. */
 const MOST_ORDERS = 12;
@@ -190,7 +190,7 @@ export function cardsOfOrder(facts: Facts, order: Order): OrderCard[] {
     line.prints.map((print) => {
       const input = inputOf(facts, order, line, print);
       const card = resolve(input);
-      return { lineId: line.id, printKey: print.key, card, waysOut: waysOut(input, card, facts) };
+      return { lineId: line.id, printKey: print.key, card, waysOut: waysOut(input, card, facts), heatWays: heatWays(input) };
     }),
   );
 }

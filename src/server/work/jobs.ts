@@ -1,6 +1,6 @@
 /** What is worked out beside the request thread: everything that computes for long, or reads and judges much of the shop. */
 import type { RouteName } from '../../contract/paths';
-import { schoolExample, waysOut } from '../../core/advice';
+import { heatWays, schoolExample, waysOut } from '../../core/advice';
 import { resolve } from '../../core/card';
 import { readRoster } from '../../core/formats';
 import { bandOfAsk, correctAsk, peelOfAsk, see, sweepRows, valuesOf } from '../../core/heat';
@@ -30,7 +30,7 @@ export const COMPUTED: Jobs<ComputedRoute, []> = {
   computeCard: ({ body }) => {
     const input = computeInput(body);
     const card = resolve(input);
-    return { card, waysOut: waysOut(input, card, body.shelf) };
+    return { card, waysOut: waysOut(input, card, body.shelf), heatWays: heatWays(input) };
   },
   computeSchool: ({ body }) => schoolExample(body.rule, body.house),
   computeSurvey: ({ body }) => ({ map: platenMap(body.survey, body.platen, body.on) }),

@@ -5,7 +5,7 @@ import { lineAfter } from '../../core/advice';
 import { type HouseSetting, withSetting } from '../../core/house';
 import { lampAt } from '../../core/judgement';
 import { printLeft } from '../../core/log';
-import { type Line, type Print, topLayer } from '../../core/order';
+import { heated, type Line, type Print, topLayer } from '../../core/order';
 import { CLOSING_NAMES } from '../../core/sheet';
 import type { HouseUnits } from '../../core/units';
 import { isoDay } from '../../ui/days';
@@ -23,6 +23,7 @@ import { ArtOnPlaten } from './ArtOnPlaten';
 import { BondActs } from './BondActs';
 import { CardFace } from './CardFace';
 import { ChoicesPanel } from './ChoicesPanel';
+import { HeatWays } from './HeatWays';
 import type { StageFigure } from './StageFigures';
 import { WaysOut } from './WaysOut';
 
@@ -152,7 +153,7 @@ interface CardSheetProps {
 }
 
 function CardSheet({ worked, line, print, house, save, heatHref, aside }: CardSheetProps) {
-  const { card, waysOut } = worked;
+  const { card, waysOut, heatWays } = worked;
   const shelf = useRoute('shelf', {});
   const presses = useRoute('presses', {});
   const [setC, setSetC] = useState(card.set.tempC);
@@ -194,12 +195,18 @@ function CardSheet({ worked, line, print, house, save, heatHref, aside }: CardSh
           onTake={({ change }) => void save(lineAfter(line, print.key, change), 'way out taken')}
         />
       )}
+      <HeatWays
+        ways={heatWays}
+        unit={card.window.settable.unit}
+        onTake={(heat) => void choose(heated(print.choices, heat), heat === 'split' ? 'split heat chosen' : 'heat from above chosen')}
+      />
       {product && press && (
         <ChoicesPanel
           print={print}
           product={product}
           press={press}
           stages={card.stages}
+          lowerC={card.set.lowerC}
           kept={(shop.data?.house.settings ?? []).filter((one) => one.pressId === press.id && one.productId === product.id)}
           onChoose={(choices, what) => void choose(choices, what)}
           onKeep={(figure) => keepFigure({ ...figure, pressId: press.id, productId: product.id })}

@@ -1,12 +1,12 @@
 /** Choices beside the card's own pick: everything the sheet, the press and the blank leave open for one print. */
 import type { Stage } from '../../core/card';
 import type { HouseSetting } from '../../core/house';
-import type { Choices, Print } from '../../core/order';
+import { type Choices, heated, type Print } from '../../core/order';
 import type { Press } from '../../core/press';
 import { CHOSEN_STAGES, type ChosenStage, CLOSING_NAMES, type Product, writtenStage } from '../../core/sheet';
 import { ChoiceField } from '../../ui/Field';
 import { useUnits } from '../../ui/house';
-import { type StageFigure, StageFigures, type StageFiguresProps } from './StageFigures';
+import { OwnFigure, type StageFigure, StageFigures, type StageFiguresProps } from './StageFigures';
 
 interface ChoicesPanelProps {
   print: Print;
@@ -14,6 +14,8 @@ interface ChoicesPanelProps {
   press: Press;
   /** The stages of the card as it is worked out now. */
   stages: readonly Stage[];
+  /** The lower platen as it is worked out now; null: the heat is not split. */
+  lowerC: number | null;
   /** What the house keeps for this transfer on this press. */
   kept: readonly HouseSetting[];
   onChoose: (choices: Choices, what: string) => void;
@@ -27,7 +29,7 @@ const named = (values: readonly string[]) => values.map((value) => ({ value, tex
 const mayChoose = (kind: ChosenStage, print: Print, product: Product): boolean =>
   kind === 'marry' ? writtenStage(product, 'marry') !== undefined : kind === 'tack' ? print.layers.length > 1 : true;
 
-export function ChoicesPanel({ print, product, press, stages, kept, onChoose, onKeep }: ChoicesPanelProps) {
+export function ChoicesPanel({ print, product, press, stages, lowerC, kept, onChoose, onKeep }: ChoicesPanelProps) {
   const units = useUnits();
   const { choices } = print;
   const stage = product.stages.find((one) => one.kind === 'press');
@@ -97,7 +99,21 @@ export function ChoicesPanel({ print, product, press, stages, kept, onChoose, on
               { value: '', text: 'from above' },
               { value: 'split', text: 'split: hot below, cool above' },
             ]}
-            onChange={(value) => choose('heat', value === 'split' ? 'split' : undefined, 'heat chosen')}
+            onChange={(value) => onChoose(heated(choices, value === 'split' ? 'split' : 'above'), 'heat chosen')}
+          />
+        )}
+        {lowerC !== null && press.lower && (
+          <OwnFigure
+            key={`lower ${choices.lowerC ?? 'card'}`}
+            label="Lower platen, set to"
+            kind="temperature"
+            unit={press.set.unit}
+            house={units}
+            min={press.lower.minC}
+            max={press.lower.maxC}
+            whenEmpty={lowerC}
+            own={choices.lowerC}
+            onChoose={(value) => choose('lowerC', value, 'lower platen chosen')}
           />
         )}
       </div>

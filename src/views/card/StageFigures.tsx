@@ -72,13 +72,15 @@ export function StageFigures({ stage, choices, stages, unit, house, kept, keptFo
 interface OwnFigureProps extends Pick<QuantityFieldProps, 'label' | 'kind' | 'unit' | 'house' | 'min' | 'max' | 'whenEmpty'> {
   /** Chosen for this print. */
   own: number | undefined;
-  byHouse: number | undefined;
-  keptFor: string;
   onChoose: (value: number | undefined) => void;
-  onKeep: (value: number) => void;
+  /** What the house keeps, for whom, and how it is kept; absent: it keeps no such figure. */
+  byHouse?: number | undefined;
+  keptFor?: string;
+  onKeep?: (value: number) => void;
 }
 
-function OwnFigure({ own, byHouse, keptFor, onChoose, onKeep, ...field }: OwnFigureProps) {
+/** A figure of one print: as the card says, or by hand, which the house may keep. */
+export function OwnFigure({ own, byHouse, keptFor, onChoose, onKeep, ...field }: OwnFigureProps) {
   const [typed, setTyped] = useState<number | null>(own ?? null);
   const isNew = typed !== null && typed !== own;
   return (
@@ -95,7 +97,7 @@ function OwnFigure({ own, byHouse, keptFor, onChoose, onKeep, ...field }: OwnFig
             As the card says
           </button>
         )}
-        {own !== undefined && !isNew && byHouse !== own && (
+        {onKeep && own !== undefined && !isNew && byHouse !== own && (
           <button type="button" className="act act-quiet underline" onClick={() => onKeep(own)}>
             Keep it for {keptFor}
           </button>

@@ -31,6 +31,17 @@ export const AFTER: readonly Decision<Timed, Draft>[] = [
     },
   },
   {
+    id: 'pre-press-under-the-chosen-cover',
+    field: 'pre-press',
+    rank: 'operator',
+    decide: ({ print: { choices } }, { cover, prePressS, prePressCover }) =>
+      given(choices.cover === true && cover !== null && prePressS > 0 && prePressCover === null, () => ({
+        set: { prePressCover: cover },
+        source: 'operator',
+        says: phrase`The cover chosen for this print lies over the pre-press too: the bare face is shielded throughout.`,
+      })),
+  },
+  {
     id: 'pre-press-dries-wool',
     field: 'pre-press',
     rank: 'piece',
