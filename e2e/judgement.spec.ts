@@ -123,12 +123,20 @@ test('a test piece that held is noted on the blank with how, and its card stands
   await expect(page.getByRole('complementary', { name: 'Detail' })).toContainText('pulled with tape after a day');
 });
 
-test('split heat is a choice on a press with a heated base, told in two platens, and undone', async ({ page }) => {
+test('split heat stands beside heat from above, its lower platen can be set by hand, and all of it is undone', async ({ page }) => {
   await page.goto('/orders/order-members/card');
-  await page.getByText('Press it another way').click();
-  await page.getByLabel('Heat', { exact: true }).selectOption('split');
   const card = page.getByRole('article', { name: 'Card' });
+  const ways = card.getByRole('region', { name: 'Two ways to heat it' });
+  await expect(ways.getByRole('listitem').first()).toContainText('This card');
+  await ways.getByRole('button', { name: 'Press it this way' }).click();
   await expect(card).toContainText('Set the lower platen to');
+  await expect(ways.getByRole('listitem').last()).toContainText('This card');
+  await page.getByText('Press it another way').click();
+  await page.getByLabel('Lower platen, set to').fill('290');
+  await page.getByRole('button', { name: 'Take it for this print' }).click();
+  await expect(card).toContainText('Set the lower platen to 290 °F');
+  await page.getByRole('button', { name: /Undo/ }).click();
+  await expect(card).not.toContainText('Set the lower platen to 290 °F');
   await page.getByRole('button', { name: /Undo/ }).click();
   await expect(card).not.toContainText('Set the lower platen to');
 });

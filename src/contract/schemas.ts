@@ -7,7 +7,7 @@ import { HouseSchema } from '../core/house';
 import { AmendmentSchema, PressingSchema, STATIONS } from '../core/log';
 import { AidSchema, BlankSchema, DUTIES, Dwell, FabricSchema, Id, Initials, SetTemp } from '../core/materials';
 import { LineSchema, OrderSchema, PrintSchema, RosterEntrySchema } from '../core/order';
-import { AirDriveSchema, HeaterSchema, PlatenMapSchema, PressRecordSchema, PressSchema, SurveySchema } from '../core/press';
+import { AirDriveSchema, HeaterSchema, PlatenMapSchema, PressRecordSchema, PressSchema, SurveySchema, UseSinceSchema } from '../core/press';
 import { RunEventSchema, RunSchema } from '../core/run';
 import { ART_KINDS, PEELS, ProductSchema, TestedSchema } from '../core/sheet';
 import { PhraseSchema } from '../core/units';
@@ -291,6 +291,13 @@ export const ComputeCardSchema = z.object({
   learned: z.array(LearnedShiftSchema).max(500).default([]),
   /** Tested settings, made on this press. */
   tested: z.array(TestedSchema).max(500).default([]),
+  /** The day it is: figures measured long before are known less well; absent: as on the day they were found. */
+  today: z.iso.date().optional(),
+  /** Closings the press has made since a day on which it was measured. */
+  closingsSince: z
+    .array(UseSinceSchema.omit({ pressId: true }))
+    .max(40)
+    .default([]),
   /** What ways out may draw on; empty when absent. */
   shelf: z
     .object({ products: z.array(ProductSchema).max(500), presses: z.array(PressSchema).max(50) })

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { type Case, inputOf, PRESSES } from '../../../test/trade/check';
 import { STARTING_HOUSE } from '../house';
-import { lampAt } from '../judgement';
+import { lampAt, STATE_RANK } from '../judgement';
 import { phraseText } from '../units';
 import { resolve } from './resolve';
 import { coolingTimeS } from './stages';
@@ -28,6 +28,24 @@ describe('the set value', () => {
       resolve(input({ on: 'three-fibre-tee', ...change })).window.bounds.find((b) => b.side === 'mark')?.surfaceC ?? 0;
     expect(wall({ with: 'screen-printed', figures: { prePressS: 10 } })).toBeLessThan(wall({ with: 'screen-printed' }));
     expect(wall({ choices: { cover: true } })).toBeGreaterThan(wall({}) + 1);
+  });
+});
+
+describe('a press measured long ago', () => {
+  const true_ = input();
+  const on = (today: string, closings = 0) =>
+    resolve({ ...true_, today, uses: [{ pressId: true_.press.id, on: PRESSES.true.calibration?.on ?? '', closings }] });
+  it('is less sure with every year and every closing, and the card says how old its figure is', () => {
+    const spreads = [on('2026-02-01'), on('2026-08-01'), on('2026-08-01', 20_000), on('2031-02-01')].map((card) => card.window.spreadK);
+    expect([...spreads].sort((a, b) => a - b)).toEqual(spreads);
+    expect(on('2026-02-02').window).toMatchObject({ measured: true });
+    expect(says(on('2031-02-01').reasons)).toMatch(/measured on 2026-02-01: .*: 1826 days and the closings since have made it less sure/);
+    expect(says(on('2026-02-20').reasons)).not.toMatch(/less sure/);
+  });
+  it('never makes a lamp worse than not measuring did, however old', () => {
+    const never = resolve({ ...true_, press: { ...true_.press, calibration: null } });
+    for (const today of ['2027-02-01', '2040-02-01', '2099-02-01'])
+      expect(STATE_RANK[on(today).lamp.state]).toBeLessThanOrEqual(STATE_RANK[never.lamp.state]);
   });
 });
 

@@ -2,7 +2,7 @@
 
 import { type Draft, keptWords, ownSetC, type PreparedInput, pressOf, type Reason, testedWords } from '../draft';
 import { type Aim, aimOf, type Judgement, marginsAt, settable, smallestMargin, type Window } from '../judgement';
-import { BAND_KPA, pressOffset, setForMiddle } from '../press';
+import { BAND_KPA, daysBetween, pressOffset, setForMiddle } from '../press';
 import { type Allowed, CHOSEN_STAGES, type ChosenStage, figurePhrase } from '../sheet';
 import { contact, type Phrase, type PhrasePart, phrase, setTemp, temp, tempDiff } from '../units';
 import type { Card } from './schema';
@@ -35,15 +35,29 @@ function sheetWords({ name, source }: PreparedInput['product'], { written, ours,
 const SAME_SETTING_K = 1.01;
 
 /** Why the card begins at its set value. */
-function pickWords(press: PreparedInput['press'], window: Window, aim: Aim | null, margin: PhrasePart): Phrase {
+function pickWords({ press, print }: Pick<PreparedInput, 'press' | 'print'>, window: Window, aim: Aim | null, margin: PhrasePart): Phrase {
+  const lowerByHand = print.choices.lowerC !== undefined;
   const shown = setTemp(window.bestSetC, press.set.unit);
   const least = phrase`of all it can be set to, ${shown} has the least risk, with ${margin} to the nearest side.`;
-  if (aim === null) return phrase`Of all it can be set to, ${shown} has the least risk, with ${margin} to the nearest side.`;
+  if (aim === null && lowerByHand)
+    return phrase`Over the lower platen set by hand the upper one serves best at ${shown}, with ${margin} to the nearest side.`;
+  if (aim === null)
+    return phrase`Of all pairs of platens that serve the glue, the one with the coolest face: the upper at ${shown}, with ${margin} to the nearest side.`;
   const isTaken = Math.abs(window.bestSetC - settable(press, setForMiddle(window, aim.tempC))) < SAME_SETTING_K;
   const what = aim.named ? phrase`The sheet begins at ${temp(aim.tempC)}` : phrase`The middle of the sheet is ${temp(aim.tempC)}`;
   return isTaken
     ? phrase`${what}: on ${press.name} that is ${shown}, with ${margin} to the nearest side.`
     : phrase`${what}, which risks too much here; ${least}`;
+}
+
+/** A measurement this old is told with its age, days. */
+const OLD_DAYS = 60;
+
+/** How long ago a press was measured, where that is long enough to have made it less sure. */
+function agoWords({ press: { calibration }, today }: PreparedInput): string {
+  if (!calibration || today === undefined) return '';
+  const days = daysBetween(calibration.on, today);
+  return days < OLD_DAYS ? '' : `: ${days} days and the closings since have made it less sure`;
 }
 
 /** How the set temperature was found, after what the decisions said of it. */
@@ -68,10 +82,10 @@ export function temperatureReasons(
     {
       source: 'press',
       says: measured
-        ? phrase`${press.name} measured on ${press.calibration?.on ?? ''}: surface ${tempDiff(Math.abs(offsetK))} ${offsetK < 0 ? 'cooler' : 'hotter'} than it shows, give or take ${tempDiff(spreadK)} over the art.`
+        ? phrase`${press.name} measured on ${press.calibration?.on ?? ''}: surface ${tempDiff(Math.abs(offsetK))} ${offsetK < 0 ? 'cooler' : 'hotter'} than it shows, give or take ${tempDiff(spreadK)} over the art${agoWords(input)}.`
         : phrase`${press.name} was never measured: taken as it shows, give or take ${tempDiff(spreadK)}.`,
     },
-    { source: aim === null ? 'physics' : 'sheet', says: pickWords(press, window, aim, tempDiff(best)) },
+    { source: aim === null ? 'physics' : 'sheet', says: pickWords(input, window, aim, tempDiff(best)) },
   ];
   if (kept) says.push({ source: 'house', says: phrase`${keptWords(kept, input)} The nearest side is ${tempDiff(here)} away.` });
   if (tested) says.push({ source: 'blank', says: phrase`${testedWords(tested, input)} The nearest side is ${tempDiff(here)} away.` });

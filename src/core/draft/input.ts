@@ -3,7 +3,7 @@ import { z } from 'zod';
 import type { House } from '../house';
 import { type Aid, type Blank, type Fabric, Id, type Position } from '../materials';
 import { type Print, pressingOrder, type RosterEntry } from '../order';
-import type { FoundSlips, PlatenMap, Press, Surface } from '../press';
+import type { FoundSlips, PlatenMap, Press, Surface, UseSince } from '../press';
 import type { Product, Tested } from '../sheet';
 import type { Laid } from './laid';
 
@@ -43,6 +43,10 @@ export interface ResolveInput {
   maps?: readonly PlatenMap[];
   /** The last slips of paper pulled at any press of the shop. */
   slips?: readonly FoundSlips[];
+  /** The day it is, ISO: what was measured long ago is known less well; absent: as on the day it was measured. */
+  today?: string;
+  /** What presses have been through since they were measured. */
+  uses?: readonly UseSince[];
   /** Tested settings of the shop, and the presses they were made on. */
   tested?: readonly Tested[];
   presses?: readonly Press[];

@@ -2,7 +2,7 @@
 
 import type { Print } from '../order';
 import type { Lay } from '../placement';
-import { type Area, type PlatenMap, type Press, type Surface, surfaceOf, surfaceOver } from '../press';
+import { type Area, aged, daysBetween, type PlatenMap, type Press, type Surface, surfaceOf, surfaceOver } from '../press';
 import type { PreparedInput, ResolveInput } from './input';
 import { laidOf, layOf } from './laid';
 
@@ -18,23 +18,38 @@ export const layIn = ({ laid, print }: Pick<PreparedInput, 'laid' | 'print'>): L
 export const mapOf = ({ maps, press, print }: Pick<ResolveInput, 'maps' | 'press' | 'print'>): PlatenMap | undefined =>
   maps?.find((map) => map.pressId === press.id && map.platen === (print.choices.platenId ?? 'upper'));
 
+/** A surface that was measured on a day, as it is known today. */
+function asKnown({ press, today, uses }: ResolveInput, surface: Surface, on: string): Surface {
+  if (today === undefined) return surface;
+  const closings = uses?.find((one) => one.pressId === press.id && one.on === on)?.closings ?? 0;
+  return aged(surface, { days: daysBetween(on, today), closings });
+}
+
 /** The lower platen as surveyed: split heat is judged by it. */
-function lowerAsMeasured({ maps, press }: ResolveInput, art: Area): Press {
+function lowerAsMeasured(input: ResolveInput, art: Area): Press {
+  const { maps, press } = input;
   const map = maps?.find((one) => one.pressId === press.id && one.platen === 'lower');
   if (!map || !press.lower) return press;
-  const { offsetK, spreadK } = surfaceOver(map, art);
+  const { offsetK, spreadK } = asKnown(input, surfaceOver(map, art), map.on);
   return { ...press, lower: { ...press.lower, offsetK, spreadK } };
 }
 
-/** The press and its surface under the art, as surveyed. A figure typed in for the upper platen after its survey stands. */
+/** What was found of the upper platen last, and when: a figure typed in after its survey stands. Null: it was never measured. */
+function lastFound(press: Press, map: PlatenMap | undefined, art: Area): { surface: Surface; on: string; how: string } | null {
+  const { calibration } = press;
+  if (calibration && (!map || calibration.on > map.on)) return { surface: surfaceOf(press, art), on: calibration.on, how: calibration.how };
+  return map ? { surface: surfaceOver(map, art), on: map.on, how: `survey, ${map.how}` } : null;
+}
+
+/** The press and its surface under the art, as it is known today. */
 function asMeasured(input: ResolveInput, art: Area): { press: Press; surface: Surface } {
   const press = lowerAsMeasured(input, art);
-  const map = mapOf(input);
-  if (!map || (press.calibration && press.calibration.on > map.on)) return { press, surface: surfaceOf(press, art) };
-  const surface = surfaceOver(map, art);
+  const found = lastFound(press, mapOf(input), art);
+  if (!found) return { press, surface: surfaceOf(press, art) };
+  const { on, how } = found;
+  const surface = asKnown(input, found.surface, on);
   const { offsetK, spreadK, slope, spreadPerK, refC } = surface;
-  const calibration = { offsetK, spreadK, slope, spreadPerK, refC, on: map.on, how: `survey, ${map.how}` };
-  return { press: { ...press, calibration }, surface };
+  return { press: { ...press, calibration: { offsetK, spreadK, slope, spreadPerK, refC, on, how } }, surface };
 }
 
 /** What every judgement starts from: the print placed, the piece laid, the press as it is under the art. */

@@ -40,7 +40,6 @@ export { type Curve, type Solved, type SolveOptions, solve } from './solve';
 export { type Axis, SWEPT, type SweepAsk, SweepAskSchema, type Swept, sweepRows, valuesOf, withInput } from './sweep';
 export {
   curveBetween,
-  heldBetween,
   limitLine,
   type Span,
   sharesAt,

@@ -153,13 +153,7 @@ export interface Span {
 const LIMIT_TIME_S = 15;
 
 /** The hottest of a place between two platens, and the time at it that is worth all it went through. */
-export function heldBetween(
-  seen: TwoSided,
-  place: TwoSidedPlace,
-  upperC: number,
-  lowerC: number,
-  { fromS, closing, shutOnly }: Span,
-): Held {
+function heldBetween(seen: TwoSided, place: TwoSidedPlace, upperC: number, lowerC: number, { fromS, closing, shutOnly }: Span): Held {
   const { toS } = shutIn(seen, closing);
   const whole = within(curveBetween(seen, place, upperC, lowerC), fromS, toS);
   const counted = shutOnly

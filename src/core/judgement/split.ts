@@ -109,7 +109,7 @@ function boundsOver(asked: Asked, lowerSetC: number, doses: Doses): Bound[] {
       const near = Math.min(1, FAR_K / Math.abs(line.upperC - at.upperC));
       const surfaceC = at.upperC + near * (line.upperC - at.upperC);
       const sdK = near * doubtK;
-      const says = phrase`${limit.what} at ${temp(limitFor(heldS))}, held as good as ${seconds(Math.max(1, Math.round(heldS)))} in all; over a lower platen at ${temp(lowerSetC)} that is ${platenWords(press, surfaceC, 'upper platen')}`;
+      const says = phrase`${limit.what} at ${temp(limitFor(heldS))}, as if held ${seconds(Math.max(1, Math.round(heldS)))} in all; over a lower platen at ${temp(lowerSetC)} that is ${platenWords(press, surfaceC, 'upper platen')}`;
       return { side: limit.side, keep: 'below', surfaceC, sdK, ours: false, eased: limit.eased, says };
     }),
   ];

@@ -129,7 +129,7 @@ const STRIDE = 10;
  * Near its least the risk is convex in the set value. Far from the setting a press was measured at its doubt grows, which bends
  * it, so the whole range is looked through in strides first.
  */
-export function leastRisk(surface: Surface, bounds: readonly BareBound[], press: Press): number {
+function leastRisk(surface: Surface, bounds: readonly BareBound[], press: Press): number {
   const { unit, step } = press.set;
   const low = Math.ceil(toShown(press.set.minC, unit) / step - 1e-9);
   const high = Math.max(low, Math.floor(toShown(press.set.maxC, unit) / step + 1e-9));

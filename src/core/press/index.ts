@@ -1,5 +1,6 @@
 /** Presses: what they really do for what they are set to. */
 
+export { aged, daysBetween, type UseSince, UseSinceSchema } from './ageing';
 export {
   type AirDrive,
   AirDriveSchema,

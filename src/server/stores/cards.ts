@@ -6,15 +6,16 @@ import type { LearnedShift, ResolveInput } from '../../core/draft';
 import type { House } from '../../core/house';
 import type { LampState } from '../../core/judgement';
 import { type Line, type Order, type Print, pressingOrder, topLayer } from '../../core/order';
-import type { FoundSlips, PlatenMap, Press } from '../../core/press';
+import type { FoundSlips, PlatenMap, Press, UseSince } from '../../core/press';
 import { pressStage } from '../../core/sheet';
 import { notFound } from '../http/problem';
 import { readHouse } from './house';
 import { learnedShifts } from './learned';
 import { type Db, perShop, remember } from './perShop';
-import { asLogged, latestMaps, latestSlips } from './pressRecords';
+import { asLogged, dayOf, latestMaps, latestSlips } from './pressRecords';
 import { markOf, whileSame } from './revisions';
 import { listPresses, readShelf, type Shelf } from './shelf';
+import { usesSince } from './uses';
 import type { Versioned } from './versioned';
 
 /** Everything cards are worked out from, read once for many lines. */
@@ -24,6 +25,9 @@ export interface Facts extends Shelf {
   maps: readonly PlatenMap[];
   slips: readonly FoundSlips[];
   learned: readonly LearnedShift[];
+  /** The day it is, and what presses have been through since they were measured. */
+  today?: string | undefined;
+  uses?: readonly UseSince[];
 }
 /** Facts as the shop has them now. */
 export interface ShopFacts extends Facts {
@@ -34,20 +38,30 @@ export interface ShopFacts extends Facts {
 type Settled = Omit<ShopFacts, 'learned'>;
 const settledOf = perShop(() => new Map<'facts', { mark: string; value: Settled }>());
 
+/** What a press has been through is counted anew after so many changes of the log. */
+const COUNTED_EVERY = 200;
+
 /**
- * Read once while shelf, presses and house stay as they are; what the log has learned changes with every piece. Their mark is
- * taken before they are read: what another thread writes meanwhile makes them old, never new under an old name.
+ * Read once while shelf, presses and house stay as they are, and the day; what the log has learned changes with every piece.
+ * Their mark is taken before they are read: what another thread writes meanwhile makes them old, never new under an old name.
  */
 export function readFacts(db: Db): ShopFacts {
-  const mark = markOf(db, 'shelf', 'presses', 'house');
-  const settled = whileSame(db, settledOf(db), 'facts', mark, () => ({
-    ...readShelf(db),
-    presses: listPresses(db).rows.map((row) => asLogged(db, row.doc)),
-    house: readHouse(db).doc,
-    maps: latestMaps(db),
-    slips: latestSlips(db),
-    mark,
-  }));
+  const today = dayOf(Date.now());
+  const mark = [markOf(db, 'shelf', 'presses', 'house'), today, Math.floor(Number(markOf(db, 'log')) / COUNTED_EVERY)].join(' ');
+  const settled = whileSame(db, settledOf(db), 'facts', mark, () => {
+    const known = listPresses(db).rows.map((row) => asLogged(db, row.doc));
+    const maps = latestMaps(db);
+    return {
+      ...readShelf(db),
+      presses: known,
+      house: readHouse(db).doc,
+      maps,
+      slips: latestSlips(db),
+      today,
+      uses: usesSince(db, known, maps),
+      mark,
+    };
+  });
   return { ...settled, learned: learnedShifts(db, settled.house) };
 }
 
@@ -99,6 +113,8 @@ export function inputOf(facts: Facts, order: Pick<Order, 'lines'>, line: Line, p
     learned: facts.learned,
     tested: facts.tested,
     presses: facts.presses,
+    ...(facts.today !== undefined && { today: facts.today }),
+    ...(facts.uses && { uses: facts.uses }),
   };
 }
 
@@ -121,6 +137,8 @@ export function computeInput({
   maps,
   learned,
   tested,
+  today,
+  closingsSince,
 }: ComputeCard): ResolveInput {
   const line: Line = { id: 'line', blankId: blank.id, size, count: 1, prints: [print], roster, perClosing };
   const facts: Facts = {
@@ -134,6 +152,8 @@ export function computeInput({
     slips: [],
     learned,
     tested,
+    today,
+    uses: closingsSince.map((one) => ({ ...one, pressId: print.pressId })),
   };
   return inputOf(facts, { lines: [line] }, line, print);
 }

@@ -19,6 +19,8 @@ import { addPlayedEvents, startRun } from './runs';
 import type { Db } from './versioned';
 
 const DemoOrder = OrderSchema.omit({ due: true }).extend({ dueInDays: z.number().int(), removed: z.boolean().default(false) });
+/** A press, with how long ago it was measured. */
+const DemoPress = z.looseObject({ calibration: z.looseObject({ daysAgo: z.number().int() }).nullable() });
 const DemoRun = z.object({
   id: z.string(),
   orderId: z.string(),
@@ -54,7 +56,11 @@ export function loadDemoShop(db: Db, folder: string, today: Date): void {
   for (const doc of read('blanks', z.array(BlankSchema))) db.insert(blanks).values({ id: doc.id, version: 1, doc }).run();
   for (const doc of read('products', z.array(ProductSchema))) db.insert(products).values({ id: doc.id, version: 1, doc }).run();
   for (const doc of read('aids', z.array(AidSchema))) db.insert(aids).values({ id: doc.id, version: 1, doc }).run();
-  for (const doc of read('presses', z.array(PressSchema))) db.insert(presses).values({ id: doc.id, version: 1, doc }).run();
+  for (const { calibration, ...press } of read('presses', z.array(DemoPress))) {
+    const { daysAgo, ...found } = calibration ?? { daysAgo: 0 };
+    const doc = PressSchema.parse({ ...press, calibration: calibration && { ...found, on: dayFrom(today, -daysAgo) } });
+    db.insert(presses).values({ id: doc.id, version: 1, doc }).run();
+  }
   const demoTested = z.array(TestedSchema.omit({ testedOn: true }).extend({ daysAgo: z.number().int() }));
   for (const { daysAgo, ...one } of read('tested', demoTested))
     db.insert(tested)

@@ -31,7 +31,7 @@ import { find, list, type Versioned } from './versioned';
 const DAY_MS = 86_400_000;
 
 /** Day of an instant in the server's own time, ISO. */
-const dayOf = (at: number): string => {
+export const dayOf = (at: number): string => {
   const day = new Date(at);
   const two = (n: number) => String(n).padStart(2, '0');
   return `${day.getFullYear()}-${two(day.getMonth() + 1)}-${two(day.getDate())}`;

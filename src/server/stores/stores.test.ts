@@ -3,6 +3,7 @@ import { join } from 'node:path';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { CardSchema } from '../../core/card';
 import { cueOf, factOf, type RunEvent } from '../../core/run';
+import { toInside } from '../../core/units';
 import { openShop, type Shop } from '../db';
 import { bench, orderReply } from './bench';
 import { cardsOf, cardsOfOrder, judgedOrder, readFacts } from './cards';
@@ -13,11 +14,14 @@ import { beginShop } from './newShop';
 import { openRun } from './openedRun';
 import { findOrder, putOrder, removeOrder } from './orders';
 import { addPressing, logNames, searchLog } from './pressings';
+import { dayOf } from './pressRecords';
 import { readRail } from './rail';
 import { startRun, takeEvent } from './runs';
 import { listPresses, putPress, readShelf } from './shelf';
+import { usesSince } from './uses';
 
-const TODAY = new Date(2026, 10, 25, 9);
+/** Nine in the morning of the day the test runs: what was measured long ago is known less well. */
+const TODAY = new Date(new Date().setHours(9, 0, 0, 0));
 let shop: Shop;
 
 function fresh(fill: (shop: Shop) => void): Shop {
@@ -46,6 +50,18 @@ describe('the demo shop', () => {
       .filter((row) => row.lamp === 'hold')
       .map((row) => cardsOfOrder(facts, findOrder(shop.db, row.orderId).doc)[0]?.card.lamp.findings[0]?.rule);
     expect(new Set(held).size).toBe(3);
+  });
+  it('counts what each press went through since the day it was measured', () => {
+    const { presses, maps, today } = readFacts(shop.db);
+    expect(today).toBe(dayOf(TODAY.getTime()));
+    const { on } = presses.find(({ name }) => name === 'Swing-away')?.calibration ?? { on: '' };
+    const since = searchLog(shop.db, { press: 'Swing-away', from: on, limit: 1 }).total;
+    expect(since).toBeGreaterThan(10);
+    expect(usesSince(shop.db, presses, maps).find((one) => one.pressId === 'press-swing')).toEqual({
+      pressId: 'press-swing',
+      on,
+      closings: 2 * since,
+    });
   });
   it('whose house changes while cards are judged gives cards of the new house to who asks next', () => {
     const { db } = fresh((one) => loadDemoShop(one.db, join(process.cwd(), 'demo'), TODAY));
@@ -183,12 +199,14 @@ describe('the log', () => {
     ] as const)
       expect(names.reduce((sum, name) => sum + total({ [field]: name, limit: 1 }), 0)).toBe(101);
     expect(total({ product: 'Curlew Two-Sheet', outcome: 'spoiled', limit: 1 })).toBe(2);
-    expect(total({ from: '2026-11-24', limit: 1 }) + total({ to: '2026-11-23', limit: 1 })).toBe(101);
-    expect(total({ from: '2026-11-24', to: '2026-11-24', limit: 1 })).toBe(6);
+    const daysAgo = (n: number) => dayOf(TODAY.getTime() - n * 24 * 3_600_000);
+    expect(total({ from: daysAgo(1), limit: 1 }) + total({ to: daysAgo(2), limit: 1 })).toBe(101);
+    expect(total({ from: daysAgo(1), to: daysAgo(1), limit: 1 })).toBe(6);
   });
   it('a pressing says what was carded and what was done', () => {
     const [last] = searchLog(shop.db, { orderId: 'order-guide-tees', limit: 1 }).pressings;
-    expect(last).toMatchObject({ setC: 135, timeS: 9, pressedS: 9.4, peel: 'warm', pressureBand: 'medium', operator: 'MB', roomC: 21 });
+    expect(last?.setC).toBeCloseTo(toInside(272, 'F'), 6);
+    expect(last).toMatchObject({ timeS: 9, pressedS: 9.4, peel: 'warm', pressureBand: 'medium', operator: 'MB', roomC: 21 });
     expect(last?.closings.map((closing) => closing.stage)).toEqual(['pre-press', 'press']);
   });
 });

@@ -42,7 +42,7 @@ export function HeatWays({ ways, unit, onTake }: HeatWaysProps) {
             {way.isChosen ? (
               <span className="flex min-h-12 items-center font-semibold text-teal">This card</span>
             ) : (
-              <button type="button" className="act" onClick={() => onTake(way.heat)}>
+              <button type="button" className="act mt-2" onClick={() => onTake(way.heat)}>
                 Press it this way
               </button>
             )}
