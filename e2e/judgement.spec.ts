@@ -137,8 +137,10 @@ test('split heat stands beside heat from above, its lower platen can be set by h
   await expect(card).toContainText('Set the lower platen to 290 °F');
   await page.getByRole('button', { name: /Undo/ }).click();
   await expect(card).not.toContainText('Set the lower platen to 290 °F');
-  await page.getByRole('button', { name: /Undo/ }).click();
+  await ways.getByRole('button', { name: 'Press it this way' }).click();
   await expect(card).not.toContainText('Set the lower platen to');
+  await page.getByRole('button', { name: /Undo/ }).click();
+  await expect(card).toContainText('Set the lower platen to');
 });
 
 test('two prints on one piece: each its own card, the second with a slip sheet for the first', async ({ page }) => {

@@ -157,6 +157,7 @@ const houses: fc.Arbitrary<House> = fc.record({
     batch: fc.constantFrom('piece', 'step'),
     felt: fc.constantFrom('protect', 'leave out'),
     insideMark: fc.constantFrom('care', 'accept'),
+    coolsOn: fc.constantFrom('table', 'air', 'rack', 'base'),
   }),
   figures: fc.constant(STARTING_HOUSE.figures),
   operators: fc.constant([]),

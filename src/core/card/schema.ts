@@ -57,6 +57,11 @@ export const StageSchema = z.object({
   /** Who is busy: the press, the clock, or the hands. */
   by: z.enum(['press', 'clock', 'hands']),
   timeS: z.number(),
+  /**
+   * Of a wait: from when it may be peeled, and until when it still is as warm as it should be, s after opening; null: it keeps.
+   * `onBase`: it is left on the press meanwhile.
+   */
+  span: z.object({ fromS: z.number(), toS: z.number().nullable(), onBase: z.boolean().optional() }).optional(),
   /** What the upper platen is set to for it, °C; null where the press is not closed. */
   setC: Temp.nullable(),
   says: PhraseSchema,

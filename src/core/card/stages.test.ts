@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { inputs } from '../../../test/shops';
-import { inputOf } from '../../../test/trade/check';
+import { type Case, inputOf } from '../../../test/trade/check';
+import type { HouseRules } from '../house';
 import { resolve } from './resolve';
 import type { Stage } from './schema';
 import { coolingTimeS, minutesOf } from './stages';
@@ -109,5 +110,41 @@ describe('minutes', () => {
       t += dt;
     }
     expect(Math.abs(coolingTimeS(massJm2K, fromC, roomC) - t)).toBeLessThan(1);
+  });
+});
+
+describe('the wait before a peel', () => {
+  const waitOf = (coolsOn: HouseRules['coolsOn'], change: Partial<Case> = {}) => {
+    const one = inputOf({ says: 'peel', on: 'cotton-tee', with: 'cut-film', ...change });
+    const { stages } = resolve({ ...one, house: { ...one.house, rules: { ...one.house.rules, coolsOn } } });
+    return stages.find(({ kind }) => kind === 'wait');
+  };
+  const cold = { with: 'two-sheet-toner' as const };
+  it('is a span by where the piece is laid: soonest on a table, last on a rack, a minute and more on the base', () => {
+    const spans = (['table', 'air', 'rack', 'base'] as const).map((where) => waitOf(where)?.span ?? { fromS: Number.NaN, toS: null });
+    const from = spans.map(({ fromS }) => fromS);
+    expect([...from].sort((a, b) => a - b)).toEqual(from);
+    // a shirt with its carrier: about half a minute in air, a third of that on a cool table
+    expect(from[0]).toBeGreaterThanOrEqual(6);
+    expect(from[0]).toBeLessThanOrEqual(14);
+    expect(from[1]).toBeGreaterThanOrEqual(22);
+    expect(from[1]).toBeLessThanOrEqual(40);
+    expect(from[3]).toBeGreaterThan(45);
+    for (const { fromS, toS } of spans) expect(toS).toBeGreaterThan(fromS + 5);
+  });
+  it('to cold takes two or three minutes and keeps; on a warm base it is laid on a table instead', () => {
+    for (const where of ['table', 'air', 'rack'] as const) {
+      const { span, timeS } = waitOf(where, cold) ?? {};
+      expect(span?.toS).toBeNull();
+      expect(timeS).toBe(span?.fromS);
+      expect(timeS).toBeGreaterThan(60);
+      expect(timeS).toBeLessThan(240);
+    }
+    expect(waitOf('base', cold)?.span).toEqual(waitOf('table', cold)?.span);
+  });
+  it('is longer for a hotter press, and leaves the piece on the press where it cools there', () => {
+    expect(waitOf('air', { choices: { setC: 159 } })?.timeS).toBeGreaterThan(waitOf('air', { choices: { setC: 146 } })?.timeS ?? 0);
+    expect(waitOf('base')?.span?.onBase).toBe(true);
+    expect(waitOf('table')?.span?.onBase).toBeUndefined();
   });
 });

@@ -6,14 +6,12 @@ import type { SetValues } from '../judgement';
 import { aidFor, type CoverKind, coverAid, isHard } from '../materials';
 import { dwell } from '../press';
 import type { Peel, Product } from '../sheet';
-import { phrase, seconds } from '../units';
+import { type Phrase, phrase, seconds } from '../units';
+import { peelSpan, spanWords } from './peelWait';
 import type { Layer, Stage } from './schema';
 
 /** An unhurried pair of hands, s. Drawn on the stage line and counted into the minutes; never judged on. */
 const HANDS_S = { load: 15, place: 25, peel: 4, inspect: 6, trim: 20, rub: 8, turn: 10 } as const;
-
-/** From opening the press to the peel, s: a garment with its carrier in still air. */
-const PEEL_WAIT_S: Record<Peel, number> = { none: 0, hot: 0, warm: 30, cold: 150 };
 
 /** A wait longer than this is used for the next piece; only so much of it counts as this piece's own time, s. */
 const WAIT_COUNTED_S = 45;
@@ -29,13 +27,6 @@ const COLD_OVER_ROOM_K = 5;
 export function coolingTimeS(massJm2K: number, fromC: number, roomC: number): number {
   const overK = Math.max(COLD_OVER_ROOM_K, fromC - roomC);
   return Math.round((massJm2K / AIR_W_M2K) * Math.log(overK / COLD_OVER_ROOM_K));
-}
-
-/** From opening to the peel of this piece, s. */
-function peelWaitS(input: PreparedInput, peel: Peel, setC: number): number {
-  if (!isHard(input.fabric) || peel === 'hot' || peel === 'none') return PEEL_WAIT_S[peel];
-  const cold = coolingTimeS(massOf(input), setC, input.house.room.tempC);
-  return peel === 'cold' ? Math.max(cold, PEEL_WAIT_S.cold) : Math.round(cold / 3);
 }
 
 type Seen = Omit<Layer, 'fresh'>;
@@ -120,6 +111,24 @@ const byClock = (kind: Stage['kind'], timeS: number, says: Stage['says'], layers
   layers,
 });
 
+/** The wait before a peel, by the clock of where the piece is laid; none where it is peeled at once. */
+function waitFor(
+  { input, draft }: { input: PreparedInput; draft: Draft },
+  peel: Peel,
+  closing: { setC: number; timeS: number },
+  layers: Seen[],
+  over: Phrase = phrase``,
+): Plan[] {
+  const span = peelSpan(input, draft, peel, closing);
+  if (!span || span.fromS === 0) return [];
+  return [
+    {
+      ...byClock('wait', span.fromS, phrase`Let it cool to ${peel}${over}: ${spanWords(span, draft)}`, layers),
+      span: { ...span, ...(draft.coolsOn === 'base' && { onBase: true }) },
+    },
+  ];
+}
+
 /** A sheet married to its adhesive sheet: no blank in the press yet. */
 function marrying(input: PreparedInput, draft: Draft, setC: number, parts: ReturnType<typeof partsOf>): Plan[] {
   const { product } = input;
@@ -136,7 +145,7 @@ function marrying(input: PreparedInput, draft: Draft, setC: number, parts: Retur
 }
 
 /** Lower layers, each laid, tacked and freed of its carrier. */
-function tacking(draft: Draft, set: SetValues, parts: ReturnType<typeof partsOf>): { plan: Plan[]; films: Seen[] } {
+function tacking(input: PreparedInput, draft: Draft, set: SetValues, parts: ReturnType<typeof partsOf>): { plan: Plan[]; films: Seen[] } {
   const plan: Plan[] = [];
   let films: Seen[] = [];
   draft.under.forEach(({ product, press: { peel } }, i) => {
@@ -153,7 +162,8 @@ function tacking(draft: Draft, set: SetValues, parts: ReturnType<typeof partsOf>
         [parts.upper, ...cover, ...laid, ...parts.below],
       ),
     );
-    if (PEEL_WAIT_S[peel] > 0) plan.push(byClock('wait', PEEL_WAIT_S[peel], phrase`Let it cool to ${peel}`, [...laid, ...parts.freed]));
+    const tack = { setC: set.tack[i] ?? set.press, timeS: tackOf(draft, i) };
+    plan.push(...waitFor({ input, draft }, peel, tack, [...laid, ...parts.freed]));
     if (peel !== 'none') plan.push(byHands('peel', HANDS_S.peel, phrase`Peel layer ${String(i + 1)}, ${peel}`, [...laid, ...parts.freed]));
     films = [...film, ...films];
   });
@@ -161,18 +171,18 @@ function tacking(draft: Draft, set: SetValues, parts: ReturnType<typeof partsOf>
 }
 
 /** A mask over loose parts comes off again at its own heat. */
-function liftingMask(input: PreparedInput, { mask, peel }: Draft, setC: number, layers: Seen[]): Plan[] {
+function liftingMask(input: PreparedInput, draft: Draft, setC: number, layers: Seen[]): Plan[] {
+  const { mask, peel, timeS } = draft;
   if (mask === null || mask === 'none' || peel !== 'none') return [];
-  const waitS = peelWaitS(input, mask, setC);
-  const wait = waitS > 0 ? [byClock('wait', waitS, phrase`Let it cool to ${mask} under its mask`, layers)] : [];
+  const wait = waitFor({ input, draft }, mask, { setC, timeS }, layers, phrase` under its mask`);
   return [...wait, byHands('peel', HANDS_S.peel, phrase`Lift the mask, ${mask}`, layers)];
 }
 
 /** A cover that stays on after the second press until it can be pulled. */
-function pulling(input: PreparedInput, { cover, pull }: NonNullable<Draft['finish']>, setC: number, layers: Seen[]): Plan[] {
-  if (pull === 'none') return [];
-  const waitS = peelWaitS(input, pull, setC);
-  const wait = waitS > 0 ? [byClock('wait', waitS, phrase`Let it cool to ${pull} under the ${COVER_SHEETS[cover].name}`, layers)] : [];
+function pulling(input: PreparedInput, draft: Draft, setC: number, layers: Seen[]): Plan[] {
+  if (!draft.finish || draft.finish.pull === 'none') return [];
+  const { cover, pull, timeS } = draft.finish;
+  const wait = waitFor({ input, draft }, pull, { setC, timeS }, layers, phrase` under the ${COVER_SHEETS[cover].name}`);
   return [...wait, byHands('peel', HANDS_S.peel, phrase`Pull the ${COVER_SHEETS[cover].name}, ${pull}`, layers)];
 }
 
@@ -193,7 +203,7 @@ export function stagesOf(input: PreparedInput, draft: Draft, set: SetValues): St
       : phrase`Pre-press, ${how}, ${seconds(draft.prePressS)}`;
     plan.push(byPress('pre-press', draft.prePressS, set.prePress, says, [upper, ...over, ...under, ...below]));
   }
-  const { plan: tacks, films } = tacking(draft, set, parts);
+  const { plan: tacks, films } = tacking(input, draft, set, parts);
   plan.push(...tacks);
   const top = parts.films.slice(-1);
   const laid = [...parts.carrier(product), ...top, ...films];
@@ -225,8 +235,7 @@ export function stagesOf(input: PreparedInput, draft: Draft, set: SetValues): St
   }
   if (draft.rub) plan.push(byHands('rub', HANDS_S.rub, phrase`Rub it down under a cloth`, [...laid, ...below]));
   const { peel } = draft;
-  const waitS = peelWaitS(input, peel, set.press);
-  if (waitS > 0) plan.push(byClock('wait', waitS, phrase`Let it cool to ${peel}`, [...laid, ...freed]));
+  plan.push(...waitFor({ input, draft }, peel, { setC: set.press, timeS: draft.timeS }, [...laid, ...freed]));
   if (peel !== 'none') plan.push(byHands('peel', HANDS_S.peel, phrase`Peel ${peel}`, [...laid, ...freed]));
   plan.push(...liftingMask(input, draft, set.press, [...laid, ...freed]));
   const done = [...top, ...films];
@@ -239,7 +248,7 @@ export function stagesOf(input: PreparedInput, draft: Draft, set: SetValues): St
         phrase`Second press, ${seconds(draft.finish.timeS)}, under ${COVER_SHEETS[draft.finish.cover].name}`,
         [upper, parts.sheet(draft.finish.cover), ...done, ...below],
       ),
-      ...pulling(input, draft.finish, set.finish, [parts.sheet(draft.finish.cover), ...done, ...freed]),
+      ...pulling(input, draft, set.finish, [parts.sheet(draft.finish.cover), ...done, ...freed]),
     );
   if (draft.weight) {
     const coolS = coolingTimeS(massOf(input), set.press, input.house.room.tempC);

@@ -13,7 +13,7 @@ type Own<Settled, Known> = Omit<Settled, keyof Known>;
 
 const NOTHING_ASKED: Asked = { group: undefined, colour: undefined, alternative: undefined };
 const UNTIMED: Own<Timed, Arranged> = { timeS: 0, prePressS: 0, prePressCover: null };
-const NOTHING_AFTER: Own<Draft, Timed> = { spots: 1, finish: null, rub: false, trial: false, weight: false };
+const NOTHING_AFTER: Own<Draft, Timed> = { spots: 1, finish: null, rub: false, trial: false, weight: false, coolsOn: 'table' };
 const arrangedAsUsual = ({ press }: PreparedInput, sheeted: Sheeted): Own<Arranged, Sheeted> => ({
   band: pressOf(sheeted).pressure.band,
   cover: null,

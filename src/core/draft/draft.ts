@@ -1,4 +1,5 @@
 /** The draft of a card, phase by phase: every value that is decided before the temperature is worked out from them. What a phase knows is all that the one before it settled. */
+import type { HouseRules } from '../house';
 import { type CoverKind, type FabricGroup, faceOf, isHard, type PressureBand, thermalMass } from '../materials';
 import { type Base, type Print, topLayer } from '../order';
 import type { InTheWay } from '../placement';
@@ -77,6 +78,8 @@ export interface Draft extends Timed {
   rub: boolean;
   trial: boolean;
   weight: boolean;
+  /** Where it is laid to cool before a warm or a cold peel. */
+  coolsOn: HouseRules['coolsOn'];
 }
 
 /** The press stage of the sheet as it holds for this piece. */

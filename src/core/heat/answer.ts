@@ -107,4 +107,4 @@ export const bandOfAsk = (ask: HeatAsk, doubt: Doubt): BondBand =>
 
 /** Seconds after opening until a piece is warm and cold, wherever it is laid. */
 export const peelOfAsk = ({ piece, passage, where }: { piece: Piece; passage: Passage; where: CoolingPlace }): PeelClock =>
-  peelClock(piece, passage, where, WEIGHED);
+  peelClock(piece, passage, { where }, WEIGHED);

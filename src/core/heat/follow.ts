@@ -2,7 +2,7 @@
 import { remembered } from '../numerics';
 import { tempAt, within } from './indices';
 import { type Piece, sceneOf } from './piece';
-import { solve } from './solve';
+import { type SolveOptions, solve } from './solve';
 
 /** A share of an excess temperature that a place has reached, 0 to 1, over the time the press is shut. */
 interface Share {
@@ -20,6 +20,8 @@ export interface Follow {
 const WATCHED_S = 60;
 /** Read to a tenth of a kelvin or so: a limit is no better known. */
 const COARSE = { resolution: 0.3, toleranceK: 0.3 } as const;
+/** A base is some twenty kelvin over the room: a hundredth of that is half of what is seen. */
+const OF_BASE = { resolution: 0.1, toleranceK: 1.5 } as const;
 const follows = remembered<Follow>(600);
 
 function keyOf(place: Place, contactKPa: number, stack: Piece['stack']): string {
@@ -44,7 +46,7 @@ export function followOf(piece: Piece, place: Place): Follow {
   const stack = place !== 'bare' ? piece.stack : piece.stack.filter(({ role }) => role !== 'carrier' && role !== 'transfer');
   return follows(keyOf(place, piece.contactKPa, stack), () => {
     const dry = { ...piece, stack: stack.map((layer) => ({ ...layer, waterKgM2: 0 })), roomC: 0, lowerC: null, droop: null };
-    const shareOf = (surfaceC: number, baseC: number, named: readonly string[]): Share => {
+    const shareOf = (surfaceC: number, baseC: number, named: readonly string[], options: SolveOptions): Share => {
       const scene = sceneOf(
         { ...dry, baseC },
         { surfaceC, timeS: WATCHED_S, prePressS: 0, finish: null, cooling: null },
@@ -52,14 +54,14 @@ export function followOf(piece: Piece, place: Place): Follow {
       );
       const print = scene.probes.filter(({ key }) => key === 'glue').map((glue) => ({ ...glue, key: 'transfer', at: 'top' as const }));
       const stages = scene.stages.filter(({ name }) => named.includes(name));
-      const run = solve({ ...scene, stages, probes: [...scene.probes, ...print] }, COARSE);
+      const run = solve({ ...scene, stages, probes: [...scene.probes, ...print] }, options);
       const pressed = run.stages.at(-1);
       const whole = run.curves[place === 'transfer' ? 'transfer' : 'face'];
       if (!whole || !pressed) throw new TypeError(`the piece has no ${place === 'transfer' ? 'transfer' : 'face'}`);
       const face = within(whole, pressed.fromS, pressed.toS);
       return { timeS: face.timeS.map((t) => t - pressed.fromS), share: face.tempC.map((c) => c / UNIT_K) };
     };
-    return { platen: shareOf(UNIT_K, 0, ['press']), base: shareOf(0, UNIT_K, ['load', 'place', 'press']) };
+    return { platen: shareOf(UNIT_K, 0, ['press'], COARSE), base: shareOf(0, UNIT_K, ['load', 'place', 'press'], OF_BASE) };
   });
 }
 const UNIT_K = 100;

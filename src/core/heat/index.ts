@@ -17,6 +17,7 @@ export { deviations, EFFECTS, type Effect, type Meant, sensitivities } from './e
 export { type Follow, followed, followOf, type Place, platenFor, unheated } from './follow';
 export {
   COLD_OVER_ROOM_K,
+  HARD_COLD_OVER_ROOM_K,
   type PeelClock,
   SOUND,
   tempAt,

@@ -110,6 +110,8 @@ function fallsTo({ timeS, tempC }: Curve, targetC: number): number | null {
 /** Warm enough to bear and cool enough to hold, °C; cold: this much over the room, K. */
 export const WARM_C = { low: 40, high: 60 } as const;
 export const COLD_OVER_ROOM_K = 5;
+/** A hard piece counts as cold a little sooner, K over the room. */
+export const HARD_COLD_OVER_ROOM_K = 10;
 
 /** Seconds after opening until a piece is warm, until it is too cool to count as warm, and until it is cold; null: not while it was watched. */
 export interface PeelClock {
@@ -119,8 +121,8 @@ export interface PeelClock {
 }
 
 /** Reads the peel clock from the temperature at the bond line as the piece cools, its curve starting at the opening. */
-export const peelClockOf = (cooling: Curve, roomC: number): PeelClock => ({
+export const peelClockOf = (cooling: Curve, roomC: number, coldOverRoomK: number = COLD_OVER_ROOM_K): PeelClock => ({
   warmS: fallsTo(cooling, WARM_C.high),
   warmUntilS: fallsTo(cooling, WARM_C.low),
-  coldS: fallsTo(cooling, roomC + COLD_OVER_ROOM_K),
+  coldS: fallsTo(cooling, roomC + coldOverRoomK),
 });

@@ -54,6 +54,9 @@ export const WEIGHT = { name: 'weight', k: 200, rho: 2700, c: 900, thicknessMm: 
 /** Loss of a face to still air, W/m²K. */
 export const AIR_WM2K = 12;
 
+/** Loss of the underside to the still air between the shelves of a rack, W/m²K. */
+export const RACK_WM2K = 6;
+
 const CONTACT_AT_20_KPA = 1e-4;
 const CONTACT_EXPONENT = -0.95;
 /** What lies loose touches about as well as under this, kPa. */

@@ -2,7 +2,7 @@
 import { z } from 'zod';
 import { DWELL_S, SET_C } from '../materials';
 import { CRUSH_KPA } from '../press';
-import { AIR_WM2K, BASE_PLATE_JM2K, contactResistance, LOOSE_KPA, TABLE, WEIGHT } from './layers';
+import { AIR_WM2K, BASE_PLATE_JM2K, contactResistance, LOOSE_KPA, RACK_WM2K, TABLE, WEIGHT } from './layers';
 import { figure, type HeatLayer, type HeatStage, type Probe, type Scene, type Side, Thickness } from './scene';
 
 const ROLES = ['pad over', 'cover', 'carrier', 'transfer', 'fabric', 'underlay', 'pad'] as const;
@@ -73,7 +73,8 @@ export const GluedPieceSchema = PieceSchema.refine(({ stack }) => stack.some(({ 
 
 const Finish = z.object({ surfaceC: Surface, timeS: Dwell, cover: StackLayerSchema.nullable() });
 
-export const COOLING_PLACES = ['air', 'table', 'base', 'weight'] as const;
+/** Hung in the air, on a rack with others, on a table, left on the base, or under a flat weight on a table. */
+export const COOLING_PLACES = ['air', 'rack', 'table', 'base', 'weight'] as const;
 export type CoolingPlace = (typeof COOLING_PLACES)[number];
 
 /** What is done with it, in order. */
@@ -85,7 +86,14 @@ export const PassageSchema = z.object({
   prePressS: figure(0, 600, 'A pre-press', 's'),
   /** A second press after the peel, with the sheet that lies over it. */
   finish: Finish.nullable(),
-  cooling: z.object({ where: z.enum(COOLING_PLACES), forS: figure(1, 14_400, 'A cooling time', 's') }).nullable(),
+  cooling: z
+    .object({
+      where: z.enum(COOLING_PLACES),
+      forS: figure(1, 14_400, 'A cooling time', 's'),
+      /** What was not pressed and hangs under the piece once it is taken off, at the room's temperature: the back of a garment. */
+      under: StackLayerSchema.optional(),
+    })
+    .nullable(),
 });
 export type Passage = z.infer<typeof PassageSchema>;
 
@@ -113,7 +121,9 @@ const asLayer = (
   waterKgM2,
 });
 
-const air = (roomC: number): Side => ({ kind: 'air', roomC, lossWm2K: AIR_WM2K });
+const PLACES = { air: 'in air', rack: 'on a rack' } as const;
+
+const air = (roomC: number, lossWm2K: number = AIR_WM2K): Side => ({ kind: 'air', roomC, lossWm2K });
 
 /** Builds the stages of one piece; `pieceOf` names its own layers, so that many pieces can follow each other over one base. */
 function stagesOf(piece: Piece, passage: Passage, column: 'art' | 'bare', pieceOf: (key: string) => string) {
@@ -190,12 +200,15 @@ function stagesOf(piece: Piece, passage: Passage, column: 'art' | 'bare', pieceO
   }
   const extra: HeatLayer[] = finishCover ? [asLayer(finishCover, roomC)] : [];
   if (passage.cooling) {
-    const { where, forS } = passage.cooling;
-    const left = passage.finish ? [...film, ...cloth] : freed;
+    const { where, forS, under } = passage.cooling;
+    const back = under && { ...under, role: 'fabric' as const, key: pieceOf('back') };
+    if (back && where !== 'base') extra.push(asLayer(back, roomC));
+    const left = [...(passage.finish ? [...film, ...cloth] : freed), ...(back && where !== 'base' ? [back] : [])];
     const table = { ...TABLE, role: 'underlay' as const, key: pieceOf('table') };
     const weight = { ...WEIGHT, role: 'cover' as const, key: pieceOf('weight') };
     if (where === 'base') open('cool on the base', forS, [...left, ...base], resting);
-    else if (where === 'air') open('cool in air', forS, left, air(roomC));
+    else if (where === 'air' || where === 'rack')
+      open(`cool ${PLACES[where]}`, forS, left, air(roomC, where === 'rack' ? RACK_WM2K : AIR_WM2K));
     else {
       extra.push(asLayer(table, roomC));
       if (where === 'weight') extra.push(asLayer(weight, roomC));

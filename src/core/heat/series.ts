@@ -1,7 +1,7 @@
 /** Series: the first pieces of the day, and what else is asked of time: how long to dry, to warm the base, to cool. */
 import type { Adhesive } from './assess';
 import { bondOf, flowOver, type PeelClock, peelClockOf, SOUND, within } from './indices';
-import { type CoolingPlace, type Passage, type Piece, sceneOf, seriesOf } from './piece';
+import { type CoolingPlace, type Passage, type Piece, type StackLayer, sceneOf, seriesOf } from './piece';
 import { type SolveOptions, solve } from './solve';
 
 /** Most pieces of a series: their layers must fit in one scene. */
@@ -163,11 +163,24 @@ export function dryingTime(piece: Piece, surfaceC: number, options: SolveOptions
 /** A piece is watched cooling for so long, s: two hours, and a thick block is cold. */
 const WATCHED_S = 7200;
 
-/** Seconds after opening until this piece is warm and cold, read at its bond line. */
-export function peelClock(piece: Piece, passage: Passage, where: CoolingPlace, options: SolveOptions = {}): PeelClock {
-  const run = solve(sceneOf(piece, { ...passage, cooling: { where, forS: WATCHED_S } }, 'art'), options);
+/**
+ * Seconds after opening until this piece is warm and cold, read at its bond line.
+ *
+ * @param cools where it is laid, what hangs under it there, and what counts as cold, K over the room
+ */
+export function peelClock(
+  piece: Piece,
+  passage: Passage,
+  { where, under, coldOverRoomK }: { where: CoolingPlace; under?: StackLayer | undefined; coldOverRoomK?: number },
+  options: SolveOptions = {},
+): PeelClock {
+  const cooling = { where, forS: WATCHED_S, ...(under && { under }) };
+  const scene = sceneOf(piece, { ...passage, cooling }, 'art');
+  // how long it lay on the base before it was pressed does not tell once it has been
+  const stages = passage.prePressS > 0 ? scene.stages : scene.stages.filter(({ name }) => name !== 'load' && name !== 'place');
+  const run = solve({ ...scene, stages }, options);
   const stage = run.stages.at(-1);
   const glue = run.curves.glue;
   if (!stage || !glue) throw new TypeError('the piece has no bond line');
-  return peelClockOf(within(glue, stage.fromS, stage.toS), piece.roomC);
+  return peelClockOf(within(glue, stage.fromS, stage.toS), piece.roomC, coldOverRoomK);
 }

@@ -88,17 +88,20 @@ describe('what the trade knows comes out', () => {
     );
   });
   it('a jersey with its carrier is below 60 °C within 30 s in air, sooner on a table, never on a hot base', () => {
-    const [air, table] = [peelClock(pieceOf('cotton jersey'), passage(), 'air'), peelClock(pieceOf('cotton jersey'), passage(), 'table')];
+    const [air, table] = [
+      peelClock(pieceOf('cotton jersey'), passage(), { where: 'air' }),
+      peelClock(pieceOf('cotton jersey'), passage(), { where: 'table' }),
+    ];
     expect(air.warmS).toBeLessThan(30);
     expect(air.warmS).toBeGreaterThan(10);
     expect(table.warmS).toBeLessThan(air.warmS ?? 0);
     expect(air.coldS).toBeGreaterThan(60);
     expect(air.coldS).toBeLessThan(180);
     const hot = pieceOf('cotton jersey', { lowerC: 120, baseC: 110 });
-    expect(peelClock(hot, passage(), 'base')).toEqual({ warmS: null, warmUntilS: null, coldS: null });
+    expect(peelClock(hot, passage(), { where: 'base' })).toEqual({ warmS: null, warmUntilS: null, coldS: null });
   });
   it('10 mm of glass takes tens of minutes to cold', () => {
-    const cold = peelClock(pieceOf('glass'), passage({ timeS: 120 }), 'air').coldS;
+    const cold = peelClock(pieceOf('glass'), passage({ timeS: 120 }), { where: 'air' }).coldS;
     expect(cold).toBeGreaterThan(20 * 60);
     expect(cold).toBeLessThan(90 * 60);
   });

@@ -26,7 +26,7 @@ export interface TwoSided {
 /** What is asked of a passage; its temperatures are what is looked for. */
 export type TwoSidedPassage = Pick<Passage, 'timeS' | 'prePressS' | 'finish'>;
 
-const SOLVED = { resolution: 0.6, toleranceK: 0.05 } as const;
+const SOLVED = { resolution: 0.4, toleranceK: 0.1 } as const;
 const UNIT_K = 100;
 /** Samples of a shutting, the denser the nearer to its beginning, and of the time between. */
 const SHUT_SAMPLES = 18;

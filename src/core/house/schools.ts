@@ -160,6 +160,21 @@ const TABLE = {
     },
     example: { blankId: 'three-fibre-tee', family: 'cut-film', print: { heat: 'split' } },
   },
+  coolsOn: {
+    question: 'Where a piece cools before its peel',
+    starts: 'table',
+    answers: {
+      table: { text: 'on a table', changes: 'Warm soonest: the table takes the first heat at once.' },
+      air: { text: 'hung up, in the air', changes: 'Warm later, but cold sooner than on a table.' },
+      rack: { text: 'on a rack with others', changes: 'Little air comes to the underside: warm and cold take the longest.' },
+      base: {
+        text: 'left on the base',
+        changes:
+          'Nothing is carried, but the base keeps it warm for a minute and more, and the press waits. A cold peel is laid on a table all the same.',
+      },
+    },
+    example: { blankId: 'cotton-tee', family: 'textured-film' },
+  },
 } as const satisfies Record<string, SchoolRow>;
 
 type Table = typeof TABLE;

@@ -83,7 +83,7 @@ function timesOf(worked: readonly Worked[]): StageTimes[] {
   });
 }
 
-/** A peel is late once it waited so much longer than carded, s; a cold one never is. */
+/** A peel is late once it waited so much longer than carded, s, where the card does not say until when it is warm; a cold one never is. */
 const PEEL_LATE_S: Record<DonePeel['peel'], number> = { hot: 3, warm: 15, cold: Number.POSITIVE_INFINITY };
 /** And early by so much less, s. */
 const PEEL_EARLY_S = 5;
@@ -99,7 +99,7 @@ function peelsOf(worked: readonly Worked[]): PeelTimes[] {
       plannedS: mean(({ plannedS }) => plannedS),
       meanS: mean(({ tookS }) => tookS),
       n: own.length,
-      late: own.filter(({ plannedS, tookS }) => tookS - plannedS > PEEL_LATE_S[peel]).length,
+      late: own.filter(({ plannedS, tookS, untilS }) => tookS > (untilS ?? plannedS + PEEL_LATE_S[peel])).length,
       early: own.filter(({ plannedS, tookS }) => plannedS - tookS >= PEEL_EARLY_S).length,
     };
   });

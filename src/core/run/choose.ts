@@ -9,7 +9,7 @@
 import { type Act, actsOf } from './acts';
 import type { Style } from './events';
 import { onPress } from './lots';
-import type { RunPlan } from './plan';
+import { keepsWarmS, type RunPlan } from './plan';
 import type { RunState } from './state';
 
 /** Why an act is the next. */
@@ -32,8 +32,8 @@ export interface Choice {
 
 /** With so many pieces waiting on the bench they come before the press: there is no room for more, and a fault in them is not seen. */
 const BENCH_FULL = 4;
-/** A warm peel that has waited this long past its time comes before the press, ms. */
-const WARM_KEEPS_MS = 15_000;
+/** A warm peel comes before the press once so much of the time it stays warm is over. */
+const WARM_WAITS_SHARE = 0.5;
 
 /** Among acts at an empty press: by the style, then the lowest piece. */
 function forPress(plan: RunPlan, run: RunState, acts: readonly Act[], style: Style): Act | undefined {
@@ -92,7 +92,8 @@ export function chosen(plan: RunPlan, run: RunState, now: number, style: Style):
   const press = ready.filter((act) => act.place === 'press');
   const atPress = on ? press.find((act) => act.lot.first === on.first) : forPress(plan, run, press, style);
   const shutS = atPress?.kind === 'closed' ? (plan.stages[atPress.stage]?.timeS ?? 0) : 0;
-  const warm = onBench(bench.filter((act) => act.peel === 'warm' && act.from + WARM_KEEPS_MS <= now && act.handsS > shutS));
+  const warmS = (act: Act) => WARM_WAITS_SHARE * (keepsWarmS(plan, act.stage) ?? 0);
+  const warm = onBench(bench.filter((act) => act.peel === 'warm' && act.from + 1000 * warmS(act) <= now && act.handsS > shutS));
   if (warm) return { act: warm, why: 'warm peel' };
   const most = bench.length >= BENCH_FULL && !on ? onBench(bench) : undefined;
   if (most) return { act: most, why: 'bench full' };

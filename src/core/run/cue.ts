@@ -126,10 +126,10 @@ export const factOf = ({ pieces, stage }: Pick<Cue, 'pieces' | 'stage'>, kind: A
   ...(pieces[0] !== undefined && { piece: pieces[0] }),
 });
 
-/** What lies or runs where: every lot that cools or waits off the press, by its clock. */
+/** What lies or runs where: every lot that cools, or waits off the press, by its clock. */
 export function cooling(plan: RunPlan, run: RunState): { lot: Lot; dueAt: number | null; says: string }[] {
   return run.active
-    .filter((lot) => !lot.onPress && lot.phase !== 'closed')
+    .filter((lot) => lot.phase === 'cooling' || (!lot.onPress && lot.phase !== 'closed'))
     .map((lot) => ({ lot, dueAt: lot.dueAt, says: VERBS[plan.stages[lot.dueAt === null ? lot.stage : lot.stage + 1]?.kind ?? ''] ?? '' }))
     .sort((a, b) => (a.dueAt ?? 0) - (b.dueAt ?? 0));
 }

@@ -37,7 +37,7 @@ describe('what is told beside a cue', () => {
     expect(parting.safety.join()).toMatch(/gloves|finger guards/);
     const last = told(two, 'peel', 'peeled', 1);
     expect(last.parts).toBe(false);
-    expect(last.says.join()).toMatch(/low, steady, one way/);
+    expect(last.says.join()).toMatch(/low and steady, one way/);
   });
   it('a lower layer is not peeled by the words of the print over it, which may be hotter or colder', () => {
     const stages = card().stages.flatMap((one) =>
@@ -46,7 +46,7 @@ describe('what is told beside a cue', () => {
     const layered = { ...card(), stages };
     expect(told(layered, 'peel', 'peeled').says).toEqual([]);
     expect(told(layered, 'peel', 'peeled').safety.join()).toMatch(/gloves|finger guards/);
-    expect(told(layered, 'peel', 'peeled', 1).says.join()).toMatch(/low, steady, one way/);
+    expect(told(layered, 'peel', 'peeled', 1).says.join()).toMatch(/low and steady, one way/);
   });
   it('says where the print goes as it is placed, and to look at it in the end', () => {
     expect(told(card(), 'place', 'next').says.join(' ')).toMatch(/^Place /);

@@ -79,7 +79,13 @@ function onLot(plan: RunPlan, run: RunState, lot: Lot, event: OnLot): Applied {
       // straight from the press the hand begins after the opening, or after the rub: as this stage was entered
       const from = before?.by === 'clock' ? (lot.closings.at(-1)?.openedAt ?? lot.since) : lot.since;
       const tookS = Math.max(0, (event.at - from) / 1000 - (plan.stages[at]?.timeS ?? 0));
-      const done: DonePeel = { peel: peelAt(plan, at) ?? 'cold', plannedS: before?.by === 'clock' ? before.timeS : 0, tookS };
+      const untilS = before?.span?.toS;
+      const done: DonePeel = {
+        peel: peelAt(plan, at) ?? 'cold',
+        plannedS: before?.by === 'clock' ? before.timeS : 0,
+        tookS,
+        ...(typeof untilS === 'number' && { untilS }),
+      };
       return put(enter(plan, { ...lot, peels: [...lot.peels, done] }, at + 1, event.at));
     }
     case 'laid back': {

@@ -8,6 +8,8 @@ export interface PlannedStage {
   timeS: number;
   /** Platen of a closing, °C. */
   setC?: number | null | undefined;
+  /** Of a wait: from and until when it may be peeled, s after opening; null: it keeps. Absent in cards of before. */
+  span?: { fromS: number; toS: number | null; onBase?: boolean | undefined } | undefined;
 }
 
 export interface RunPlan {
@@ -35,7 +37,7 @@ export const planOf = (
 /** Stages of the hands for which the piece lies on the press. */
 const ON_PRESS = new Set(['load', 'place', 'turn over', 'rub']);
 
-/** A wait no longer than this ends in a warm peel, which will not keep; a longer one in a cold peel, which will, s. */
+/** Where a card does not say: a wait no longer than this ends in a warm peel, a longer one in a cold one, s. */
 const WARM_WAIT_S = 60;
 
 /** Where a piece lies in a stage. A peel is done where the stage before it ends. */
@@ -43,15 +45,27 @@ export function placeOf({ stages }: Pick<RunPlan, 'stages'>, stage: number): 'pr
   const it = stages[stage];
   if (!it) return 'bench';
   if (it.by === 'press' || ON_PRESS.has(it.kind)) return 'press';
-  if (it.by === 'clock') return 'cooling';
+  if (it.by === 'clock') return it.span?.onBase ? 'press' : 'cooling';
   return it.kind === 'peel' && stage > 0 && placeOf({ stages }, stage - 1) === 'press' ? 'press' : 'bench';
 }
 
 /** How warm a peel is done: hot straight from the press, else by the wait before it. Null: no peel. */
 export function peelAt(plan: RunPlan, stage: number): 'hot' | 'warm' | 'cold' | null {
   if (plan.stages[stage]?.kind !== 'peel') return null;
-  if (placeOf(plan, stage) === 'press') return 'hot';
-  return (plan.stages[stage - 1]?.timeS ?? 0) <= WARM_WAIT_S ? 'warm' : 'cold';
+  const wait = plan.stages[stage - 1];
+  if (wait?.by !== 'clock' && placeOf(plan, stage) === 'press') return 'hot';
+  const keeps = wait?.span ? wait.span.toS === null : (wait?.timeS ?? 0) > WARM_WAIT_S;
+  return keeps ? 'cold' : 'warm';
+}
+
+/** Where a card does not say how long a piece stays warm, s. */
+const WARM_KEEPS_S = 15;
+
+/** How long a piece stays as warm as its peel wants it, once its wait is over, s; null: it keeps, or is peeled at once. */
+export function keepsWarmS(plan: RunPlan, stage: number): number | null {
+  if (peelAt(plan, stage) !== 'warm') return null;
+  const span = plan.stages[stage - 1]?.span;
+  return span && span.toS !== null ? span.toS - span.fromS : WARM_KEEPS_S;
 }
 
 /** Whether the press must change its temperature between stages: then all pieces go through one of them first. */

@@ -24,6 +24,8 @@ export interface DonePeel {
    */
   plannedS: number;
   tookS: number;
+  /** Until when it would still have been as warm as it should be, s after opening; absent: it keeps, or nobody said. */
+  untilS?: number;
 }
 
 export interface PieceResult {

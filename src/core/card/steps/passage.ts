@@ -7,15 +7,20 @@ import { isBrittle, isHard } from '../../materials';
 import { isHandHeld, type Press, pressOffset } from '../../press';
 import type { Peel } from '../../sheet';
 import { mm, type Phrase, phrase, seconds, setTemp, tempDiff } from '../../units';
+import { peelSpan, spanWords } from '../peelWait';
 import { CENTRE, placeWords } from './place';
-import { BURNS, needs, PINCH, SMOKE, type StepRule } from './step';
+import { BURNS, type Context, needs, PINCH, SMOKE, type StepRule } from './step';
 import { letteringOf, letteringWords } from './words';
 
-const PEEL_WORDS: Record<Exclude<Peel, 'none'>, Phrase> = {
-  hot: phrase`Peel at once, within ${seconds(3)} of opening, while it is hot`,
-  warm: phrase`Take it off the press and wait until it is warm but bearable to touch, about ${seconds(30)}, then peel`,
-  cold: phrase`Take it off the press, lay it flat and wait until no warmth is left, then peel`,
-};
+/** How and when a peel is done. */
+function peelWords({ input, draft, set }: Context, peel: Exclude<Peel, 'none'>): Phrase {
+  if (peel === 'hot') return phrase`Peel at once, within ${seconds(3)} of opening, while it is hot`;
+  const span = peelSpan(input, draft, peel, { setC: set.tempC, timeS: set.timeS });
+  const when = span ? phrase`, ${spanWords(span, draft)}` : phrase``;
+  return peel === 'warm'
+    ? phrase`Wait until it is warm but bearable to touch${when}; then peel`
+    : phrase`Lay it flat and wait until no warmth is left${when}; then peel`;
+}
 
 const PULL_WORDS: Record<Exclude<Peel, 'none'>, string> = {
   hot: 'open',
@@ -115,10 +120,12 @@ export const PASSAGE_STEPS: readonly StepRule[] = [
   {
     id: 'peel-it',
     at: 'peel',
-    says: ({ input: { fabric }, draft }) =>
-      draft.peel === 'none'
-        ? null
-        : phrase`${PEEL_WORDS[draft.peel]}: low, steady, one way${fabric.stretchPercent > 0 ? ', along the rib' : ''}. If it lifts, lay it back and press again.`,
+    says: (context) => {
+      const { peel } = context.draft;
+      if (peel === 'none') return null;
+      const along = context.input.fabric.stretchPercent > 0 ? ', along the rib' : '';
+      return phrase`${peelWords(context, peel)}, low and steady, one way${along}. If it lifts, lay it back and press again.`;
+    },
     safety: () => BURNS,
   },
   {

@@ -151,4 +151,39 @@ export const AFTER: readonly Decision<Timed, Draft>[] = [
         says: phrase`Acrylic of ${mm(thicknessOf(input))} curls as it cools: it cools under a flat weight.`,
       })),
   },
+  {
+    id: 'cools-where-the-house-lays-it',
+    field: 'peel',
+    rank: 'usual',
+    decide: ({ house: { rules } }, known) =>
+      given(isPeeled(known, 'warm') || isPeeled(known, 'cold'), () => ({
+        set: { coolsOn: rules.coolsOn },
+        source: HOUSE,
+        says: phrase`House rule: pieces cool ${COOLS_ON[rules.coolsOn]}.`,
+      })),
+  },
+  {
+    id: 'never-cold-on-a-hot-base',
+    field: 'peel',
+    rank: 'piece',
+    decide: ({ house: { rules } }, known) =>
+      given(rules.coolsOn === 'base' && (isPeeled(known, 'cold') || (known.split && isPeeled(known, 'warm'))), () => ({
+        set: { coolsOn: 'table' },
+        source: 'physics',
+        says: known.split
+          ? phrase`A hot lower platen lets nothing cool: it is laid on a table.`
+          : phrase`On a warm base a piece does not get cold for a long time: it is laid on a table.`,
+      })),
+  },
 ];
+
+const COOLS_ON: Record<Draft['coolsOn'], string> = {
+  table: 'on a table',
+  air: 'hung up, in the air',
+  rack: 'on a rack',
+  base: 'on the base',
+};
+
+/** Whether anything of a piece is peeled so: its transfer, a lower layer, its mask, or the cover of its second press. */
+const isPeeled = (known: Timed, as: 'warm' | 'cold'): boolean =>
+  [known.peel, known.mask, sheetStage(known, 'finish')?.peel, ...known.under.map(({ press }) => press.peel)].includes(as);

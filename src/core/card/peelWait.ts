@@ -1,0 +1,61 @@
+/** Peel wait: how long after opening a piece may be peeled, and until when, by the peel clock of where it is laid. */
+import { type Draft, type PreparedInput, pieceOf } from '../draft';
+import { HARD_COLD_OVER_ROOM_K, peelClock, type StackLayer } from '../heat';
+import { isHard } from '../materials';
+import { remembered } from '../numerics';
+import { bandOf, pressOffset } from '../press';
+import type { Peel } from '../sheet';
+import { type Phrase, phrase, seconds } from '../units';
+
+/** Seconds after opening from when a piece may be peeled, and until when it still is warm; null: it keeps. */
+export interface PeelSpan {
+  fromS: number;
+  toS: number | null;
+}
+
+/** Waits are told in seconds: a coarse run tells them. */
+const TOLD = { resolution: 0.1, toleranceK: 1 } as const;
+/** A hard piece that is not cold in so long is left for the day, s. */
+const LONGEST_S = 7200;
+const spans = remembered<PeelSpan>(4000);
+
+/** The back of a garment that was threaded over the base: it was not pressed, and hangs under the print once it is taken off. */
+function backOf(input: PreparedInput, { loading }: Draft, stack: readonly StackLayer[]): StackLayer | undefined {
+  const cloth = stack.find(({ role }) => role === 'fabric');
+  return loading === 'threaded' && !isHard(input.fabric) && cloth ? { ...cloth, name: `${cloth.name}, back` } : undefined;
+}
+
+/**
+ * When a piece may be peeled; null: at once, or never.
+ *
+ * @param closing the closing it comes out of: what its platen is set to, °C, and how long it was shut, s
+ */
+export function peelSpan(input: PreparedInput, draft: Draft, peel: Peel, closing: { setC: number; timeS: number }): PeelSpan | null {
+  if ((peel !== 'warm' && peel !== 'cold') || input.print.embossed) return null;
+  const { midC } = bandOf(pressOffset(input.press), closing.setC);
+  const surfaceC = Math.round(Math.min(260, Math.max(30, midC)));
+  const piece = pieceOf(input, draft, undefined, draft.split ? closing.setC : null);
+  const passage = { surfaceC, timeS: closing.timeS, prePressS: 0, finish: null, cooling: null };
+  const under = backOf(input, draft, piece.stack);
+  const cools = { where: draft.coolsOn, ...(under && { under }), ...(isHard(input.fabric) && { coldOverRoomK: HARD_COLD_OVER_ROOM_K }) };
+  return spans(JSON.stringify([peel, piece, passage, cools]), () => {
+    const { warmS, warmUntilS, coldS } = peelClock(piece, passage, cools, TOLD);
+    if (peel === 'cold') return { fromS: Math.ceil(coldS ?? LONGEST_S), toS: null };
+    const fromS = Math.ceil(warmS ?? LONGEST_S);
+    return { fromS, toS: Math.max(fromS, Math.round(warmUntilS ?? LONGEST_S)) };
+  });
+}
+
+const WHERE: Record<Draft['coolsOn'], string> = {
+  table: 'on a table',
+  air: 'in the air',
+  rack: 'on a rack',
+  base: 'on the base',
+};
+
+/** A wait in words: `on a table, from 9 s to 22 s after opening`. */
+export function spanWords({ fromS, toS }: PeelSpan, { coolsOn }: Draft): Phrase {
+  return toS === null
+    ? phrase`${WHERE[coolsOn]}, about ${seconds(fromS)} after opening`
+    : phrase`${WHERE[coolsOn]}, from ${seconds(fromS)} to ${seconds(toS)} after opening`;
+}
