@@ -459,8 +459,7 @@ export const PRESS_CASES: readonly Case[] = [
     with: 'screen-printed',
     press: 'twoSided',
     choices: { heat: 'split' },
-    lamp: 'hold',
-    because: /marked beside the art.*too cool for the sheet/,
+    because: /marked beside the art/,
   },
   {
     says: 'split heat by hand: the lower platen as it was chosen, the upper one worked out over it',

@@ -5,7 +5,7 @@ import {
   CARD_HEAT,
   coveredBySheet,
   type Draft,
-  keptTime,
+  isTimeSettled,
   learnedOf,
   limitsFor,
   MEANT_BASE_C,
@@ -15,7 +15,6 @@ import {
   pieceOf,
   pressOf,
   type Reason,
-  testedStart,
   WEIGHED_HEAT,
 } from '../draft';
 import {
@@ -201,9 +200,7 @@ export function betterTime(
 ): { timeS: number; reason: Reason } | null {
   const { midC } = bandOf(window, window.bestSetC);
   const bond = bondAt(points, midC);
-  const settled =
-    input.print.choices.timeS !== undefined || keptTime(input)?.value === draft.timeS || testedStart(input)?.tested.timeS === draft.timeS;
-  if (settled) return null;
+  if (isTimeSettled(input, draft)) return null;
   const sd = bondSd(input, draft, window, lowerC);
   if (sd !== null && soundChanceOf(bond, sd) >= SOUND_ENOUGH) return null;
   const one = cardPiece(input, draft, midC, lowerC);

@@ -40,6 +40,7 @@ export {
   WEIGHED_HEAT,
 } from './stack';
 export {
+  isTimeSettled,
   type TestedFault,
   type TestedStart,
   testedFaults,

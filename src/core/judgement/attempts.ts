@@ -8,14 +8,17 @@ import { withoutSetting } from '../house';
 import { STATE_RANK, worstAt } from './chance';
 import type { Judgement, Law } from './judgement';
 import { weighedByBond } from './lamp';
+import { clearTime } from './together';
 
 /** A piece as it is tried. */
 export interface Attempt {
   input: PreparedInput;
   draft: Draft;
   reasons: Reason[];
-  /** Its time was moved for the bond’s sake. */
+  /** Its time was moved for the bond’s sake, or looked for together with the temperature. */
   isMoved: boolean;
+  /** It is the one that was looked for together. */
+  isTogether: boolean;
   /** The best set value with the bond weighed too, °C; null: by the bounds alone. */
   weighedC: number | null;
   /** Said of tests and settings of the house that were left out; null: none was. */
@@ -38,6 +41,7 @@ const attemptOf = (input: PreparedInput, law: Law, leftOut: Attempt['leftOut']):
   input,
   ...decided(input, law.decisions),
   isMoved: false,
+  isTogether: false,
   weighedC: null,
   leftOut,
 });
@@ -47,8 +51,9 @@ export const firstAttempt = (input: PreparedInput, law: Law): Attempt => attempt
 const lampRank = ({ bestState }: Judgement): number => STATE_RANK[bestState];
 const windowRank = ({ window }: Judgement): number => STATE_RANK[worstAt(window, window.bounds, window.bestSetC)];
 
-/** Whether what was tried for the bond’s sake stands: its bond is known, and no lamp was paid for it. */
-function isBetter({ judged }: Tried, { judged: first }: Tried): boolean {
+/** Whether what was tried stands: its bond is known, and no lamp was paid for it; a time looked for together must gain one. */
+function isBetter({ attempt, judged }: Tried, { attempt: before, judged: first }: Tried): boolean {
+  if (attempt.isTogether && !before.isTogether && lampRank(judged) >= lampRank(first)) return false;
   if (judged.bonds === null || lampRank(judged) > lampRank(first)) return false;
   return windowRank(judged) <= windowRank(first);
 }
@@ -66,6 +71,25 @@ function forBond({ attempt, judged }: Tried): Attempt | null {
   );
 }
 
+/** Another time to try together with its own best set value, where all that keeps a piece from Clear are the chances of its press stage. */
+function forClear({ attempt, judged }: Tried, last: Tried): Attempt | null {
+  if (last.attempt.isTogether || judged.bestState !== 'care') return null;
+  if (judged.lamp.findings.some(({ from, closing }) => closing !== undefined || (from !== 'margin' && from !== 'bond'))) return null;
+  const { input, draft, reasons } = attempt;
+  const found = clearTime(input, draft);
+  return (
+    found && {
+      ...attempt,
+      draft: { ...draft, timeS: found.timeS },
+      // a time that was moved before has its reason last
+      reasons: [...(attempt.isMoved ? reasons.slice(0, -1) : reasons), found.reason],
+      isMoved: true,
+      isTogether: true,
+      weighedC: found.setC,
+    }
+  );
+}
+
 /**
  * What comes of an attempt.
  *
@@ -80,6 +104,8 @@ export function nextAttempt(before: Tried | null, tried: Tried, law: Law): Outco
   const next = better ? forBond(tried) : null;
   if (next) return { stands: tried, next };
   const stands = better ? tried : before;
+  const together = law.bonds ? forClear(stands, tried) : null;
+  if (together) return { stands, next: together };
   const { input, leftOut } = stands.attempt;
   const { judged } = stands;
   const held = judged.lamp.state === 'hold';
