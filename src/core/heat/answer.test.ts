@@ -12,7 +12,7 @@ const ask = (over: Partial<HeatAsk['passage']> = {}, damp = false): HeatAsk => (
 describe('what is seen of a pressing', () => {
   const seen = see(ask({}, true));
   it('has curves thin enough to draw that still read as the full ones do, jumps and all', () => {
-    const full = press(ask({}, true).piece, ask().passage, adhesiveOfAsk(ask()), ask().limits, { resolution: 0.7, toleranceK: 0.03 });
+    const full = press(ask({}, true).piece, ask().passage, adhesiveOfAsk(ask()), ask().limits, { resolution: 1, toleranceK: 0.03 });
     const glue = full.art.curves.glue;
     if (!glue) throw new TypeError('no glue');
     const { timeS, tempC } = seen.curves.glue;

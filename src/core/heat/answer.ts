@@ -24,7 +24,7 @@ export interface Seen {
 }
 
 /** A thinned curve, drawn with straight lines, is nowhere further from the whole one than this, K. */
-const DRAWN_WITHIN_K = 0.1;
+const DRAWN_WITHIN_K = 0.08;
 
 /**
  * A curve thinned for drawing: from each point kept the line runs on as long as it passes every sample between within
@@ -62,7 +62,7 @@ function thinned({ timeS, tempC }: Curve): { timeS: number[]; tempC: number[] } 
   return out;
 }
 
-const DRAWN: SolveOptions = { resolution: 0.7, toleranceK: 0.03 };
+const DRAWN: SolveOptions = { resolution: 1, toleranceK: 0.03 };
 
 const curveOf = (solved: Solved, key: string): Curve => {
   const curve = solved.curves[key];
