@@ -27,14 +27,16 @@ export const PlatenMapSchema = z.object({
   /** Setting that the nodes are for, °C. */
   refC: z.number(),
   /** Surface minus set in the middle of each cell, row by row from the back left, K. */
-  nodes: z.array(
-    z.object({
-      meanK: z.number(),
-      sdK: z.number(),
-      /** How it goes with each of the independent parts that all the nodes are made of, K. */
-      parts: z.array(z.number()),
-    }),
-  ),
+  nodes: z
+    .array(
+      z.object({
+        meanK: z.number(),
+        sdK: z.number(),
+        /** How it goes with each of the independent parts that all the nodes are made of, K. */
+        parts: z.array(z.number()),
+      }),
+    )
+    .min(1, 'A map without a single place tells nothing of the platen: send a survey’s map whole, or none.'),
   /** Mean over the whole platen. */
   offset: EstimateSchema,
   slope: EstimateSchema,
