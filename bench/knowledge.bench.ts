@@ -32,6 +32,7 @@ const facts = {
   house: demo('house'),
   maps: [],
   slips: [],
+  checks: [],
   learned: [],
   tested: [],
 };

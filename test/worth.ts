@@ -2,16 +2,19 @@
 import { MEASURINGS, type Measuring, worthOf } from '../src/core/advice';
 import { prepared, type ResolveInput } from '../src/core/draft';
 import { judge, LAW } from '../src/core/judgement';
-import { platenMap } from '../src/core/press';
+import { type Plan, platenMap } from '../src/core/press';
 import { AS_STATED, drawn } from './drawnPresses';
 import { EVERYDAY, inputFor } from './everyday';
 import { Chance, PLATEN } from './platens';
 
 export interface DrawnShop {
   open: { input: ResolveInput; pieces: number }[];
-  measuring: Measuring;
+  measuring: Measuring & { plan: Plan };
   seed: number;
 }
+
+/** A quick check tells nothing of a press nobody surveyed. */
+const SURVEYS = MEASURINGS.flatMap(({ plan, ...rest }) => (plan === 'check' ? [] : [{ plan, ...rest }]));
 
 /** Shops of one or two everyday prints on a press nobody measured, and a survey they could make. */
 export function shopsToMeasure(many: number): DrawnShop[] {
@@ -19,7 +22,7 @@ export function shopsToMeasure(many: number): DrawnShop[] {
   const flat = EVERYDAY.filter(({ press, choices }) => press === undefined && choices === undefined);
   return Array.from({ length: many }, (_, n) => ({
     open: Array.from({ length: 1 + (n % 2) }, () => ({ input: inputFor(chance.pick(flat), null), pieces: 1 })),
-    measuring: chance.pick(MEASURINGS),
+    measuring: chance.pick(SURVEYS),
     seed: 100 + n,
   }));
 }

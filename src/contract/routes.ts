@@ -170,7 +170,7 @@ export const ROUTES = {
     params: byId,
     reply: PressReportSchema,
   }),
-  putPressRecord: route('Add a survey, rotate test, paper pull or heating time; the same id twice is the same record', {
+  putPressRecord: route('Add a survey, quick check, rotate test, paper pull or heating time; the same id twice is the same record', {
     params: byId.extend({ recordId: z.string().max(64) }),
     body: PressRecordSchema,
     reply: PressReportSchema,

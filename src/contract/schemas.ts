@@ -7,7 +7,16 @@ import { HouseSchema } from '../core/house';
 import { AmendmentSchema, PressingSchema, STATIONS } from '../core/log';
 import { AidSchema, BlankSchema, DUTIES, Dwell, FabricSchema, Id, Initials, SetTemp } from '../core/materials';
 import { LineSchema, OrderSchema, PrintSchema, RosterEntrySchema } from '../core/order';
-import { AirDriveSchema, HeaterSchema, PlatenMapSchema, PressRecordSchema, PressSchema, SurveySchema, UseSinceSchema } from '../core/press';
+import {
+  AirDriveSchema,
+  FoundCheckSchema,
+  HeaterSchema,
+  PlatenMapSchema,
+  PressRecordSchema,
+  PressSchema,
+  SurveySchema,
+  UseSinceSchema,
+} from '../core/press';
 import { RunEventSchema, RunSchema } from '../core/run';
 import { ART_KINDS, PEELS, ProductSchema, TestedSchema } from '../core/sheet';
 import { PhraseSchema } from '../core/units';
@@ -98,7 +107,7 @@ export const WorthSchema = z.object({
   pressId: z.string(),
   pressName: z.string(),
   measure: z.union([
-    z.object({ kind: z.literal('survey'), plan: z.enum(['five', 'nine']), instrument: z.enum(['probe', 'strip', 'infrared']) }),
+    z.object({ kind: z.literal('survey'), plan: z.enum(['check', 'five', 'nine']), instrument: z.enum(['probe', 'strip', 'infrared']) }),
     z.object({ kind: z.literal('pressure pairs') }),
   ]),
   minutes: z.number(),
@@ -287,6 +296,11 @@ export const ComputeCardSchema = z.object({
   aids: z.array(AidSchema).max(200).default([]),
   /** Surveys of the press, the latest of each platen. */
   maps: z.array(PlatenMapSchema).max(20).default([]),
+  /** The last quick check of each platen since its survey. */
+  checks: z
+    .array(FoundCheckSchema.omit({ pressId: true }))
+    .max(20)
+    .default([]),
   /** What the log has learned, by press and transfer. */
   learned: z.array(LearnedShiftSchema).max(500).default([]),
   /** Tested settings, made on this press. */
@@ -322,6 +336,8 @@ export const PressReportSchema = z.object({
   withdrawn: z.array(z.string()),
   unreadable: z.array(UnreadableSchema),
   maps: z.array(PlatenMapSchema),
+  /** The last quick check of each platen since its survey. */
+  checks: z.array(FoundCheckSchema),
   points: z.array(z.object({ on: z.string(), meanK: z.number(), surveyId: z.string() })),
   chart: z.object({
     baseline: z.number(),

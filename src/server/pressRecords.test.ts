@@ -1,7 +1,7 @@
 /** What was found out about presses over the wire: kept once, refused by its field, and felt by every card. */
 import { describe, expect, it } from 'vitest';
 import { ask, ownShop, put, send } from '../../test/api';
-import { PLANS, type Survey } from '../core/press';
+import { PLANS, type QuickCheck, type Survey } from '../core/press';
 import * as pressureRoute from '../pages/api/v1/compute/pressure';
 import * as surveyRoute from '../pages/api/v1/compute/survey';
 import * as warmUpRoute from '../pages/api/v1/compute/warm-up';
@@ -33,9 +33,49 @@ const survey = (n: number, change: Partial<Survey> = {}, cornerK = 0): Survey =>
   note: '',
   ...change,
 });
-const keep = (record: Survey) =>
+const keep = (record: Survey | QuickCheck) =>
   put(recordRoute.PUT, `/presses/${record.pressId}/records/${record.id}`, { id: record.pressId, recordId: record.id }, record);
 const report = () => send(recordsRoute.GET, '/presses/press-clamshell/records', { id: 'press-clamshell' });
+
+const check = (n: number, readC: number, change: Partial<QuickCheck> = {}): QuickCheck => {
+  const { readings, ...made } = survey(n);
+  return { ...made, kind: 'quick check', readings: readings.slice(0, 3).map((one) => ({ ...one, readC })), ...change };
+};
+
+describe('a quick check', () => {
+  it('is refused without a survey to tell it against, and beyond the platen', async () => {
+    const first = await keep(check(1, 147));
+    expect([first.status, first.body.errors[0].field]).toEqual([422, 'platen']);
+    expect(first.body.errors[0].message).toMatch(/told against a survey, and this platen of Old clamshell has none yet/);
+    await keep(survey(2));
+    const [one] = check(3, 147).readings;
+    const beyond = await keep(check(3, 147, { readings: [{ ...one, xMm: 900 } as QuickCheck['readings'][number]] }));
+    expect([beyond.status, beyond.body.errors[0].field]).toEqual([422, 'readings.0']);
+  });
+  it('says how the press differs from its survey, is felt by cards, and by none once it is withdrawn or a new survey made', async () => {
+    const surfaceOf = async () => {
+      const { body } = await send(cardsRoute.GET, '/orders/order-hoodies/cards', { id: 'order-hoodies' });
+      return body.cards[0].card.window.offsetK as number;
+    };
+    await keep(survey(1));
+    const before = await surfaceOf();
+    const kept = await keep(check(2, 157));
+    expect(kept.body.checks).toMatchObject([{ platen: 'upper', differenceK: expect.closeTo(10, 0) }]);
+    const after = await surfaceOf();
+    expect(after).toBeGreaterThan(before + 0.3);
+    await put(
+      standingRoute.PUT,
+      `/presses/press-clamshell/records/${id(2)}/standing/${id(9)}`,
+      { id: 'press-clamshell', recordId: id(2), amendmentId: id(9) },
+      { to: 'withdrawn', by: 'MB', why: 'read wrong' },
+    );
+    expect((await report()).body.checks).toEqual([]);
+    expect(await surfaceOf()).toBeCloseTo(before, 9);
+    await keep(check(3, 157));
+    await keep(survey(4));
+    expect((await report()).body.checks).toEqual([]);
+  });
+});
 
 describe('a survey', () => {
   it('is kept once, makes a map with its cold corner, and a second sending is the same one', async () => {

@@ -5,9 +5,11 @@ export type Worth = Reply<'measuringWorth'>['worth'][number];
 
 const BY = { probe: 'contact probe', strip: 'pressed strips', infrared: 'infrared gun' } as const;
 
+const PLANS = { check: 'A quick check of three places', five: 'Five places', nine: 'Nine places' } as const;
+
 export const measureWords = ({ measure }: Pick<Worth, 'measure'>): string =>
   measure.kind === 'survey'
-    ? `${measure.plan === 'five' ? 'Five' : 'Nine'} places by ${BY[measure.instrument]}`
+    ? `${PLANS[measure.plan]} by ${BY[measure.instrument]}`
     : 'Its gauge tied to two real pressures, by load cell or film';
 
 /** `1.4`, `12`: no finer than it is known. */

@@ -3,6 +3,10 @@ import { describe, expect, it } from 'vitest';
 import { EVERYDAY, inputFor } from '../../../test/everyday';
 import { inputOf, PRESSES } from '../../../test/trade/check';
 import { outcomeBySimulation, shopsToMeasure } from '../../../test/worth';
+import { prepared } from '../draft';
+import { judge, LAW } from '../judgement';
+import { fixedNormals } from '../numerics';
+import { commonDoubt, instrumentError, toldBy } from '../press';
 import { MEASURINGS, worthOf } from './worth';
 
 const tee = (known: 2 | 5 | null) => inputFor(EVERYDAY[0] as (typeof EVERYDAY)[number], known);
@@ -44,12 +48,40 @@ describe('what measuring is worth', () => {
     expect(only).toMatchObject({ pressId: PRESSES.untied.id, measure: { kind: 'pressure pairs' }, saved: 0, lampsBetter: 1 });
   });
 
+  it('a quick check is worth what it comes to over many presses that have wandered since their survey', () => {
+    const plain = tee(null);
+    const press = { ...plain.press, calibration: { offsetK: 0, spreadK: 5, on: '2020-01-01', how: 'survey, contact probe' } };
+    const old = { ...plain, press, today: '2026-01-01' };
+    const check = MEASURINGS.filter(({ plan }) => plan === 'check');
+    const [worth] = worthOf([{ input: old, pieces: 20 }], check);
+    const input = prepared(old);
+    const { commonK, scatterK } = instrumentError({ kind: 'probe' });
+    const sdK = Math.hypot(commonK, scatterK / Math.sqrt(3));
+    const beforeK = commonDoubt(input.surface);
+    const spoiled = (one: typeof input) => 20 * (1 - judge(one, LAW).soundChance);
+    const after = fixedNormals(2, 400).map(([wandered = 0, error = 0]) => {
+      const foundK = beforeK * wandered + sdK * error;
+      return spoiled({ ...input, surface: toldBy(input.surface, (foundK * beforeK ** 2) / (beforeK ** 2 + sdK ** 2), { sdK }) });
+    });
+    const saved = spoiled(input) - after.reduce((sum, one) => sum + one, 0) / after.length;
+    expect(saved).toBeGreaterThan(0.05);
+    expect(Math.abs((worth?.saved ?? 0) - saved)).toBeLessThan(Math.max(0.1 * saved, 0.02));
+  });
+  it('a quick check is nothing to a press nobody surveyed, nor to one that was surveyed today', () => {
+    const check = MEASURINGS.filter(({ plan }) => plan === 'check');
+    expect(worthOf([{ input: tee(null), pieces: 20 }], check)).toEqual([]);
+    const today = { offsetK: 0, spreadK: 2, on: '2026-01-01', how: 'survey, contact probe' };
+    expect(
+      worthOf([{ input: { ...tee(null), press: { ...tee(null).press, calibration: today }, today: '2026-01-01' }, pieces: 20 }], check),
+    ).toEqual([]);
+  });
+
   it('each press has a line of its own for every measurement', () => {
     const worth = worthOf([
       { input: tee(null), pieces: 3 },
       { input: { ...tee(null), press: { ...PRESSES.unmeasured, id: 'other', name: 'another' } }, pieces: 3 },
     ]);
-    expect(worth).toHaveLength(2 * MEASURINGS.length);
+    expect(worth).toHaveLength(2 * (MEASURINGS.length - 1));
     expect(new Set(worth.map(({ pressId }) => pressId)).size).toBe(2);
   });
 });

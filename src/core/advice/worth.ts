@@ -8,15 +8,18 @@ import { areaOfArt, layIn, type PreparedInput, prepared, type ResolveInput } fro
 import { judge, LAW, type LampState } from '../judgement';
 import {
   bandOfTenths,
+  commonDoubt,
   type Foreseen,
   foreseen,
   type Instrument,
+  instrumentError,
   type Normal,
   type Plan,
   PRIOR,
   type Press,
   SURE,
   type Surface,
+  toldBy,
 } from '../press';
 
 /** A print that is still to be pressed. */
@@ -26,15 +29,16 @@ export interface OpenPrint {
   pieces: number;
 }
 
-/** A survey the shop could make. */
+/** A survey the shop could make, or a quick check whether its press still is as its survey found it. */
 export interface Measuring {
-  plan: Plan;
+  plan: Plan | 'check';
   instrument: Instrument;
   /** About as long as it takes, minutes. */
   minutes: number;
 }
 
 export const MEASURINGS: readonly Measuring[] = [
+  { plan: 'check', instrument: { kind: 'probe' }, minutes: 1 },
   { plan: 'five', instrument: { kind: 'probe' }, minutes: 6 },
   { plan: 'nine', instrument: { kind: 'probe' }, minutes: 10 },
   { plan: 'five', instrument: { kind: 'strip', stepK: 6 }, minutes: 8 },
@@ -45,8 +49,8 @@ export const MEASURINGS: readonly Measuring[] = [
 export interface Worth {
   pressId: string;
   pressName: string;
-  /** A survey of the platen, or its gauge tied to what it really presses with at two settings. */
-  measure: { kind: 'survey'; plan: Plan; instrument: Instrument['kind'] } | { kind: 'pressure pairs' };
+  /** A survey of the platen or a quick check of it, or its gauge tied to what it really presses with at two settings. */
+  measure: { kind: 'survey'; plan: Plan | 'check'; instrument: Instrument['kind'] } | { kind: 'pressure pairs' };
   minutes: number;
   /** Open prints it touches, and pieces left of them. */
   prints: number;
@@ -120,6 +124,41 @@ function outcomeOf(input: PreparedInput): Outcome {
   return { spoiled: 1 - soundChance, lamp: lamp.state, setC: set.tempC, onlyPressure, isHeldByOther };
 }
 
+/** A surface as a measurement may find it, and how likely that is. */
+interface Possible {
+  after: Surface;
+  share: number;
+}
+
+/** Surfaces a survey may find; none where the press is known as well already. */
+const afterSurveys = (surface: Surface, left: readonly Foreseen[], refC: number): Possible[] =>
+  tellsMore(surface, left)
+    ? left
+        .flatMap((one) => HOTTER.map(({ hotter, share }) => ({ one, hotter, share: share * one.weight })))
+        .filter(({ share }) => share >= LEAST_SHARE)
+        .map(({ one, hotter, share }) => ({ after: surfaceAfter(surface, one, hotter, refC), share }))
+    : [];
+
+/** Places of a quick check. */
+const CHECKED = 3;
+/** A check that would narrow the doubt by less than this is none, K. */
+const CHECK_TELLS_K = 0.5;
+
+/** Surfaces a quick check may find; none on a press without a survey to tell it against, or one that was just made. */
+function afterChecks({ press, surface }: PreparedInput, instrument: Instrument): Possible[] {
+  if (!press.calibration?.how.startsWith('survey')) return [];
+  const { commonK, scatterK } = instrumentError(instrument);
+  const sdK = Math.hypot(commonK, scatterK / Math.sqrt(CHECKED));
+  const before = commonDoubt(surface);
+  const after = commonDoubt(toldBy(surface, 0, { sdK }));
+  if (before - after < CHECK_TELLS_K) return [];
+  const movesK = Math.sqrt(before ** 2 - after ** 2);
+  return HOTTER.filter(({ share }) => share >= LEAST_SHARE).map(({ hotter, share }) => ({
+    after: toldBy(surface, hotter * movesK, { sdK }),
+    share,
+  }));
+}
+
 /** Areas are taken to so many mm, so that like art shares what is foreseen for it. */
 const AREA_STEP_MM = 20;
 const near = (mm: number): number => AREA_STEP_MM * Math.round(mm / AREA_STEP_MM);
@@ -138,16 +177,13 @@ function expectedAfter(
     widthMm: Math.max(AREA_STEP_MM, near(Math.min(area.widthMm, press.platen.widthMm))),
     heightMm: Math.max(AREA_STEP_MM, near(Math.min(area.heightMm, press.platen.heightMm))),
   };
-  const left = foreseen(press.platen, nearArea, plan, instrument);
-  if (!tellsMore(surface, left)) return null;
+  const surfaces =
+    plan === 'check' ? afterChecks(input, instrument) : afterSurveys(surface, foreseen(press.platen, nearArea, plan, instrument), refC);
+  if (surfaces.length === 0) return null;
   const lamps: Record<LampState, number> = { clear: 0, care: 0, hold: 0 };
   let spoiled = 0;
-  const outcomes = left
-    .flatMap((one) => HOTTER.map(({ hotter, share }) => ({ one, hotter, share: share * one.weight })))
-    .filter(({ share }) => share >= LEAST_SHARE);
-  const all = outcomes.reduce((sum, { share }) => sum + share, 0);
-  for (const { one, hotter, share } of outcomes) {
-    const after = surfaceAfter(surface, one, hotter, refC);
+  const all = surfaces.reduce((sum, { share }) => sum + share, 0);
+  for (const { after, share } of surfaces) {
     const outcome = outcomeOf({ ...input, surface: after, press: surveyed(press, after) });
     spoiled += (share / all) * outcome.spoiled;
     lamps[outcome.lamp] += share / all;

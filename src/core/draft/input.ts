@@ -3,7 +3,7 @@ import { z } from 'zod';
 import type { House } from '../house';
 import { type Aid, type Blank, type Fabric, Id, type Position } from '../materials';
 import { type Print, pressingOrder, type RosterEntry } from '../order';
-import type { FoundSlips, PlatenMap, Press, Surface, UseSince } from '../press';
+import type { FoundCheck, FoundSlips, PlatenMap, Press, Surface, UseSince } from '../press';
 import type { Product, Tested } from '../sheet';
 import type { Laid } from './laid';
 
@@ -47,6 +47,8 @@ export interface ResolveInput {
   today?: string;
   /** What presses have been through since they were measured. */
   uses?: readonly UseSince[];
+  /** The last quick check of each platen since its survey. */
+  checks?: readonly FoundCheck[];
   /** Tested settings of the shop, and the presses they were made on. */
   tested?: readonly Tested[];
   presses?: readonly Press[];

@@ -2,7 +2,7 @@
 
 import type { Print } from '../order';
 import type { Lay } from '../placement';
-import { type Area, aged, daysBetween, type PlatenMap, type Press, type Surface, surfaceOf, surfaceOver } from '../press';
+import { type Area, afterCheck, aged, daysBetween, type PlatenMap, type Press, type Surface, surfaceOf, surfaceOver } from '../press';
 import type { PreparedInput, ResolveInput } from './input';
 import { laidOf, layOf } from './laid';
 
@@ -18,11 +18,18 @@ export const layIn = ({ laid, print }: Pick<PreparedInput, 'laid' | 'print'>): L
 export const mapOf = ({ maps, press, print }: Pick<ResolveInput, 'maps' | 'press' | 'print'>): PlatenMap | undefined =>
   maps?.find((map) => map.pressId === press.id && map.platen === (print.choices.platenId ?? 'upper'));
 
-/** A surface that was measured on a day, as it is known today. */
-function asKnown({ press, today, uses }: ResolveInput, surface: Surface, on: string): Surface {
-  if (today === undefined) return surface;
-  const closings = uses?.find((one) => one.pressId === press.id && one.on === on)?.closings ?? 0;
-  return aged(surface, { days: daysBetween(on, today), closings });
+/** A surface as it is known on a later day. */
+function later(surface: Surface, { press, uses }: ResolveInput, from: string, to: string): Surface {
+  const since = (on: string) => uses?.find((one) => one.pressId === press.id && one.on === on)?.closings ?? 0;
+  return aged(surface, { days: daysBetween(from, to), closings: Math.max(0, since(from) - since(to)) });
+}
+
+/** A surface that was measured on a day, as it is known today: a quick check made since then tells how far it has wandered. */
+function asKnown(input: ResolveInput, surface: Surface, platen: string, on: string): Surface {
+  const { press, today, checks } = input;
+  const check = checks?.find((one) => one.pressId === press.id && one.platen === platen && one.on >= on);
+  const checked = check ? afterCheck(surface, later(surface, input, on, check.on), check) : surface;
+  return today === undefined ? checked : later(checked, input, check?.on ?? on, today);
 }
 
 /** The lower platen as surveyed: split heat is judged by it. */
@@ -30,15 +37,20 @@ function lowerAsMeasured(input: ResolveInput, art: Area): Press {
   const { maps, press } = input;
   const map = maps?.find((one) => one.pressId === press.id && one.platen === 'lower');
   if (!map || !press.lower) return press;
-  const { offsetK, spreadK } = asKnown(input, surfaceOver(map, art), map.on);
+  const { offsetK, spreadK } = asKnown(input, surfaceOver(map, art), 'lower', map.on);
   return { ...press, lower: { ...press.lower, offsetK, spreadK } };
 }
 
 /** What was found of the upper platen last, and when: a figure typed in after its survey stands. Null: it was never measured. */
-function lastFound(press: Press, map: PlatenMap | undefined, art: Area): { surface: Surface; on: string; how: string } | null {
+function lastFound(
+  press: Press,
+  map: PlatenMap | undefined,
+  art: Area,
+): { surface: Surface; on: string; how: string; isMap: boolean } | null {
   const { calibration } = press;
-  if (calibration && (!map || calibration.on > map.on)) return { surface: surfaceOf(press, art), on: calibration.on, how: calibration.how };
-  return map ? { surface: surfaceOver(map, art), on: map.on, how: `survey, ${map.how}` } : null;
+  if (calibration && (!map || calibration.on > map.on))
+    return { surface: surfaceOf(press, art), on: calibration.on, how: calibration.how, isMap: false };
+  return map ? { surface: surfaceOver(map, art), on: map.on, how: `survey, ${map.how}`, isMap: true } : null;
 }
 
 /** The press and its surface under the art, as it is known today. */
@@ -47,7 +59,9 @@ function asMeasured(input: ResolveInput, art: Area): { press: Press; surface: Su
   const found = lastFound(press, mapOf(input), art);
   if (!found) return { press, surface: surfaceOf(press, art) };
   const { on, how } = found;
-  const surface = asKnown(input, found.surface, on);
+  // a check is told against a map: to a figure typed in later it says nothing
+  const known = found.isMap ? input : { ...input, checks: [] };
+  const surface = asKnown(known, found.surface, input.print.choices.platenId ?? 'upper', on);
   const { offsetK, spreadK, slope, spreadPerK, refC } = surface;
   return { press: { ...press, calibration: { offsetK, spreadK, slope, spreadPerK, refC, on, how } }, surface };
 }

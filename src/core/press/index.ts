@@ -71,6 +71,7 @@ export {
   usualPress,
 } from './press';
 export { BAND_KPA, bandMiddle, contactIfUnchanged, type PressureSetting, pressureSetting } from './pressure';
+export { afterCheck, checkFound, commonDoubt, type FoundCheck, FoundCheckSchema, isAsItWas, toldBy } from './quickCheck';
 export { type PressAmendment, PressAmendmentSchema, type PressRecord, PressRecordSchema, rotateVerdict } from './record';
 export {
   closed,
@@ -93,7 +94,18 @@ export {
   type Tenths,
   TenthsSchema,
 } from './surface';
-export { coverageFault, isSettled, oddReading, PLANS, readingsOf, type Survey, type SurveyReading, SurveySchema } from './survey';
+export {
+  coverageFault,
+  isSettled,
+  MOST_CHECKED,
+  oddReading,
+  PLANS,
+  type QuickCheck,
+  readingsOf,
+  type Survey,
+  type SurveyReading,
+  SurveySchema,
+} from './survey';
 export {
   type Closing,
   canBeTrue,

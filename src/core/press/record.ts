@@ -1,8 +1,8 @@
-/** What was found out about a press, each once and for good: surveys, rotate tests, paper pulls, heating times. */
+/** What was found out about a press, each once and for good: surveys, quick checks, rotate tests, paper pulls, heating times. */
 import { z } from 'zod';
 import { Id, Initials, Words } from '../materials';
 import { CORNERS, PULLS } from './paperPull';
-import { SurveySchema } from './survey';
+import { QuickCheckSchema, SurveySchema } from './survey';
 
 const found = {
   id: Id,
@@ -50,7 +50,13 @@ const HeatingTimeSchema = z
       fault('seconds', `No press ${heating ? 'heats' : 'cools'} so fast. Check the seconds and the two temperatures.`);
   });
 
-export const PressRecordSchema = z.discriminatedUnion('kind', [SurveySchema, RotateTestSchema, PaperPullSchema, HeatingTimeSchema]);
+export const PressRecordSchema = z.discriminatedUnion('kind', [
+  SurveySchema,
+  QuickCheckSchema,
+  RotateTestSchema,
+  PaperPullSchema,
+  HeatingTimeSchema,
+]);
 export type PressRecord = z.infer<typeof PressRecordSchema>;
 
 /** A later word on a record: it no longer counts, or counts again. The record itself stays as it was written. */

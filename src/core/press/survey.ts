@@ -14,29 +14,55 @@ export const ReadingSchema = z.object({
 });
 export type SurveyReading = z.infer<typeof ReadingSchema>;
 
+/** How a platen was measured, whether for a map or to look whether it still is as it was. */
+const measured = {
+  id: Id,
+  pressId: Id,
+  /** `upper`, `lower`, or the id of a platen that is put in. */
+  platen: z.string().min(1).max(64),
+  /** Instant it was finished, ms, UTC. */
+  at: z.number().int().positive(),
+  by: Initials,
+  instrument: InstrumentSchema,
+  finish: z.enum(FINISHES),
+  roomC: z.number().min(-10, 'Colder than −10 °C is no press room.').max(50, 'Hotter than 50 °C is no press room.'),
+  note: Words,
+};
+
+/** An infrared gun cannot be used on bare metal. */
+function mustBeSeen({ instrument, finish }: { instrument: Instrument; finish: (typeof FINISHES)[number] }, ctx: z.RefinementCtx): void {
+  if (instrument.kind === 'infrared' && finish === 'bare metal')
+    ctx.addIssue({
+      code: 'custom',
+      path: ['instrument'],
+      message: 'Bare metal mirrors the room: an infrared gun shows little more than that. Use a probe or strips, or a dark coated spot.',
+    });
+}
+
+/** Readings of a quick check at most. */
+export const MOST_CHECKED = 5;
+
+/** One to five places in a minute: no map, but a look at whether the press still is what its last survey found. */
+export const QuickCheckSchema = z
+  .object({
+    ...measured,
+    kind: z.literal('quick check'),
+    readings: z
+      .array(ReadingSchema)
+      .min(1, 'A quick check needs a reading.')
+      .max(MOST_CHECKED, `More than ${MOST_CHECKED} places are a survey: make a map of them.`),
+  })
+  .superRefine(mustBeSeen);
+export type QuickCheck = z.infer<typeof QuickCheckSchema>;
+
 export const SurveySchema = z
   .object({
-    id: Id,
+    ...measured,
     kind: z.literal('survey'),
-    pressId: Id,
-    /** `upper`, `lower`, or the id of a platen that is put in. */
-    platen: z.string().min(1).max(64),
-    /** Instant it was finished, ms, UTC. */
-    at: z.number().int().positive(),
-    by: Initials,
-    instrument: InstrumentSchema,
-    finish: z.enum(FINISHES),
-    roomC: z.number().min(-10, 'Colder than −10 °C is no press room.').max(50, 'Hotter than 50 °C is no press room.'),
     readings: z.array(ReadingSchema).min(1, 'A survey needs readings.').max(200, 'Keep a survey to 200 readings.'),
-    note: Words,
   })
   .superRefine((survey, ctx) => {
-    if (survey.instrument.kind === 'infrared' && survey.finish === 'bare metal')
-      ctx.addIssue({
-        code: 'custom',
-        path: ['instrument'],
-        message: 'Bare metal mirrors the room: an infrared gun shows little more than that. Use a probe or strips, or a dark coated spot.',
-      });
+    mustBeSeen(survey, ctx);
     const fault = coverageFault(survey.readings);
     if (fault) ctx.addIssue({ code: 'custom', path: ['readings'], message: fault });
   });

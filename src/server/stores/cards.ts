@@ -6,13 +6,13 @@ import type { LearnedShift, ResolveInput } from '../../core/draft';
 import type { House } from '../../core/house';
 import type { LampState } from '../../core/judgement';
 import { type Line, type Order, type Print, pressingOrder, topLayer } from '../../core/order';
-import type { FoundSlips, PlatenMap, Press, UseSince } from '../../core/press';
+import type { FoundCheck, FoundSlips, PlatenMap, Press, UseSince } from '../../core/press';
 import { pressStage } from '../../core/sheet';
 import { notFound } from '../http/problem';
 import { readHouse } from './house';
 import { learnedShifts } from './learned';
 import { type Db, perShop, remember } from './perShop';
-import { asLogged, dayOf, latestMaps, latestSlips } from './pressRecords';
+import { asLogged, dayOf, latestChecks, latestMaps, latestSlips } from './pressRecords';
 import { markOf, whileSame } from './revisions';
 import { listPresses, readShelf, type Shelf } from './shelf';
 import { usesSince } from './uses';
@@ -24,6 +24,7 @@ export interface Facts extends Shelf {
   house: House;
   maps: readonly PlatenMap[];
   slips: readonly FoundSlips[];
+  checks: readonly FoundCheck[];
   learned: readonly LearnedShift[];
   /** The day it is, and what presses have been through since they were measured. */
   today?: string | undefined;
@@ -50,15 +51,16 @@ export function readFacts(db: Db): ShopFacts {
   const mark = [markOf(db, 'shelf', 'presses', 'house'), today, Math.floor(Number(markOf(db, 'log')) / COUNTED_EVERY)].join(' ');
   const settled = whileSame(db, settledOf(db), 'facts', mark, () => {
     const known = listPresses(db).rows.map((row) => asLogged(db, row.doc));
-    const maps = latestMaps(db);
+    const [maps, checks] = [latestMaps(db), latestChecks(db)];
     return {
       ...readShelf(db),
       presses: known,
       house: readHouse(db).doc,
       maps,
       slips: latestSlips(db),
+      checks,
       today,
-      uses: usesSince(db, known, maps),
+      uses: usesSince(db, known, [...maps, ...checks]),
       mark,
     };
   });
@@ -110,6 +112,7 @@ export function inputOf(facts: Facts, order: Pick<Order, 'lines'>, line: Line, p
     aids: facts.aids,
     maps: facts.maps,
     slips: facts.slips,
+    checks: facts.checks,
     learned: facts.learned,
     tested: facts.tested,
     presses: facts.presses,
@@ -135,6 +138,7 @@ export function computeInput({
   house,
   aids,
   maps,
+  checks,
   learned,
   tested,
   today,
@@ -150,6 +154,7 @@ export function computeInput({
     aids,
     maps: maps.map((map) => ({ ...map, pressId: print.pressId })),
     slips: [],
+    checks: checks.map((one) => ({ ...one, pressId: print.pressId })),
     learned,
     tested,
     today,

@@ -4,7 +4,9 @@ import { and, asc, desc, eq, sql } from 'drizzle-orm';
 import type { Unreadable } from '../../contract/schemas';
 import {
   canBeTrue,
+  checkFound,
   controlChart,
+  type FoundCheck,
   type FoundSlips,
   nextSurvey,
   type PlatenMap,
@@ -16,6 +18,7 @@ import {
   paperPullDue,
   platenMap,
   platensOf,
+  type QuickCheck,
   readingsOf,
   readPaperPull,
   refined,
@@ -48,7 +51,10 @@ const refused = (field: string, message: string) => new Refusal(422, 'Not valid'
  * true of its heater, or an id that was used for another record
  */
 export function addPressRecord(db: Db, record: PressRecord): void {
-  mustFit(find(db, 'presses', record.pressId).doc, record);
+  const { doc: press } = find(db, 'presses', record.pressId);
+  mustFit(press, record);
+  if (record.kind === 'quick check' && !surveysOf(db, press.id).some(({ platen }) => platen === record.platen))
+    throw refused('platen', `A quick check is told against a survey, and this platen of ${press.name} has none yet: survey it first.`);
   const known = db
     .select({ text: textOf(pressRecords.doc) })
     .from(pressRecords)
@@ -70,10 +76,10 @@ export function mustFit(press: Press, record: PressRecord): void {
       'seconds',
       `That cannot be true of ${press.name} as its facts stand, ${Math.round(press.heater.powerW)} W and ${press.heater.massKg} kg: check the seconds and the two temperatures, then its power and mass.`,
     );
-  if (record.kind === 'survey') surveyMustFit(press, record);
+  if (record.kind === 'survey' || record.kind === 'quick check') surveyMustFit(press, record);
 }
 
-function surveyMustFit(press: Press, survey: Survey): void {
+function surveyMustFit(press: Press, survey: Survey | QuickCheck): void {
   const platen = platenOf(press, survey.platen);
   if (!platen) throw refused('platen', `${press.name} has no such platen.`);
   survey.readings.forEach(({ xMm, yMm }, i) => {
@@ -155,6 +161,7 @@ function mapOf(db: Db, press: Press, survey: Survey): PlatenMap | null {
   return known.get(key) ?? remember(db, known, key, platenMap(survey, { widthMm, heightMm }, dayOf(survey.at)), MOST_KNOWN);
 }
 
+/** The last survey of each platen. */
 const latestOf = (surveys: readonly Survey[]): Survey[] => [...new Map(surveys.map((survey) => [survey.platen, survey])).values()];
 
 /** The latest map of every platen of every press. */
@@ -162,6 +169,18 @@ export const latestMaps = (db: Db): PlatenMap[] =>
   list(db, 'presses').rows.flatMap(({ doc: press }) =>
     latestOf(surveysOf(db, press.id)).flatMap((survey) => mapOf(db, press, survey) ?? []),
   );
+
+/** What the last quick check of each platen of a press found, told against its survey; one from before that survey counts no more. */
+function checksOf(db: Db, press: Press): FoundCheck[] {
+  const checks = recordsOf(db, press.id).counting.flatMap((record) => (record.kind === 'quick check' ? [record] : []));
+  return latestOf(surveysOf(db, press.id)).flatMap((survey) => {
+    const last = checks.findLast(({ platen, at }) => platen === survey.platen && at > survey.at);
+    const map = last && mapOf(db, press, survey);
+    return last && map ? [checkFound(last, map, dayOf(last.at))] : [];
+  });
+}
+
+export const latestChecks = (db: Db): FoundCheck[] => list(db, 'presses').rows.flatMap(({ doc: press }) => checksOf(db, press));
 
 /** What the last slips pulled at each press told. */
 export const latestSlips = (db: Db): FoundSlips[] =>
@@ -224,6 +243,7 @@ export function pressReport(db: Db, pressId: string, now: number) {
     withdrawn: [...withdrawn],
     unreadable,
     maps: latestOf(surveys).flatMap((survey) => mapOf(db, press, survey) ?? []),
+    checks: checksOf(db, press),
     points,
     chart,
     due: last ? nextSurvey({ closings: closingsSince(db, pressId, last.at), days: Math.floor((now - last.at) / DAY_MS), drifted }) : null,

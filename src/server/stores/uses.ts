@@ -1,16 +1,16 @@
 /** Uses: what each press has been through since it was measured, from the log. */
 import { and, count, eq, gte } from 'drizzle-orm';
-import type { PlatenMap, Press, UseSince } from '../../core/press';
+import type { Press, UseSince } from '../../core/press';
 import { pressings } from '../db/schema';
 import type { Db } from './perShop';
 
 /** A piece takes about so many closings, pre-press or second press among them. */
 const CLOSINGS_A_PIECE = 2;
 
-/** Since every day on which a figure of a press was found that may be in use. */
-export function usesSince(db: Db, presses: readonly Press[], maps: readonly PlatenMap[]): UseSince[] {
+/** Since every day on which a figure of a press was found that may be in use. @param found its surveys and quick checks */
+export function usesSince(db: Db, presses: readonly Press[], found: readonly { pressId: string; on: string }[]): UseSince[] {
   return presses.flatMap(({ id, name, calibration }) => {
-    const days = new Set([...(calibration ? [calibration.on] : []), ...maps.filter((map) => map.pressId === id).map((map) => map.on)]);
+    const days = new Set([...(calibration ? [calibration.on] : []), ...found.filter((one) => one.pressId === id).map((one) => one.on)]);
     return [...days].map((on) => {
       const since = new Date(`${on}T00:00`).getTime();
       const row = db

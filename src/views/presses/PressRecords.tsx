@@ -69,6 +69,8 @@ function wordsOf(record: PressRecord, house: HouseUnits): string {
   switch (record.kind) {
     case 'survey':
       return `${record.platen} platen, ${record.readings.length} readings by ${record.instrument.kind}`;
+    case 'quick check':
+      return `quick check, ${record.readings.length} ${record.readings.length === 1 ? 'place' : 'places'} by ${record.instrument.kind}`;
     case 'rotate test':
       return `rotate test: it ${record.badStayedWith === 'press' ? 'stayed on the press' : 'went with the piece'}`;
     case 'paper pull':

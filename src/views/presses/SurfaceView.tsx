@@ -10,6 +10,7 @@ import { DeliveredDrawing } from './DeliveredDrawing';
 import { DriftChart } from './DriftChart';
 import { MeasuringWorth } from './MeasuringWorth';
 import { PressRecords } from './PressRecords';
+import { QuickCheck } from './QuickCheck';
 import { RotateTest } from './RotateTest';
 
 interface SurfaceViewProps {
@@ -62,6 +63,7 @@ export function SurfaceView({ press, report, house }: SurfaceViewProps) {
           <DeliveredDrawing press={press} />
         </>
       )}
+      {upper && !typedLater && <QuickCheck press={press} report={report} map={upper} />}
       <MeasuringWorth press={press} />
       {report.points.length > 0 && <DriftChart report={report} house={house} />}
       {report.maps
@@ -76,7 +78,13 @@ export function SurfaceView({ press, report, house }: SurfaceViewProps) {
           </section>
         ))}
       <RotateTest press={press} records={report.records.filter(({ id }) => !report.withdrawn.includes(id))} />
-      <PressRecords pressId={press.id} report={report} kinds={['survey', 'rotate test']} title="Surveys and tests kept" house={house} />
+      <PressRecords
+        pressId={press.id}
+        report={report}
+        kinds={['survey', 'quick check', 'rotate test']}
+        title="Surveys and tests kept"
+        house={house}
+      />
     </>
   );
 }
