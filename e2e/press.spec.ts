@@ -47,6 +47,23 @@ test('the old clamshell is surveyed, its cold corner is felt by an order, turnin
   await survey(page);
   await expect(page.getByText('2 of 5 surveys made')).toBeVisible();
   await expect(page.locator('[data-survey]')).toHaveCount(2);
+
+  // a minute's check is told against that survey, at once; a wrong one is withdrawn
+  const check = page.getByRole('region', { name: 'Quick check' });
+  await check.getByText('Read one to five places').click();
+  await check.getByLabel('Set to').fill('275');
+  await check.getByLabel('Middle reads').fill('300');
+  await check.getByRole('button', { name: 'Keep this check' }).click();
+  await expect(check.getByRole('status')).toContainText(
+    /\d+ °F hotter than its survey .* It has changed, or one of the two was read wrong/,
+  );
+  await page.getByText('Surveys and tests kept').click();
+  await page
+    .locator('[data-record]')
+    .filter({ hasText: 'quick check, 1 place by probe' })
+    .getByRole('button', { name: 'Withdraw' })
+    .click();
+  await expect(check.getByRole('status')).toHaveCount(0);
 });
 
 /** Takes nine readings from the simulated probe, each once it has come to rest; what is asked about is confirmed. */

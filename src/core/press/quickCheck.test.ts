@@ -69,7 +69,11 @@ describe('a quick check', () => {
     expect(still.spreadK).toBeGreaterThanOrEqual(mapped.spreadK - 0.5);
     const moved = afterCheck(mapped, old, checkFound(check(6), map, '2030-01-01'));
     expect(moved.offsetK - still.offsetK).toBeGreaterThan(4);
-    expect(moved.offsetK - still.offsetK).toBeLessThan(6);
+    expect(moved.offsetK - still.offsetK).toBeLessThan(6.5);
+    // a new survey that is contradicted is doubted as far as it is contradicted: the check is followed
+    const contradicted = afterCheck(mapped, mapped, checkFound(check(12), map, '2026-01-02'));
+    expect(contradicted.offsetK - mapped.offsetK).toBeGreaterThan(10.5);
+    expect(contradicted.spreadK).toBeLessThan(mapped.spreadK + 2);
   });
   it('is weighed honestly: of presses that wandered the truth lies as far off as is said', () => {
     const mapped = surfaceOver(map, AREA);

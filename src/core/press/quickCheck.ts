@@ -82,14 +82,27 @@ export function toldBy<S extends Surface>(surface: S, movedK: number, check: Pic
   };
 }
 
+/** A surface of which so much more is in doubt, common to all of the platen. */
+function doubted<S extends Surface>(surface: S, commonK: number): S {
+  const more = Math.max(0, commonK ** 2 - commonDoubt(surface) ** 2);
+  const wider = ({ meanK, sdK }: Normal): Normal => ({ meanK, sdK: Math.sqrt(sdK ** 2 + more) });
+  return { ...surface, coolest: wider(surface.coolest), hottest: wider(surface.hottest), most: wider(surface.most) };
+}
+
 /**
  * A surface after a quick check of its platen, the check weighed against what was known.
+ *
+ * A difference that is more than chance says that the press has changed, or that its survey was wrong: what was known is then
+ * doubted as far as the difference shows, so that the check is followed.
  *
  * @param mapped the surface as the map had it, which the difference is told against
  * @param aged the same as it was known when it was checked
  */
 export function afterCheck<S extends Surface>(mapped: Surface, aged: S, check: FoundCheck): S {
   const middle = ({ coolest, hottest }: Surface) => (coolest.meanK + hottest.meanK) / 2;
-  const wandered = middle(aged) - middle(mapped);
-  return toldBy(aged, believed(commonDoubt(aged), check) * (check.differenceK - wandered), check);
+  const surpriseK = check.differenceK - (middle(aged) - middle(mapped));
+  const before = doubted(aged, Math.abs(surpriseK) / MORE_THAN_CHANCE);
+  const after = toldBy(before, believed(commonDoubt(before), check) * surpriseK, check);
+  const [was, is] = [bandOfTenths(aged), bandOfTenths(after)];
+  return { ...after, offsetK: aged.offsetK + is.offsetK - was.offsetK, spreadK: aged.spreadK + is.spreadK - was.spreadK };
 }
