@@ -5,6 +5,7 @@ import Sqlite from 'better-sqlite3';
 import { describe, expect, it } from 'vitest';
 import { BASE, ownShop, put, send } from '../../test/api';
 import type { Order } from '../core/order';
+import { toInside } from '../core/units';
 import * as benchRoute from '../pages/api/v1/bench';
 import * as healthRoute from '../pages/api/v1/health';
 import * as houseRoute from '../pages/api/v1/house';
@@ -138,7 +139,8 @@ describe('a run over the wire', () => {
     const kept = event('kept');
     for (let i = 0; i < 3; i++) expect((await sendEvent(kept)).body.events).toHaveLength(9);
     const { pressings } = searchLog(shop().db, { orderId: 'order-new', limit: 10 });
-    expect(pressings).toMatchObject([{ id: kept.id, outcome: 'good', operator: 'QA', setC: 135, withdrawn: false, piece: 1 }]);
+    expect(pressings).toMatchObject([{ id: kept.id, outcome: 'good', operator: 'QA', withdrawn: false, piece: 1 }]);
+    expect(pressings[0]?.setC).toBeCloseTo(toInside(272, 'F'), 6);
   });
   it('an undone verdict is withdrawn by a record of its own; the pressing stays', async () => {
     await startRun();

@@ -13,6 +13,7 @@ import * as paperRoute from '../pages/api/v1/tested-matrix.pdf';
 import { shop } from './shop';
 import { inputOf, readFacts } from './stores/cards';
 import { findOrder } from './stores/orders';
+import { dayOf } from './stores/pressRecords';
 import { readShelf } from './stores/shelf';
 import { testFaults } from './stores/tested';
 
@@ -157,7 +158,7 @@ describe('what measuring is worth, over the wire', () => {
     expect(before[0]).toMatchObject({ pressId: 'press-cap', measure: { kind: 'survey' } });
     expect(before[0].saved).toBeGreaterThan(0.5);
     const { sqlite } = shop();
-    const calibration = JSON.stringify({ offsetK: 0, spreadK: 2, on: '2026-05-01', how: 'probe' });
+    const calibration = JSON.stringify({ offsetK: 0, spreadK: 2, on: dayOf(Date.now()), how: 'probe' });
     sqlite.prepare("UPDATE presses SET doc = json_set(doc, '$.calibration', json(?)) WHERE id = 'press-cap'").run(calibration);
     expect((await ofCap()).filter(({ measure }: { measure: { kind: string } }) => measure.kind === 'survey')).toEqual([]);
   });

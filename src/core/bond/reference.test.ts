@@ -30,7 +30,9 @@ describe('at the supplier’s own setting on his own cloth', () => {
     const { stages } = written.product;
     // its own heat at a pre-press or a tack is no part of the press stage
     const product = { ...written.product, stages: stages.filter(({ kind }) => kind === 'press' || kind === 'marry') };
-    const input = prepared({ ...written, product });
+    // by itself a card may take another time within the sheet: here it is the supplier's own that is asked about
+    const { timeS: meant } = pressOf(judge(prepared({ ...written, product }), LAW).draft);
+    const input = prepared({ ...written, product, print: { ...written.print, choices: { timeS: meant.nominal } } });
     const { draft, bonds } = judge(input, LAW);
     const { tempC, timeS, pressure } = pressOf(draft);
     const adhesive = adhesiveOf(input, draft);

@@ -1,7 +1,7 @@
 /** Limits: what must not be passed where in the stack, before it is asked which platen would do so. */
 import { dyeLimit, HARMS, LIMIT_SD_K, limitSdOf, limitsFor, limitWords, MARKS, type PreparedInput, testedOnBlank } from '../draft';
 import type { TwoSidedPlace } from '../heat';
-import { blendLimits, FIBRES, mostShiftOf, testPieceHeld } from '../materials';
+import { FIBRES, fibreLimits, mostShiftOf, type TimedLimit, testPieceHeld } from '../materials';
 import { type Phrase, phrase } from '../units';
 import type { Side } from './finding';
 
@@ -9,9 +9,8 @@ import type { Side } from './finding';
 export interface Limit {
   side: Side;
   place: Exclude<TwoSidedPlace, 'glue'>;
-  /** °C for 15 s, and how far it moves with the time at most, K. */
-  limitC: number;
-  mostK: number;
+  /** The lowest of them at its time is the limit. */
+  bears: readonly TimedLimit[];
   /** One standard deviation of it where it is, K. */
   sdK: number;
   /** Harm itself counts always; what shows counts while the press is shut. */
@@ -33,56 +32,53 @@ const DYED_DAMAGE_C = 230;
  * @param fromBelow the lower platen is hot too, so that the cloth under the art and its inside may be the hottest of it
  */
 export function limitsOf(input: PreparedInput, passesMark: boolean, fromBelow: boolean): Limit[] {
-  const { markC, damageC: given } = limitsFor(input);
-  const damageC = passesMark && !input.blank.tested ? Math.max(given ?? 0, DYED_DAMAGE_C) : given;
-  const { mark, damage } = blendLimits(input.fabric.composition);
-  const held = testPieceHeld(input.blank, input.product.id) || testedOnBlank(input);
-  const own = limitSdOf(input);
+  const { blank, fabric, product } = input;
+  const { markC, damageC } = limitsFor(input);
+  const held = testPieceHeld(blank, product.id) || testedOnBlank(input);
   const limits: Limit[] = [];
   const add = (
     side: Side,
     place: Limit['place'],
-    limitC: number,
+    bears: readonly TimedLimit[],
     what: Phrase,
-    {
-      sdK = LIMIT_SD_K.table,
-      mostK = mostShiftOf(null),
-      ...rest
-    }: { sdK?: number; mostK?: number } & Partial<Pick<Limit, 'harms' | 'withTransfer'>>,
-  ) =>
-    limits.push({
-      side,
-      place,
-      limitC,
-      mostK,
-      sdK,
-      harms: false,
-      withTransfer: false,
-      eased: held && (side === 'mark' || side === 'inside mark' || side === 'dye'),
-      what,
-      ...rest,
-    });
-  const ofMark = { sdK: own, mostK: mostShiftOf(mark?.fibre ?? null) };
-  const ofDamage = { sdK: own, mostK: mostShiftOf(damage?.fibre ?? null), harms: true };
+    { sdK = LIMIT_SD_K.table, harms = false, withTransfer = false }: Partial<Pick<Limit, 'sdK' | 'harms' | 'withTransfer'>>,
+  ) => {
+    const eased = held && (side === 'mark' || side === 'inside mark' || side === 'dye');
+    limits.push({ side, place, bears, sdK, harms, withTransfer, eased, what });
+  };
+  const sdK = limitSdOf(input);
   if (markC !== null && !passesMark) {
-    add('mark', 'bare', markC, limitWords(input, 'mark', MARKS), ofMark);
+    const bears = ofMaterial(input, 'markC', markC);
+    add('mark', 'bare', bears, limitWords(input, 'mark', MARKS), { sdK });
     if (fromBelow && input.house.rules.insideMark === 'care')
-      add('inside mark', 'inside', markC, limitWords(input, 'mark', 'shine or yellow inside'), ofMark);
+      add('inside mark', 'inside', bears, limitWords(input, 'mark', 'shine or yellow inside'), { sdK });
   }
-  if (damageC !== null) {
-    add('damage', 'bare', damageC, limitWords(input, 'damage', HARMS), ofDamage);
+  const dyed = passesMark && !blank.tested && (damageC ?? 0) < DYED_DAMAGE_C;
+  if (damageC !== null || dyed) {
+    const bears = dyed ? [alone(DYED_DAMAGE_C)] : ofMaterial(input, 'damageC', damageC ?? DYED_DAMAGE_C);
+    const harm = { sdK, harms: true };
+    add('damage', 'bare', bears, limitWords(input, 'damage', HARMS), harm);
     if (fromBelow) {
-      add('under the art', 'art', damageC, limitWords(input, 'damage', `${HARMS} under the art`), ofDamage);
-      add('inside', 'inside', damageC, limitWords(input, 'damage', `${HARMS} inside`), ofDamage);
+      add('under the art', 'art', bears, limitWords(input, 'damage', `${HARMS} under the art`), harm);
+      add('inside', 'inside', bears, limitWords(input, 'damage', `${HARMS} inside`), harm);
     }
   }
-  const { madeOf, name } = input.product;
+  const { madeOf, name } = product;
   if (madeOf) {
     const of = FIBRES[madeOf];
-    add('transfer mark', 'transfer', of.markC, phrase`${name} is ${of.name} and may shine or darken`, { withTransfer: true });
-    add('transfer', 'transfer', of.damageC, phrase`${name} is ${of.name} and may ${HARMS}`, { withTransfer: true, harms: true });
+    add('transfer mark', 'transfer', [alone(of.markC)], phrase`${name} is ${of.name} and may shine or darken`, { withTransfer: true });
+    add('transfer', 'transfer', [alone(of.damageC)], phrase`${name} is ${of.name} and may ${HARMS}`, { withTransfer: true, harms: true });
   }
-  const dyeC = dyeLimit(input);
-  if (dyeC !== null) add('dye', 'art', dyeC, phrase`dye may move into a lighter print`, { withTransfer: true });
+  const dyeC = dyeLimit({ fabric, product });
+  if (dyeC !== null) add('dye', 'art', [alone(dyeC)], phrase`dye may move into a lighter print`, { withTransfer: true });
   return limits;
+}
+
+const alone = (limitC: number): TimedLimit => ({ limitC, mostK: mostShiftOf(null) });
+
+/** What a material bears: of every fibre that counts; a blank that was tested bears what it bore, moved with the time as its fibres are. */
+function ofMaterial({ blank, fabric }: PreparedInput, of: 'markC' | 'damageC', limitC: number): TimedLimit[] {
+  const fibres = fibreLimits(fabric.composition, of);
+  if (fibres.length === 0) return [alone(limitC)];
+  return blank.tested ? fibres.map(({ mostK }) => ({ limitC, mostK })) : fibres;
 }

@@ -62,8 +62,9 @@ describe('split heat over random shops', () => {
           return window.bounds.find((bound) => bound.side === 'sheet low')?.surfaceC ?? Number.NaN;
         };
         // where the lower platen alone is more than enough, no upper one is cool enough
-        if (low(100) > NO_UPPER_C) expect(low(100)).toBeGreaterThan(low(160));
-        else expect(low(160)).toBe(low(100));
+        if (low(100) === NO_UPPER_C) expect(low(160)).toBe(NO_UPPER_C);
+        // through a thick pad hardly any of it comes, and the doses are told to half a kelvin
+        else expect(low(100)).toBeGreaterThan(low(160) - 0.5);
       }),
       { numRuns: 200 },
     );

@@ -5,7 +5,7 @@
 import { bondAt, bondsOf } from '../bond';
 import { type Draft, type PreparedInput, pieceOf, pressOf, sheetFlow, softensAt } from '../draft';
 import { COVER_SHEETS, limitLine, type Span, sharesAt, shutIn, type TwoSided, twoSided, upperForFlow } from '../heat';
-import { limitForTime } from '../materials';
+import { lowestForTime } from '../materials';
 import { remembered } from '../numerics';
 import { type Press, SURE } from '../press';
 import type { Allowed } from '../sheet';
@@ -102,7 +102,7 @@ function boundsOver(asked: Asked, lowerSetC: number, doses: Doses): Bound[] {
     edge('sheet low', doses.min, phrase`the glue wants as much as the sheet’s ${temp(sheet.min)} gives it; the rest comes from below`),
     edge('sheet high', doses.max, phrase`the glue bears no more than the sheet’s ${temp(sheet.max)} gives it`),
     ...limits.map(({ limit, span }): Bound => {
-      const limitFor = (heldS: number) => limitForTime(limit.limitC, heldS, limit.mostK);
+      const limitFor = (heldS: number) => lowestForTime(limit.bears, heldS);
       const line = limitLine(seen, limit.place, at, span, limitFor);
       const doubtK = Math.hypot(limit.sdK / line.perUpper, lowerDoubt({ upper: line.perUpper, lower: line.perLower }, lower));
       const { heldS } = line.held;

@@ -2,7 +2,7 @@
 
 import { type Draft, ownSetC, type PadOver, type PreparedInput, padOverOf, pieceOf, pressOf, sheetStage, tackBand, tackOf } from '../draft';
 import { COVER_SHEETS, type CoverSheet, followed, followOf, PADS_OVER, platenFor } from '../heat';
-import { type CoverKind, limitForTime, type PressureBand } from '../materials';
+import { type CoverKind, lowestForTime, type PressureBand } from '../materials';
 import { type Offset, type Press, type Surface, setForMiddle, shifted } from '../press';
 import type { Allowed, ChosenStage } from '../sheet';
 import { type Phrase, phrase, seconds, snap, temp, toInside, toShown } from '../units';
@@ -44,7 +44,7 @@ function lowestWall(input: PreparedInput, draft: Draft, limit: Limit, closings: 
   let low: Wall | null = null;
   for (const closing of closings) {
     if (limit.withTransfer && closing.name === 'pre-press') continue;
-    const limitC = limitForTime(limit.limitC, closing.timeS, limit.mostK);
+    const limitC = lowestForTime(limit.bears, closing.timeS);
     const piece = pieceOf(input, draft, closing);
     const follow = followOf(piece, limit.place === 'inside' ? 'bare' : limit.place);
     const surfaceC = platenFor(follow, piece, limitC, closing.timeS);

@@ -130,6 +130,20 @@ const MOST_SHIFT_VISCOSE_K = 4;
 /** How far the limit of a fibre moves with the time at most, K; null: of what has no fibre. */
 export const mostShiftOf = (fibre: FibreId | null): number => (fibre === 'viscose' ? MOST_SHIFT_VISCOSE_K : MOST_SHIFT_K);
 
+/** A limit for 15 s, °C, and how far it moves with the time at most, K. */
+export interface TimedLimit {
+  limitC: number;
+  mostK: number;
+}
+
+/** Limits of every fibre that counts in a blend: which of them is the lowest may depend on the time. */
+export const fibreLimits = (composition: Composition, of: 'markC' | 'damageC'): TimedLimit[] =>
+  countedFibres(composition).map(({ fibre }) => ({ limitC: FIBRES[fibre][of], mostK: mostShiftOf(fibre) }));
+
+/** What bears heat for a time as the first of its limits does, °C. */
+export const lowestForTime = (limits: readonly TimedLimit[], timeS: number): number =>
+  limits.reduce((low, { limitC, mostK }) => Math.min(low, limitForTime(limitC, timeS, mostK)), Number.POSITIVE_INFINITY);
+
 /**
  * A 15 s limit moved to another time under heat: 8 K higher for each halving of the time, and no further either way than it may.
  *
