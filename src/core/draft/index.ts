@@ -17,7 +17,7 @@ export {
   trialOf,
 } from './draft';
 export { type LearnedShift, LearnedShiftSchema, layerName, layersOf, type PreparedInput, type ResolveInput } from './input';
-export { inEffect, keptTemp, keptTime, keptWords, leftOutReason, ownSetC, timeGoesByMass } from './kept';
+export { inEffect, keptTemp, keptWords, leftOutReason, ownSetC, timeGoesByMass } from './kept';
 export { clearanceOf, type Laid, type LaidInput, laidOf, layOf, nudged, PILLOW_SINKS_MM, platenOf } from './laid';
 export { dyeLimit, HARMS, LIMIT_SD_K, limitSdOf, limitsFor, limitWords, MARKS } from './limits';
 export { areaOfArt, layIn, mapOf, prepared } from './measured';

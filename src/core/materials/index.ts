@@ -35,7 +35,6 @@ export {
   isBrittle,
   isFibrous,
   isHard,
-  limitForTime,
   lowestForTime,
   mostShiftOf,
   SUBSTRATES,
