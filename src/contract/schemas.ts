@@ -9,6 +9,7 @@ import { AidSchema, BlankSchema, DUTIES, Dwell, FabricSchema, Id, Initials, SetT
 import { LineSchema, OrderSchema, PrintSchema, RosterEntrySchema } from '../core/order';
 import {
   AirDriveSchema,
+  ContradictionSchema,
   FoundCheckSchema,
   HeaterSchema,
   PlatenMapSchema,
@@ -338,6 +339,8 @@ export const PressReportSchema = z.object({
   maps: z.array(PlatenMapSchema),
   /** The last quick check of each platen since its survey. */
   checks: z.array(FoundCheckSchema),
+  /** Where the last survey of the upper platen contradicts the one before it; null: nowhere. */
+  contradicts: ContradictionSchema.nullable(),
   points: z.array(z.object({ on: z.string(), meanK: z.number(), surveyId: z.string() })),
   chart: z.object({
     baseline: z.number(),

@@ -42,6 +42,22 @@ const check = (n: number, readC: number, change: Partial<QuickCheck> = {}): Quic
   return { ...made, kind: 'quick check', readings: readings.slice(0, 3).map((one) => ({ ...one, readC })), ...change };
 };
 
+describe('two surveys that cannot both be right', () => {
+  it('are told with the day and the place, until one is withdrawn', async () => {
+    await keep(survey(1));
+    const hotter = survey(2).readings.map((one) => ({ ...one, readC: one.readC + 15 }));
+    const second = await keep(survey(2, { readings: hotter }));
+    expect(second.body.contradicts).toMatchObject({ allOver: true, byK: expect.closeTo(15, -1) });
+    await put(
+      standingRoute.PUT,
+      `/presses/press-clamshell/records/${id(2)}/standing/${id(9)}`,
+      { id: 'press-clamshell', recordId: id(2), amendmentId: id(9) },
+      { to: 'withdrawn', by: 'MB', why: 'read wrong' },
+    );
+    expect((await report()).body.contradicts).toBeNull();
+  });
+});
+
 describe('a quick check', () => {
   it('is refused without a survey to tell it against, and beyond the platen', async () => {
     const first = await keep(check(1, 147));

@@ -23,6 +23,7 @@ export { dyeLimit, HARMS, LIMIT_SD_K, limitSdOf, limitsFor, limitWords, MARKS } 
 export { areaOfArt, layIn, mapOf, prepared } from './measured';
 export { MIRRORS, type Mirror } from './mirror';
 export { FIELDS, type Field, type Reason, ReasonSchema } from './reason';
+export { isTimeSettled } from './settled';
 export {
   adhesiveOf,
   CARD_HEAT,
@@ -40,7 +41,6 @@ export {
   WEIGHED_HEAT,
 } from './stack';
 export {
-  isTimeSettled,
   type TestedFault,
   type TestedStart,
   testedFaults,

@@ -4,7 +4,6 @@ import { bandOf, type Press, setForMiddle, surfaceOf } from '../press';
 import { type Product, pressStage, type Tested } from '../sheet';
 import { type Phrase, phrase, seconds, setTemp, snap, temp } from '../units';
 import type { PreparedInput, ResolveInput } from './input';
-import { keptTime } from './kept';
 
 /** Tests this near to each other speak of the same setting, K. */
 const SAME_SETTING_K = 3;
@@ -135,7 +134,3 @@ export function testedFaults(tested: Tested, stock: TestedStock): TestedFault[] 
     faults.push({ field: 'timeS', says: phrase`The sheet of ${product.name} has ${seconds(timeS.min)} to ${seconds(timeS.max)}. ${ask}` });
   return faults;
 }
-
-/** Whether somebody chose this very time: for this print, for the house, or in a test. */
-export const isTimeSettled = (input: PreparedInput, { timeS }: { timeS: number }): boolean =>
-  input.print.choices.timeS !== undefined || keptTime(input)?.value === timeS || testedStart(input)?.tested.timeS === timeS;

@@ -17,6 +17,13 @@ const DAY_MS = 86_400_000;
 /** Share of what was found of a press's common offset that still holds after a year. */
 const HOLDS_A_YEAR = Math.sqrt(1 - (DRIFT_K_A_YEAR / PRIOR.offsetK) ** 2);
 
+/** Share of what was found that still holds, 0 to 1. */
+const holdsAfter = ({ days, closings }: { days: number; closings: number }): number =>
+  HOLDS_A_YEAR ** (days / DAYS_A_YEAR + closings / CLOSINGS_A_YEAR);
+
+/** How far a press known exactly has drifted since, one standard deviation, K. */
+export const driftOver = (since: { days: number; closings: number }): number => PRIOR.offsetK * Math.sqrt(1 - holdsAfter(since) ** 2);
+
 /** Whole days from one ISO day to another, never less than none. */
 export const daysBetween = (from: string, to: string): number => Math.max(0, Math.round((Date.parse(to) - Date.parse(from)) / DAY_MS));
 
@@ -30,7 +37,7 @@ export const daysBetween = (from: string, to: string): number => Math.max(0, Mat
  * @see Uhlenbeck and Ornstein, On the theory of the Brownian motion, Physical Review 36 (1930)
  */
 export function aged<S extends Surface>(surface: S, { days, closings }: { days: number; closings: number }): S {
-  const holds = HOLDS_A_YEAR ** (days / DAYS_A_YEAR + closings / CLOSINGS_A_YEAR);
+  const holds = holdsAfter({ days, closings });
   const { coolest, hottest, most } = surface;
   const backK = (holds - 1) * ((coolest.meanK + hottest.meanK) / 2);
   const later = ({ meanK, sdK }: Normal): Normal => ({

@@ -15,6 +15,7 @@ export {
 } from './airPressure';
 export { type ChartPoint, type ControlChart, controlChart, type Due, nextSurvey } from './chart';
 export { type ColdSpot, coldSpots } from './coldSpot';
+export { type Contradiction, ContradictionSchema, contradiction, placeName } from './contradiction';
 export { DeviceBoard, type DeviceView, LONGEST_LINE, readDeviceLine } from './device';
 export { contactAtReading, type DialPair, type Pressed, readingForContact } from './dial';
 export { type Foreseen, foreseen, type Plan } from './foreseen';

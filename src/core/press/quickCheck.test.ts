@@ -5,9 +5,11 @@ import {
   aged,
   checkFound,
   commonDoubt,
+  contradiction,
   isAsItWas,
   PLANS,
   PressRecordSchema,
+  placeName,
   platenMap,
   type QuickCheck,
   type Survey,
@@ -107,5 +109,64 @@ describe('a quick check', () => {
     expect(said({ ...check(0), instrument: { kind: 'infrared', emissivitySet: 0.95 }, finish: 'bare metal' })?.[0]).toMatch(
       /^instrument: Bare metal/,
     );
+  });
+});
+
+describe('two surveys of one platen', () => {
+  const later = (change: (place: { xMm: number; yMm: number }) => number) =>
+    platenMap(
+      { ...survey, id: 'survey-b', readings: survey.readings.map((one) => ({ ...one, readC: one.readC + change(one) })) },
+      PLATEN,
+      '2026-03-01',
+    );
+  const soon = { days: 59, closings: 400 };
+  it('agree where the press drifted as presses do', () => {
+    expect(
+      contradiction(
+        map,
+        later(() => 0),
+        soon,
+      ),
+    ).toBeNull();
+    expect(
+      contradiction(
+        map,
+        later(() => 2),
+        soon,
+      ),
+    ).toBeNull();
+  });
+  it('contradict each other all over, or in one corner, and where is told', () => {
+    expect(
+      contradiction(
+        map,
+        later(() => 14),
+        soon,
+      ),
+    ).toMatchObject({ on: '2026-01-01', allOver: true, byK: expect.closeTo(14, -1) });
+    const corner = contradiction(
+      map,
+      later(({ xMm, yMm }) => (xMm < 0 && yMm < 0 ? -22 : 0)),
+      soon,
+    );
+    expect(corner).toMatchObject({ allOver: false });
+    expect(corner && placeName(corner, PLATEN)).toBe('back left');
+    expect(corner?.byK).toBeLessThan(-10);
+  });
+  it('contradict each other less after years', () => {
+    expect(
+      contradiction(
+        map,
+        later(() => 11),
+        { days: 20, closings: 0 },
+      ),
+    ).not.toBeNull();
+    expect(
+      contradiction(
+        map,
+        later(() => 11),
+        { days: 9000, closings: 0 },
+      ),
+    ).toBeNull();
   });
 });

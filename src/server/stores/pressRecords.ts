@@ -3,9 +3,12 @@ import { isDeepStrictEqual } from 'node:util';
 import { and, asc, desc, eq, sql } from 'drizzle-orm';
 import type { Unreadable } from '../../contract/schemas';
 import {
+  type Contradiction,
   canBeTrue,
   checkFound,
+  contradiction,
   controlChart,
+  daysBetween,
   type FoundCheck,
   type FoundSlips,
   nextSurvey,
@@ -180,6 +183,14 @@ function checksOf(db: Db, press: Press): FoundCheck[] {
   });
 }
 
+/** Where the last of a platen's surveys contradicts the one before it. */
+function contradictionOf(db: Db, press: Press, surveys: readonly Survey[]): Contradiction | null {
+  const [before, after] = surveys.slice(-2).map((survey) => mapOf(db, press, survey));
+  if (!before || !after) return null;
+  const closings = closingsSince(db, press.id, surveys.at(-2)?.at ?? 0) - closingsSince(db, press.id, surveys.at(-1)?.at ?? 0);
+  return contradiction(before, after, { days: daysBetween(before.on, after.on), closings });
+}
+
 export const latestChecks = (db: Db): FoundCheck[] => list(db, 'presses').rows.flatMap(({ doc: press }) => checksOf(db, press));
 
 /** What the last slips pulled at each press told. */
@@ -244,6 +255,7 @@ export function pressReport(db: Db, pressId: string, now: number) {
     unreadable,
     maps: latestOf(surveys).flatMap((survey) => mapOf(db, press, survey) ?? []),
     checks: checksOf(db, press),
+    contradicts: contradictionOf(db, press, upper),
     points,
     chart,
     due: last ? nextSurvey({ closings: closingsSince(db, pressId, last.at), days: Math.floor((now - last.at) / DAY_MS), drifted }) : null,

@@ -1,7 +1,7 @@
 /** The surface of a press: its map, what follows from it, surveys over time, and the way to the next one. */
 import { useState } from 'react';
 import type { PressReport } from '../../contract';
-import { narrowestWindow, type PlatenMap, type Press, platensOf, settingFor, surfaceOver } from '../../core/press';
+import { narrowestWindow, type PlatenMap, type Press, placeName, platensOf, settingFor, surfaceOver } from '../../core/press';
 import { formatForHouse, formatQuantity, type HouseUnits, houseUnit, toInside } from '../../core/units';
 import { isoDayText } from '../../ui/days';
 import { mapWords, PlatenMapDrawing } from '../../ui/PlatenMap';
@@ -44,6 +44,7 @@ export function SurfaceView({ press, report, house }: SurfaceViewProps) {
             : `Next survey in ${report.due.daysLeft} days or ${report.due.closingsLeft} closings, whichever comes first.`}
         </p>
       )}
+      {upper && report.contradicts && <Contradicts of={report.contradicts} map={upper} house={house} />}
       {typedLater && (
         <p className="border-l-4 border-amber pl-3">
           The figures typed in on {press.calibration?.on} are newer than the survey of {upper.on}: cards go by them.
@@ -86,6 +87,21 @@ export function SurfaceView({ press, report, house }: SurfaceViewProps) {
         house={house}
       />
     </>
+  );
+}
+
+/** Two surveys that cannot both be right, and what to do. */
+function Contradicts({ of, map, house }: { of: NonNullable<PressReport['contradicts']>; map: PlatenMap; house: HouseUnits }) {
+  const by = formatForHouse('temperatureDifference', Math.abs(of.byK), house, 0);
+  const where = of.allOver ? 'all over the platen' : `at the ${placeName(of, map)}`;
+  return (
+    <p className="border-l-4 border-brick pl-3" role="status">
+      <strong>
+        The survey of {isoDayText(map.on)} found it {by} {of.byK < 0 ? 'cooler' : 'hotter'} {where} than that of {isoDayText(of.on)}.
+      </strong>{' '}
+      That is more than both are good for. Cards go by the later one. Do a quick check; if that agrees with the earlier one, withdraw the
+      later.
+    </p>
   );
 }
 
