@@ -31,7 +31,7 @@ function backOf(input: PreparedInput, { loading }: Draft, stack: readonly StackL
  * @param closing the closing it comes out of: what its platen is set to, °C, and how long it was shut, s
  */
 export function peelSpan(input: PreparedInput, draft: Draft, peel: Peel, closing: { setC: number; timeS: number }): PeelSpan | null {
-  if ((peel !== 'warm' && peel !== 'cold') || input.print.embossed) return null;
+  if (peel !== 'warm' && peel !== 'cold') return null;
   const { midC } = bandOf(pressOffset(input.press), closing.setC);
   const surfaceC = Math.round(Math.min(260, Math.max(30, midC)));
   const piece = pieceOf(input, draft, undefined, draft.split ? closing.setC : null);

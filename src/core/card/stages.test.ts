@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { inputs } from '../../../test/shops';
 import { type Case, inputOf } from '../../../test/trade/check';
 import type { HouseRules } from '../house';
+import { isHard } from '../materials';
 import { resolve } from './resolve';
 import type { Stage } from './schema';
 import { coolingTimeS, minutesOf } from './stages';
@@ -146,5 +147,21 @@ describe('the wait before a peel', () => {
     expect(waitOf('air', { choices: { setC: 159 } })?.timeS).toBeGreaterThan(waitOf('air', { choices: { setC: 146 } })?.timeS ?? 0);
     expect(waitOf('base')?.span?.onBase).toBe(true);
     expect(waitOf('table')?.span?.onBase).toBeUndefined();
+  });
+  it('stands before every warm or cold peel of a piece, embossed ones and lower layers too', () => {
+    fc.assert(
+      fc.property(inputs, (input) => {
+        const { stages } = resolve(input);
+        stages.forEach(({ kind, says }, i) => {
+          const words = says.filter((part) => typeof part === 'string').join('');
+          if (kind !== 'peel' || !/warm|cold/.test(words)) return;
+          const before = stages[i - 1];
+          // what is no warmer than that as the press opens needs no wait
+          if (before?.kind === 'wait') expect(before.span?.fromS).toBe(before.timeS);
+          else expect(isHard(input.fabric)).toBe(true);
+        });
+      }),
+      { numRuns: 400 },
+    );
   });
 });
