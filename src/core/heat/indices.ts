@@ -17,11 +17,11 @@ function flowRate(tempC: number, pressureKPa: number, softenC: number): number {
   return ((pressureKPa / REFERENCE_KPA) * arrhenius) / (1 + Math.exp((softenC - tempC) / SOFTENING_WIDTH_K));
 }
 
-/** Integral between two samples of something that grows by a factor: exact where its logarithm is straight. */
-const between = (a: number, b: number, dt: number): number => {
+/** Mean between two samples of something that grows by a factor: exact where its logarithm is straight. */
+export function logMean(a: number, b: number): number {
   const mean = (a + b) / 2;
-  return dt * (Math.abs(a - b) <= 1e-3 * mean || a <= 0 || b <= 0 ? mean : (b - a) / Math.log(b / a));
-};
+  return Math.abs(a - b) <= 1e-3 * mean || a <= 0 || b <= 0 ? mean : (b - a) / Math.log(b / a);
+}
 
 /** Running integral of a rate over a curve. */
 function running({ timeS, tempC }: Curve, rate: (tempC: number, timeS: number) => number): Float64Array {
@@ -30,7 +30,7 @@ function running({ timeS, tempC }: Curve, rate: (tempC: number, timeS: number) =
   for (let i = 1; i < timeS.length; i++) {
     const now = rate(tempC[i] as number, timeS[i] as number);
     const dt = (timeS[i] as number) - (timeS[i - 1] as number);
-    sums[i] = (sums[i - 1] as number) + (dt > 0 ? between(before, now, dt) : 0);
+    sums[i] = (sums[i - 1] as number) + (dt > 0 ? dt * logMean(before, now) : 0);
     before = now;
   }
   return sums;
@@ -75,9 +75,11 @@ export const SOUND = { low: 0.9, high: 1.35 } as const;
 const LIMIT_TIME_S = 15;
 const KELVIN_PER_HALVING = 8;
 
+/** How fast a temperature harms, against one that is at the limit: every 8 K less count half. */
+export const harmRate = (tempC: number, limitC: number): number => 2 ** ((tempC - limitC) / KELVIN_PER_HALVING);
+
 /** Harm at each sample of a curve, 1 = the limit: `∫ 2^((T − limit)/8) dt / 15`. */
-export const harmOver = (curve: Curve, limitC: number): Float64Array =>
-  running(curve, (tempC) => 2 ** ((tempC - limitC) / KELVIN_PER_HALVING) / LIMIT_TIME_S);
+export const harmOver = (curve: Curve, limitC: number): Float64Array => running(curve, (tempC) => harmRate(tempC, limitC) / LIMIT_TIME_S);
 
 /** Harm of a whole curve, 1 = the limit. */
 export const harmOf = (curve: Curve, limitC: number): number => harmOver(curve, limitC).at(-1) ?? 0;

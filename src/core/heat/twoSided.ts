@@ -1,6 +1,6 @@
 /** Two-sided: a piece between two heated platens, over its whole passage, and the upper one that brings a place to its dose or its limit. */
 import { remembered, rootOf } from '../numerics';
-import { flowOf, harmOf, type Shut, tempAt, within } from './indices';
+import { flowOf, harmRate, logMean, type Shut, tempAt, within } from './indices';
 import { type Passage, type Piece, sceneOf } from './piece';
 import { type Curve, solve } from './solve';
 
@@ -149,18 +149,38 @@ export interface Span {
   shutOnly: boolean;
 }
 
-/** A limit is told for this long, s; every 8 K less count half. */
-const LIMIT_TIME_S = 15;
+/** Samples of a place that count in a span: runs of them, from one index to before another. */
+type Runs = readonly (readonly [number, number])[];
+
+/** The runs of a span: while the press is shut, or all from its beginning to its end. */
+function runsIn(seen: TwoSided, place: TwoSidedPlace, { fromS, closing, shutOnly }: Span): Runs {
+  const { timeS } = seen.places[place];
+  const { toS } = shutIn(seen, closing);
+  const spans = shutOnly ? seen.shut.filter((one) => one.toS > fromS && one.toS <= toS) : [{ fromS, toS }];
+  return spans.flatMap((span) => {
+    const part = within({ timeS, tempC: timeS }, Math.max(fromS, span.fromS), span.toS);
+    const first = (part.timeS.byteOffset - timeS.byteOffset) / timeS.BYTES_PER_ELEMENT;
+    return part.timeS.length > 0 ? [[first, first + part.timeS.length] as const] : [];
+  });
+}
 
 /** The hottest of a place between two platens, and the time at it that is worth all it went through. */
-function heldBetween(seen: TwoSided, place: TwoSidedPlace, upperC: number, lowerC: number, { fromS, closing, shutOnly }: Span): Held {
-  const { toS } = shutIn(seen, closing);
-  const whole = within(curveBetween(seen, place, upperC, lowerC), fromS, toS);
-  const counted = shutOnly
-    ? seen.shut.filter((one) => one.toS > fromS && one.toS <= toS).map((one) => within(whole, one.fromS, one.toS))
-    : [whole];
-  const hottestC = Math.max(...counted.flatMap(({ tempC }) => Array.from(tempC)));
-  return { hottestC, heldS: LIMIT_TIME_S * counted.reduce((sum, curve) => sum + harmOf(curve, hottestC), 0) };
+function heldBetween({ roomC, places }: TwoSided, place: TwoSidedPlace, upperC: number, lowerC: number, runs: Runs): Held {
+  const { timeS, upper, lower } = places[place];
+  const [overUpper, overLower] = [upperC - roomC, lowerC - roomC];
+  const at = (i: number) => roomC + (upper[i] as number) * overUpper + (lower[i] as number) * overLower;
+  let hottestC = Number.NEGATIVE_INFINITY;
+  for (const [from, to] of runs) for (let i = from; i < to; i++) hottestC = Math.max(hottestC, at(i));
+  let heldS = 0;
+  for (const [from, to] of runs) {
+    let before = harmRate(at(from), hottestC);
+    for (let i = from + 1; i < to; i++) {
+      const now = harmRate(at(i), hottestC);
+      heldS += logMean(before, now) * ((timeS[i] as number) - (timeS[i - 1] as number));
+      before = now;
+    }
+  }
+  return { hottestC, heldS };
 }
 
 /** A limit as it stands to both platens: the upper one that brings a place to it, and how much each kelvin of either counts there. */
@@ -190,8 +210,9 @@ export function limitLine(
   span: Span,
   limitFor: (heldS: number) => number,
 ): LimitLine {
+  const runs = runsIn(seen, place, span);
   const over = (upperC: number, lowerC: number) => {
-    const held = heldBetween(seen, place, upperC, lowerC, span);
+    const held = heldBetween(seen, place, upperC, lowerC, runs);
     return { held, overK: held.hottestC - limitFor(held.heldS) };
   };
   const { lowerC } = at;

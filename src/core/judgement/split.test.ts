@@ -56,15 +56,17 @@ describe('split heat over random shops', () => {
   it('heat for the art comes from below: with a cooler base the same glue wants a hotter upper platen', () => {
     fc.assert(
       fc.property(splits, (input) => {
+        // at one and the same time: by itself a card may take another for each
+        const print = { ...input.print, choices: { ...input.print.choices, timeS: resolve(input).set.timeS } };
         const low = (maxC: number) => {
           const lower = { minC: maxC - 0.5, maxC, offsetK: 0, spreadK: 0 };
-          const { window } = resolve({ ...input, press: { ...input.press, lower } });
+          const { window } = resolve({ ...input, print, press: { ...input.press, lower } });
           return window.bounds.find((bound) => bound.side === 'sheet low')?.surfaceC ?? Number.NaN;
         };
         // where the lower platen alone is more than enough, no upper one is cool enough
         if (low(100) === NO_UPPER_C) expect(low(160)).toBe(NO_UPPER_C);
-        // through a thick pad hardly any of it comes, and the doses are told to half a kelvin
-        else expect(low(100)).toBeGreaterThan(low(160) - 0.5);
+        // through a thick pad hardly any of it comes, and the doses are told to a kelvin
+        else expect(low(100)).toBeGreaterThan(low(160) - 1);
       }),
       { numRuns: 200 },
     );

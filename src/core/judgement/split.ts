@@ -116,7 +116,7 @@ function boundsOver(asked: Asked, lowerSetC: number, doses: Doses): Bound[] {
 }
 
 /** Lower platens at which the bounds are worked out; between them they run as good as straight. */
-const WORKED_OUT = 12;
+const WORKED_OUT = 7;
 
 /** A set value of the lower platen with the upper one that gives the glue its dose, and the bounds there. */
 interface Row {
@@ -227,6 +227,9 @@ function doseShare(input: PreparedInput, draft: Draft, { min, nominal, max }: Do
   return points ? bondAt(points, nominal) ** 2 : 1;
 }
 
+/** A dose that is so near to that between dry platens is it, as a share: a third of a kelvin. */
+const DRY_WITHIN = 0.02;
+
 /** The window over the lower platen that was chosen by hand, or is the best. */
 function splitWindow(input: PreparedInput, draft: Draft): { lowerC: number; window: Window } {
   const { press, print } = input;
@@ -236,8 +239,9 @@ function splitWindow(input: PreparedInput, draft: Draft): { lowerC: number; wind
   const firstC = lowerFor(dry);
   const share = doseShare(input, draft, dosesOver(dry, firstC), firstC);
   const { min, nominal, max } = dry.flows;
-  const asked = { ...dry, flows: { min: min / share, nominal: nominal / share, max: max / share } };
-  const lowerC = lowerFor(asked);
+  const isDry = Math.abs(share - 1) < DRY_WITHIN;
+  const asked = isDry ? dry : { ...dry, flows: { min: min / share, nominal: nominal / share, max: max / share } };
+  const lowerC = isDry ? firstC : lowerFor(asked);
   const doses = dosesOver(asked, lowerC);
   return { lowerC, window: windowOf(input, boundsOver(asked, lowerC, doses), { tempC: doses.nominal, named: true }) };
 }
