@@ -81,6 +81,10 @@ describe('split heat', () => {
     expect(split.set.tempC).toBeLessThan(above.window.bounds[0]?.surfaceC ?? 0);
     expect(bound('sheet low')).toBeLessThan(bound('sheet high'));
   });
+  it('a mark inside is told, and counts against no piece', () => {
+    expect(says(split.lamp.findings)).toMatch(/Nearly all marked inside/);
+    expect(split.soundChance).toBeGreaterThan(0.2);
+  });
   it('no figure of it lies further off than a press can be, and none is told that nobody could set', () => {
     for (const { surfaceC } of split.window.bounds) expect(Math.abs(surfaceC - split.set.tempC)).toBeLessThanOrEqual(210);
     for (const told of says(split.lamp.findings).matchAll(/(-?\d+) °C/g)) expect(Number(told[1])).toBeLessThan(272);

@@ -187,10 +187,11 @@ const OF_SHEET: readonly Side[] = ['sheet low', 'sheet high'];
 
 /**
  * Chance that a piece comes out sound, 0 to 1: the bond with all that may harm, mark or stain it, taken as independent. The
- * sheet's own sides speak for the bond where that is not known. What a test piece was noted to bear counts no more.
+ * sheet's own sides speak for the bond where that is not known. What a test piece was noted to bear counts no more, nor does a mark
+ * inside, where nobody looks.
  */
 function soundChanceIn(margins: readonly Margin[], ofBond: number | null): number {
-  const counted = margins.filter(({ side, eased }) => !eased && (ofBond === null || !OF_SHEET.includes(side)));
+  const counted = margins.filter(({ side, eased }) => !eased && side !== 'inside mark' && (ofBond === null || !OF_SHEET.includes(side)));
   return counted.reduce((sound, { chance }) => sound * (1 - chance), ofBond ?? 1);
 }
 
