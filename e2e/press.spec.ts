@@ -55,7 +55,7 @@ test('the old clamshell is surveyed, its cold corner is felt by an order, turnin
   await check.getByLabel('Middle reads').fill('300');
   await check.getByRole('button', { name: 'Keep this check' }).click();
   await expect(check.getByRole('status')).toContainText(
-    /\d+ °F hotter than its survey .* It has changed, or one of the two was read wrong/,
+    /\d+\s°F hotter than its survey .* It has changed, or one of the two was read wrong/,
   );
   await page.getByText('Surveys and tests kept').click();
   await page
