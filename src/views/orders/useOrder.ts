@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { call } from '../../contract';
 import type { Line, Order } from '../../core/order';
 import { saveUndoably } from '../../ui/acts';
-import { refresh, useRoute } from '../../ui/query';
+import { known, refresh, useRoute } from '../../ui/query';
 
 const again = () => refresh('order', 'orderCards', 'bench');
 
@@ -16,13 +16,15 @@ export function useOrder(orderId: string) {
     try {
       const before = data.order;
       await saveUndoably(what, async () => {
-        const saved = await call('putOrder', { params: { id: orderId }, body: order, ifMatch: data.version });
-        setFault(null);
-        await again();
-        return async () => {
-          await call('putOrder', { params: { id: orderId }, body: before, ifMatch: saved.version });
+        const put = async (body: Order, ifMatch: number) => {
+          const { order: now, version } = await call('putOrder', { params: { id: orderId }, body, ifMatch });
+          known('order', { params: { id: orderId } }, (was) => ({ ...was, order: now, version }));
           await again();
+          return version;
         };
+        setFault(null);
+        const version = await put(order, data.version);
+        return async () => void (await put(before, version));
       });
       return true;
     } catch (problem) {
