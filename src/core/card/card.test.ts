@@ -81,6 +81,25 @@ describe('split heat', () => {
     expect(split.set.tempC).toBeLessThan(above.window.bounds[0]?.surfaceC ?? 0);
     expect(bound('sheet low')).toBeLessThan(bound('sheet high'));
   });
+  it('a closing with a heat of its own is judged over the hot lower platen too', () => {
+    const with_ = (lowerC: number) =>
+      resolve(
+        input({
+          on: 'three-fibre-tee',
+          press: 'twoSided',
+          choices: { heat: 'split', lowerC, setC: 130, stageC: { 'pre-press': 150 }, stageS: { 'pre-press': 20 } },
+        }),
+      ).lamp.findings.filter(({ closing }) => closing === 'pre-press');
+    expect(says(with_(100))).not.toMatch(/harmed inside/);
+    expect(says(with_(215))).toMatch(/In the pre-press: .*harmed inside.*over a lower platen at 215 °C/);
+  });
+  it('is warm for its peel by both its platens: the hotter the lower one, the longer the wait', () => {
+    const waits = [100, 170].map((lowerC) => {
+      const card = resolve(input({ on: 'three-fibre-tee', press: 'twoSided', choices: { heat: 'split', lowerC, setC: 130, timeS: 12 } }));
+      return card.stages.find(({ kind }) => kind === 'wait')?.timeS ?? 0;
+    });
+    expect(waits[1]).toBeGreaterThan(waits[0] ?? 0);
+  });
   it('a mark inside is told, and counts against no piece', () => {
     expect(says(split.lamp.findings)).toMatch(/Nearly all marked inside/);
     expect(split.soundChance).toBeGreaterThan(0.2);

@@ -15,6 +15,14 @@ export interface PeelSpan {
 
 /** Waits are told in seconds: a coarse run tells them. */
 const TOLD = { resolution: 0.1, toleranceK: 1 } as const;
+/** A closing that a piece comes out of. */
+export interface Opened {
+  setC: number;
+  /** Null: the lower platen is not heated. */
+  lowerC: number | null;
+  timeS: number;
+}
+
 /** A hard piece that is not cold in so long is left for the day, s. */
 const LONGEST_S = 7200;
 const spans = remembered<PeelSpan>(4000);
@@ -28,13 +36,13 @@ function backOf(input: PreparedInput, { loading }: Draft, stack: readonly StackL
 /**
  * When a piece may be peeled; null: at once, or never.
  *
- * @param closing the closing it comes out of: what its platen is set to, °C, and how long it was shut, s
+ * @param closing the closing it comes out of: what its platens are set to, °C, and how long it was shut, s
  */
-export function peelSpan(input: PreparedInput, draft: Draft, peel: Peel, closing: { setC: number; timeS: number }): PeelSpan | null {
+export function peelSpan(input: PreparedInput, draft: Draft, peel: Peel, closing: Opened): PeelSpan | null {
   if (peel !== 'warm' && peel !== 'cold') return null;
   const { midC } = bandOf(pressOffset(input.press), closing.setC);
   const surfaceC = Math.round(Math.min(260, Math.max(30, midC)));
-  const piece = pieceOf(input, draft, undefined, draft.split ? closing.setC : null);
+  const piece = pieceOf(input, draft, undefined, closing.lowerC);
   const passage = { surfaceC, timeS: closing.timeS, prePressS: 0, finish: null, cooling: null };
   const under = backOf(input, draft, piece.stack);
   const cools = { where: draft.coolsOn, ...(under && { under }), ...(isHard(input.fabric) && { coldOverRoomK: HARD_COLD_OVER_ROOM_K }) };

@@ -7,7 +7,7 @@ import { aidFor, type CoverKind, coverAid, isHard } from '../materials';
 import { dwell } from '../press';
 import type { Peel, Product } from '../sheet';
 import { type Phrase, phrase, seconds } from '../units';
-import { peelSpan, spanWords } from './peelWait';
+import { type Opened, peelSpan, spanWords } from './peelWait';
 import type { Layer, Stage } from './schema';
 
 /** An unhurried pair of hands, s. Drawn on the stage line and counted into the minutes; never judged on. */
@@ -115,7 +115,7 @@ const byClock = (kind: Stage['kind'], timeS: number, says: Stage['says'], layers
 function waitFor(
   { input, draft }: { input: PreparedInput; draft: Draft },
   peel: Peel,
-  closing: { setC: number; timeS: number },
+  closing: Opened,
   layers: Seen[],
   over: Phrase = phrase``,
 ): Plan[] {
@@ -162,7 +162,7 @@ function tacking(input: PreparedInput, draft: Draft, set: SetValues, parts: Retu
         [parts.upper, ...cover, ...laid, ...parts.below],
       ),
     );
-    const tack = { setC: set.tack[i] ?? set.press, timeS: tackOf(draft, i) };
+    const tack = { setC: set.tack[i] ?? set.press, lowerC: set.lower, timeS: tackOf(draft, i) };
     plan.push(...waitFor({ input, draft }, peel, tack, [...laid, ...parts.freed]));
     if (peel !== 'none') plan.push(byHands('peel', HANDS_S.peel, phrase`Peel layer ${String(i + 1)}, ${peel}`, [...laid, ...parts.freed]));
     films = [...film, ...films];
@@ -171,18 +171,24 @@ function tacking(input: PreparedInput, draft: Draft, set: SetValues, parts: Retu
 }
 
 /** A mask over loose parts comes off again at its own heat. */
-function liftingMask(input: PreparedInput, draft: Draft, setC: number, layers: Seen[]): Plan[] {
+function liftingMask(input: PreparedInput, draft: Draft, set: SetValues, layers: Seen[]): Plan[] {
   const { mask, peel, timeS } = draft;
   if (mask === null || mask === 'none' || peel !== 'none') return [];
-  const wait = waitFor({ input, draft }, mask, { setC, timeS }, layers, phrase` under its mask`);
+  const wait = waitFor({ input, draft }, mask, { setC: set.press, lowerC: set.lower, timeS }, layers, phrase` under its mask`);
   return [...wait, byHands('peel', HANDS_S.peel, phrase`Lift the mask, ${mask}`, layers)];
 }
 
 /** A cover that stays on after the second press until it can be pulled. */
-function pulling(input: PreparedInput, draft: Draft, setC: number, layers: Seen[]): Plan[] {
+function pulling(input: PreparedInput, draft: Draft, set: SetValues, layers: Seen[]): Plan[] {
   if (!draft.finish || draft.finish.pull === 'none') return [];
   const { cover, pull, timeS } = draft.finish;
-  const wait = waitFor({ input, draft }, pull, { setC, timeS }, layers, phrase` under the ${COVER_SHEETS[cover].name}`);
+  const wait = waitFor(
+    { input, draft },
+    pull,
+    { setC: set.finish, lowerC: set.lower, timeS },
+    layers,
+    phrase` under the ${COVER_SHEETS[cover].name}`,
+  );
   return [...wait, byHands('peel', HANDS_S.peel, phrase`Pull the ${COVER_SHEETS[cover].name}, ${pull}`, layers)];
 }
 
@@ -235,9 +241,9 @@ export function stagesOf(input: PreparedInput, draft: Draft, set: SetValues): St
   }
   if (draft.rub) plan.push(byHands('rub', HANDS_S.rub, phrase`Rub it down under a cloth`, [...laid, ...below]));
   const { peel } = draft;
-  plan.push(...waitFor({ input, draft }, peel, { setC: set.press, timeS: draft.timeS }, [...laid, ...freed]));
+  plan.push(...waitFor({ input, draft }, peel, { setC: set.press, lowerC: set.lower, timeS: draft.timeS }, [...laid, ...freed]));
   if (peel !== 'none') plan.push(byHands('peel', HANDS_S.peel, phrase`Peel ${peel}`, [...laid, ...freed]));
-  plan.push(...liftingMask(input, draft, set.press, [...laid, ...freed]));
+  plan.push(...liftingMask(input, draft, set, [...laid, ...freed]));
   const done = [...top, ...films];
   if (draft.finish)
     plan.push(
@@ -248,7 +254,7 @@ export function stagesOf(input: PreparedInput, draft: Draft, set: SetValues): St
         phrase`Second press, ${seconds(draft.finish.timeS)}, under ${COVER_SHEETS[draft.finish.cover].name}`,
         [upper, parts.sheet(draft.finish.cover), ...done, ...below],
       ),
-      ...pulling(input, draft, set.finish, [parts.sheet(draft.finish.cover), ...done, ...freed]),
+      ...pulling(input, draft, set, [parts.sheet(draft.finish.cover), ...done, ...freed]),
     );
   if (draft.weight) {
     const coolS = coolingTimeS(massOf(input), set.press, input.house.room.tempC);

@@ -18,12 +18,12 @@ function judgeAttempt({ input, draft, reasons, weighedC }: Attempt, law: Law): J
   const kept = keptTemp(input);
   const tested = input.print.choices.setC === undefined ? testedStart(input) : null;
   const asked = input.print.choices.setC ?? tested?.setC ?? kept?.value;
-  const { lowerC, window: plain } = pressWindow(input, draft);
+  const { lowerC, window: plain, boundsFor } = pressWindow(input, draft);
   const window = weighedC === null ? plain : { ...plain, bestSetC: weighedC };
   const tempC = asked === undefined ? window.bestSetC : settable(input.press, asked);
   const margins = marginsAt(window, tempC);
   const bestMargins = marginsAt(window, window.bestSetC);
-  const { values, further } = closingsSet(input, draft, tempC);
+  const { values, further } = closingsSet(input, draft, { pressC: tempC, lowerC }, boundsFor);
   const set = settingOf(input, draft, tempC, lowerC);
   const isTested = tested !== null && tested.setC === tempC && tested.tested.timeS === draft.timeS;
   const ruled = ruleFindings(input, draft, law.rules);

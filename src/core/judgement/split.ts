@@ -13,7 +13,7 @@ import { phrase, seconds, snap, temp, toInside, toShown } from '../units';
 import { type BareBound, riskAt, STATE_RANK, worstAt } from './chance';
 import type { Bound, Window } from './finding';
 import { type Limit, limitsOf } from './limits';
-import { aimOf, bestOf, closingsOf, EDGE_SDS, platenWords, surfaceBounds, windowOf } from './window';
+import { aimOf, bestOf, closingsOf, EDGE_SDS, fabricBounds, type OnCloth, platenWords, surfaceBounds, windowOf } from './window';
 
 type Lower = NonNullable<Press['lower']>;
 
@@ -92,27 +92,43 @@ const FAR_K = 200;
 
 /** Bounds on the upper platen's surface over a set value of the lower one. */
 function boundsOver(asked: Asked, lowerSetC: number, doses: Doses): Bound[] {
-  const { press, lower, seen, sheet, limits } = asked;
+  const { sheet, limits } = asked;
   const edge = (side: 'sheet low' | 'sheet high', surfaceC: number, says: Bound['says']): Bound => {
     const sdK = Math.hypot(sheet.ours ? (doses.nominal - surfaceC) / EDGE_SDS : 0, doses.doubtK);
     return { side, keep: side === 'sheet low' ? 'above' : 'below', surfaceC, sdK, ours: sheet.ours, eased: false, says };
   };
-  const at = { upperC: doses.nominal, lowerC: lowerSetC + lower.offsetK };
   return [
     edge('sheet low', doses.min, phrase`the glue wants as much as the sheet’s ${temp(sheet.min)} gives it; the rest comes from below`),
     edge('sheet high', doses.max, phrase`the glue bears no more than the sheet’s ${temp(sheet.max)} gives it`),
-    ...limits.map(({ limit, span }): Bound => {
-      const limitFor = (heldS: number) => lowestForTime(limit.bears, heldS);
-      const line = limitLine(seen, limit.place, at, span, limitFor);
-      const doubtK = Math.hypot(limit.sdK / line.perUpper, lowerDoubt({ upper: line.perUpper, lower: line.perLower }, lower));
-      const { heldS } = line.held;
-      const near = Math.min(1, FAR_K / Math.abs(line.upperC - at.upperC));
-      const surfaceC = at.upperC + near * (line.upperC - at.upperC);
-      const sdK = near * doubtK;
-      const says = phrase`${limit.what} at ${temp(limitFor(heldS))}, as if held ${seconds(Math.max(1, Math.round(heldS)))} in all; over a lower platen at ${temp(lowerSetC)} that is ${platenWords(press, surfaceC, 'upper platen')}`;
-      return { side: limit.side, keep: 'below', surfaceC, sdK, ours: false, eased: limit.eased, says };
-    }),
+    ...limits.map(({ limit, span }) => limitBound(asked, limit, span, { upperC: doses.nominal, lowerSetC })),
   ];
+}
+
+/** A limit as a bound on the upper platen, straightened round the pair it is pressed with. */
+function limitBound(
+  { press, lower, seen }: Asked,
+  limit: Limit,
+  span: Span,
+  { upperC, lowerSetC }: { upperC: number; lowerSetC: number },
+): Bound {
+  const limitFor = (heldS: number) => lowestForTime(limit.bears, heldS);
+  const line = limitLine(seen, limit.place, { upperC, lowerC: lowerSetC + lower.offsetK }, span, limitFor);
+  const doubtK = Math.hypot(limit.sdK / line.perUpper, lowerDoubt({ upper: line.perUpper, lower: line.perLower }, lower));
+  const { heldS } = line.held;
+  const near = Math.min(1, FAR_K / Math.abs(line.upperC - upperC));
+  const surfaceC = upperC + near * (line.upperC - upperC);
+  const says = phrase`${limit.what} at ${temp(limitFor(heldS))}, as if held ${seconds(Math.max(1, Math.round(heldS)))} in all; over a lower platen at ${temp(lowerSetC)} that is ${platenWords(press, surfaceC, 'upper platen')}`;
+  return { side: limit.side, keep: 'below', surfaceC, sdK: near * doubtK, ours: false, eased: limit.eased, says };
+}
+
+/** What a closing with a set value of its own may do to the cloth over the hot lower platen; a lower layer's counts as the press does. */
+function closingBounds(asked: Asked, { name }: OnCloth, at: { upperC: number; lowerSetC: number }): Bound[] {
+  const closing = name === 'pre-press' || name === 'finish' ? name : 'press';
+  // the lower platen has heated the piece from its loading on; a second press is felt on top of that
+  const fromS = closing === 'pre-press' ? 0 : shutIn(asked.seen, closing).fromS;
+  return asked.limits
+    .filter(({ limit }) => !(limit.withTransfer && closing === 'pre-press'))
+    .map(({ limit, span }) => limitBound(asked, limit, { ...span, fromS, closing }, at));
 }
 
 /** Lower platens at which the bounds are worked out; between them they run as good as straight. */
@@ -230,8 +246,15 @@ function doseShare(input: PreparedInput, draft: Draft, { min, nominal, max }: Do
 /** A dose that is so near to that between dry platens is it, as a share: a third of a kelvin. */
 const DRY_WITHIN = 0.02;
 
+/** A window, the lower platen it stands over, and what other closings of the piece may do to its cloth. */
+interface PressWindow {
+  lowerC: number | null;
+  window: Window;
+  boundsFor: (closing: OnCloth) => Bound[];
+}
+
 /** The window over the lower platen that was chosen by hand, or is the best. */
-function splitWindow(input: PreparedInput, draft: Draft): { lowerC: number; window: Window } {
+function splitWindow(input: PreparedInput, draft: Draft): PressWindow {
   const { press, print } = input;
   const byHand = print.choices.lowerC;
   const lowerFor = (asked: Asked) => (byHand === undefined ? coolestPair(input, asked) : lowerSettable(press, asked.lower, byHand));
@@ -243,12 +266,20 @@ function splitWindow(input: PreparedInput, draft: Draft): { lowerC: number; wind
   const asked = isDry ? dry : { ...dry, flows: { min: min / share, nominal: nominal / share, max: max / share } };
   const lowerC = isDry ? firstC : lowerFor(asked);
   const doses = dosesOver(asked, lowerC);
-  return { lowerC, window: windowOf(input, boundsOver(asked, lowerC, doses), { tempC: doses.nominal, named: true }) };
+  return {
+    lowerC,
+    window: windowOf(input, boundsOver(asked, lowerC, doses), { tempC: doses.nominal, named: true }),
+    boundsFor: (closing) => closingBounds(asked, closing, { upperC: doses.nominal, lowerSetC: lowerC }),
+  };
 }
 
 /** The window of the press stage: heated from above, or split between both platens with the lower one’s set value. */
-export function pressWindow(input: PreparedInput, draft: Draft): { lowerC: number | null; window: Window } {
+export function pressWindow(input: PreparedInput, draft: Draft): PressWindow {
   if (draft.split) return splitWindow(input, draft);
   const bounds = surfaceBounds(input, draft);
-  return { lowerC: null, window: windowOf(input, bounds, aimOf(pressOf(draft).tempC), draft.bumpK) };
+  return {
+    lowerC: null,
+    window: windowOf(input, bounds, aimOf(pressOf(draft).tempC), draft.bumpK),
+    boundsFor: (closing) => fabricBounds(input, draft, [closing], closing.band),
+  };
 }

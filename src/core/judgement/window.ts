@@ -2,7 +2,7 @@
 
 import { type Draft, ownSetC, type PadOver, type PreparedInput, padOverOf, pieceOf, pressOf, sheetStage, tackBand, tackOf } from '../draft';
 import { COVER_SHEETS, type CoverSheet, followed, followOf, PADS_OVER, platenFor } from '../heat';
-import { type CoverKind, lowestForTime, type PressureBand } from '../materials';
+import { lowestForTime, type PressureBand } from '../materials';
 import { type Offset, type Press, type Surface, setForMiddle, shifted } from '../press';
 import type { Allowed, ChosenStage } from '../sheet';
 import { type Phrase, phrase, seconds, snap, temp, toInside, toShown } from '../units';
@@ -87,8 +87,8 @@ function sheetBounds({ min, max, ours, nominal }: Allowed): Bound[] {
   ];
 }
 
-/** Mark, damage and dye, as bounds on the platen for a set of closings. */
-function fabricBounds(input: PreparedInput, given: Draft, closings: readonly Closing[], band: PressureBand): Bound[] {
+/** Mark, damage and dye, heated from above, as bounds on the platen for a set of closings. @param band how hard they are pressed */
+export function fabricBounds(input: PreparedInput, given: Draft, closings: readonly Closing[], band: PressureBand): Bound[] {
   const draft = { ...given, band };
   return limitsOf(input, draft.passesMark, false).flatMap((limit): Bound[] => {
     const wall = lowestWall(input, draft, limit, closings);
@@ -221,7 +221,13 @@ interface Further {
   kind: ChosenStage;
   /** Null: it is done at the press stage's. */
   tempC: Allowed | null;
-  onCloth: { timeS: number; cover: CoverKind | null; padOver: PadOver | null; band: PressureBand } | null;
+  onCloth: Omit<OnCloth, 'name'> | null;
+}
+
+/** A closing as the cloth feels it. */
+export interface OnCloth extends Closing {
+  name: ChosenStage;
+  band: PressureBand;
 }
 
 /** A closing with a window of its own: what it is set to, and how far it keeps inside each bound there. */
@@ -234,20 +240,32 @@ export interface SetClosing {
 /** Set values a piece came to for each closing, °C. */
 export interface SetValues {
   press: number;
+  /** The lower platen, which stands through all of them; null: it is not heated. */
+  lower: number | null;
   prePress: number;
   marry: number;
   finish: number;
   tack: readonly number[];
 }
 
-/** Set values of every closing, and those closings beside the press stage that have a window of their own. */
-export function closingsSet(input: PreparedInput, draft: Draft, pressC: number): { values: SetValues; further: SetClosing[] } {
+/**
+ * Set values of every closing, and those closings beside the press stage that have a window of their own.
+ *
+ * @param set of the press stage, and of the lower platen
+ * @param boundsFor what a closing may do to the cloth, as bounds on its platen
+ */
+export function closingsSet(
+  input: PreparedInput,
+  draft: Draft,
+  { pressC, lowerC }: { pressC: number; lowerC: number | null },
+  boundsFor: (closing: OnCloth) => Bound[],
+): { values: SetValues; further: SetClosing[] } {
   const further: SetClosing[] = [];
   /** As it was chosen or is kept; else the press stage's set value where it serves, or the best of its own window. */
   const at = ({ kind, tempC, onCloth }: Further): number => {
     const own = ownSetC(input, kind);
     if (!tempC && !own) return pressC;
-    const cloth = onCloth ? fabricBounds(input, draft, [{ name: kind, ...onCloth }], onCloth.band) : [];
+    const cloth = onCloth ? boundsFor({ name: kind, ...onCloth }) : [];
     const window = windowOf(input, [...(tempC ? sheetBounds(tempC) : []), ...cloth], tempC && aimOf(tempC));
     const serves = worstAt(window, window.bounds, pressC) === 'clear';
     const setC = own ? settable(input.press, own.value) : serves ? pressC : window.bestSetC;
@@ -258,6 +276,7 @@ export function closingsSet(input: PreparedInput, draft: Draft, pressC: number):
   const prePress = sheetStage(draft, 'pre-press');
   const values = {
     press: pressC,
+    lower: lowerC,
     prePress:
       prePressS > 0
         ? at({

@@ -15,7 +15,7 @@ import { letteringOf, letteringWords } from './words';
 /** How and when a peel is done. */
 function peelWords({ input, draft, set }: Context, peel: Exclude<Peel, 'none'>): Phrase {
   if (peel === 'hot') return phrase`Peel at once, within ${seconds(3)} of opening, while it is hot`;
-  const span = peelSpan(input, draft, peel, { setC: set.tempC, timeS: set.timeS });
+  const span = peelSpan(input, draft, peel, { setC: set.tempC, lowerC: set.lowerC, timeS: set.timeS });
   const when = span ? phrase`, ${spanWords(span, draft)}` : phrase``;
   return peel === 'warm'
     ? phrase`Wait until it is warm but bearable to touch${when}; then peel`
