@@ -91,7 +91,7 @@ describe('split heat', () => {
         }),
       ).lamp.findings.filter(({ closing }) => closing === 'pre-press');
     expect(says(with_(100))).not.toMatch(/harmed inside/);
-    expect(says(with_(215))).toMatch(/In the pre-press: .*harmed inside.*over a lower platen at 215 °C/);
+    expect(says(with_(215))).toMatch(/In the pre-press: .*harmed inside.*over a lower platen at 215\s°C/);
   });
   it('is warm for its peel by both its platens: the hotter the lower one, the longer the wait', () => {
     const waits = [100, 170].map((lowerC) => {
