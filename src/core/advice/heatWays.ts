@@ -38,6 +38,6 @@ export function heatWays(given: ResolveInput): HeatWay[] {
   });
 }
 
-/** What is told against it: of its margins the first, which stands in order of weight; else any finding. */
+/** What is told against it: of its margins the first, holds before cautions; else any finding. A mark inside is the price of split heat. */
 const worst = (findings: readonly Finding[]): Finding | undefined =>
   findings.find(({ from, rule }) => from === 'margin' && rule !== 'inside mark') ?? findings[0];

@@ -190,7 +190,7 @@ const OF_SHEET: readonly Side[] = ['sheet low', 'sheet high'];
  * sheet's own sides speak for the bond where that is not known. What a test piece was noted to bear counts no more, nor does a mark
  * inside, where nobody looks.
  */
-function soundChanceIn(margins: readonly Margin[], ofBond: number | null): number {
+export function soundChanceIn(margins: readonly Margin[], ofBond: number | null): number {
   const counted = margins.filter(({ side, eased }) => !eased && side !== 'inside mark' && (ofBond === null || !OF_SHEET.includes(side)));
   return counted.reduce((sound, { chance }) => sound * (1 - chance), ofBond ?? 1);
 }

@@ -5,6 +5,7 @@ import { soundChanceOf } from '../heat';
 import { bandOf, dwells } from '../press';
 import { phrase, seconds, setTemp } from '../units';
 import { worstAt } from './chance';
+import { soundChanceIn } from './lamp';
 import { aimedAt, aimOf, marginsAt, settableBetween, surfaceBounds, windowOf } from './window';
 
 /** Times that are looked through at most, from the nearest to the sheet's own. */
@@ -52,10 +53,7 @@ function clearSetting(input: PreparedInput, draft: Draft): number | null {
   const points = bondsOf(input, draft, { low: tempC.min, high: tempC.max }, null);
   const sd = points && bondSd(input, draft, window, null);
   if (!points || sd === null) return null;
-  const soundChance = (setC: number) => {
-    const harmed = marginsAt(window, setC).filter(({ side, eased }) => !eased && !side.startsWith('sheet'));
-    const unharmed = harmed.reduce((all, { chance }) => all * (1 - chance), 1);
-    return unharmed * soundChanceOf(bondAt(points, bandOf(window, setC).midC), sd);
-  };
+  const soundChance = (setC: number) =>
+    soundChanceIn(marginsAt(window, setC), soundChanceOf(bondAt(points, bandOf(window, setC).midC), sd));
   return settings.find((setC) => soundChance(setC) >= SOUND_ENOUGH) ?? null;
 }

@@ -1,7 +1,7 @@
 /** Ageing: what a measurement of a press still tells after so many days and so many closings. */
 import { z } from 'zod';
 import { PRIOR } from './platenFit';
-import { bandOfTenths, type Normal, type Surface } from './surface';
+import { type Surface, withTenths } from './surface';
 
 /** What a press has been through since a day. */
 export const UseSinceSchema = z.object({ pressId: z.string(), on: z.iso.date(), closings: z.number().int().nonnegative() });
@@ -38,18 +38,10 @@ export const daysBetween = (from: string, to: string): number => Math.max(0, Mat
  */
 export function aged<S extends Surface>(surface: S, { days, closings }: { days: number; closings: number }): S {
   const holds = holdsAfter({ days, closings });
-  const { coolest, hottest, most } = surface;
+  const { coolest, hottest } = surface;
   const backK = (holds - 1) * ((coolest.meanK + hottest.meanK) / 2);
-  const later = ({ meanK, sdK }: Normal): Normal => ({
+  return withTenths(surface, ({ meanK, sdK }) => ({
     meanK: meanK + backK,
     sdK: Math.sqrt(holds ** 2 * sdK ** 2 + (1 - holds ** 2) * PRIOR.offsetK ** 2),
-  });
-  const tenths = { coolest: later(coolest), hottest: later(hottest), most: later(most) };
-  const [was, is] = [bandOfTenths(surface), bandOfTenths(tenths)];
-  return {
-    ...surface,
-    ...tenths,
-    offsetK: surface.offsetK + is.offsetK - was.offsetK,
-    spreadK: surface.spreadK + is.spreadK - was.spreadK,
-  };
+  }));
 }

@@ -3,8 +3,7 @@ import { z } from 'zod';
 import { instrumentError } from './instrument';
 import { distance } from './platenFit';
 import type { PlatenMap } from './platenMap';
-import type { Normal, Surface } from './surface';
-import { bandOfTenths } from './surface';
+import { type Surface, withTenths } from './surface';
 import { type QuickCheck, readingsOf } from './survey';
 
 /** What a quick check found of a platen against what was known of it. */
@@ -71,22 +70,13 @@ export const commonDoubt = ({ coolest, hottest }: Surface): number => Math.min(c
 export function toldBy<S extends Surface>(surface: S, movedK: number, check: Pick<FoundCheck, 'sdK'>): S {
   const beforeK = commonDoubt(surface);
   const gone = believed(beforeK, check) * beforeK ** 2;
-  const told = ({ meanK, sdK }: Normal): Normal => ({ meanK: meanK + movedK, sdK: Math.sqrt(Math.max(0, sdK ** 2 - gone)) });
-  const tenths = { coolest: told(surface.coolest), hottest: told(surface.hottest), most: told(surface.most) };
-  const [was, is] = [bandOfTenths(surface), bandOfTenths(tenths)];
-  return {
-    ...surface,
-    ...tenths,
-    offsetK: surface.offsetK + is.offsetK - was.offsetK,
-    spreadK: surface.spreadK + is.spreadK - was.spreadK,
-  };
+  return withTenths(surface, ({ meanK, sdK }) => ({ meanK: meanK + movedK, sdK: Math.sqrt(Math.max(0, sdK ** 2 - gone)) }));
 }
 
 /** A surface of which so much more is in doubt, common to all of the platen. */
 function doubted<S extends Surface>(surface: S, commonK: number): S {
   const more = Math.max(0, commonK ** 2 - commonDoubt(surface) ** 2);
-  const wider = ({ meanK, sdK }: Normal): Normal => ({ meanK, sdK: Math.sqrt(sdK ** 2 + more) });
-  return { ...surface, coolest: wider(surface.coolest), hottest: wider(surface.hottest), most: wider(surface.most) };
+  return withTenths(surface, ({ meanK, sdK }) => ({ meanK, sdK: Math.sqrt(sdK ** 2 + more) }));
 }
 
 /**
@@ -102,7 +92,5 @@ export function afterCheck<S extends Surface>(mapped: Surface, aged: S, check: F
   const middle = ({ coolest, hottest }: Surface) => (coolest.meanK + hottest.meanK) / 2;
   const surpriseK = check.differenceK - (middle(aged) - middle(mapped));
   const before = doubted(aged, Math.abs(surpriseK) / MORE_THAN_CHANCE);
-  const after = toldBy(before, believed(commonDoubt(before), check) * surpriseK, check);
-  const [was, is] = [bandOfTenths(aged), bandOfTenths(after)];
-  return { ...after, offsetK: aged.offsetK + is.offsetK - was.offsetK, spreadK: aged.spreadK + is.spreadK - was.spreadK };
+  return toldBy(before, believed(commonDoubt(before), check) * surpriseK, check);
 }

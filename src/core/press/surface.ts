@@ -65,6 +65,23 @@ export function bandOfTenths({ coolest, hottest }: Tenths): { offsetK: number; s
   return { offsetK: (low + high) / 2, spreadK: (high - low) / 2 };
 }
 
+/**
+ * A surface whose tenths have changed: band and middle move with them.
+ *
+ * Those that were typed need not be the tenths' own, so they are moved by as much and not made anew.
+ */
+export function withTenths<S extends Surface>(surface: S, change: (part: Normal) => Normal): S {
+  const { coolest, hottest, most } = surface;
+  const tenths = { coolest: change(coolest), hottest: change(hottest), most: change(most) };
+  const [was, is] = [bandOfTenths(surface), bandOfTenths(tenths)];
+  return {
+    ...surface,
+    ...tenths,
+    offsetK: surface.offsetK + is.offsetK - was.offsetK,
+    spreadK: surface.spreadK + is.spreadK - was.spreadK,
+  };
+}
+
 /** Nodes a side over a piece of art on a press nobody measured. */
 const NODES = 5;
 const priors = remembered<Tenths>(200);

@@ -88,14 +88,7 @@ export function OwnFigure({ own, byHouse, keptFor, onChoose, onKeep, ...field }:
       <QuantityField {...field} value={typed} onChange={setTyped} />
       <div className="-mt-3 flex flex-wrap items-center gap-x-3">
         {isNew && (
-          // the field keeps the focus: leaving it writes a line under it, and the button would move from under the finger
-          <button
-            type="button"
-            className="act act-quiet underline"
-            onPointerDown={(event) => event.preventDefault()}
-            onMouseDown={(event) => event.preventDefault()}
-            onClick={() => onChoose(typed)}
-          >
+          <button type="button" className="act act-quiet underline" onClick={() => onChoose(typed)}>
             Take it for this print
           </button>
         )}

@@ -4,21 +4,13 @@ import type { PressReport } from '../../contract';
 import { FINISHES, type Instrument, isAsItWas, MOST_CHECKED, PLANS, type PlatenMap, type Press } from '../../core/press';
 import { formatForHouse, type HouseUnits, toInside } from '../../core/units';
 import { isoDayText } from '../../ui/days';
-import { ChoiceField } from '../../ui/Field';
 import { useUnits } from '../../ui/house';
 import { QuantityField } from '../../ui/QuantityField';
 import { useRoute } from '../../ui/query';
+import { InstrumentFields } from './InstrumentFields';
 import { useKeepRecord } from './useKeepRecord';
 
 const PLACES = ['Middle', 'Back left', 'Back right', 'Front right', 'Front left'] as const;
-const INSTRUMENTS = [
-  { value: 'probe', text: 'contact probe' },
-  { value: 'strip', text: 'pressed colour strips' },
-  { value: 'infrared', text: 'infrared gun' },
-] as const;
-const instrumentOf = (kind: Instrument['kind']): Instrument =>
-  kind === 'probe' ? { kind } : kind === 'strip' ? { kind, stepK: 6 } : { kind, emissivitySet: 0.95 };
-
 interface QuickCheckProps {
   press: Press;
   report: PressReport;
@@ -28,7 +20,8 @@ interface QuickCheckProps {
 export function QuickCheck({ press, report, map }: QuickCheckProps) {
   const house = useUnits();
   const room = useRoute('house', {});
-  const [kind, setKind] = useState<Instrument['kind']>('probe');
+  const [instrument, setInstrument] = useState<Instrument>({ kind: 'probe' });
+  const [finish, setFinish] = useState(press.finish ?? FINISHES[0]);
   const [setC, setSetC] = useState(house.temperature === 'F' ? toInside(300, 'F') : 150);
   const [read, setRead] = useState<(number | null)[]>(PLACES.map(() => null));
   const { keep, fault } = useKeepRecord(press.id);
@@ -40,9 +33,7 @@ export function QuickCheck({ press, report, map }: QuickCheckProps) {
   });
   const roomC = room.data?.house.room.tempC ?? 21;
   const send = async () => {
-    const finish = press.finish ?? FINISHES[0];
-    if (await keep({ kind: 'quick check', platen: map.platen, instrument: instrumentOf(kind), finish, roomC, readings }))
-      setRead(PLACES.map(() => null));
+    if (await keep({ kind: 'quick check', platen: map.platen, instrument, finish, roomC, readings })) setRead(PLACES.map(() => null));
   };
   return (
     <section aria-label="Quick check" className="pt-4">
@@ -51,9 +42,16 @@ export function QuickCheck({ press, report, map }: QuickCheckProps) {
       <details>
         <summary className="min-h-12 cursor-pointer py-3 font-semibold text-teal">Read one to five places</summary>
         <div className="grid grid-cols-1 gap-x-5 sm:grid-cols-3">
-          <ChoiceField label="Read with" value={kind} options={INSTRUMENTS} onChange={setKind} />
+          <InstrumentFields
+            instrument={instrument}
+            finish={finish}
+            house={house}
+            onAnother={setInstrument}
+            onSet={setInstrument}
+            onFinish={setFinish}
+          />
           <QuantityField
-            label="Set to"
+            label="Press set to"
             kind="temperature"
             unit={press.set.unit}
             house={house}
