@@ -52,6 +52,14 @@ const SHOTS: Shot[] = [
   { name: 'run-after', path: '/orders/order-guide-tees/run', before: toAfter },
 ];
 
+/** Nothing on the page is still being fetched or worked out. */
+async function arrived(page: Page) {
+  await page
+    .getByText(/^Fetching .* …$|^Working it out/)
+    .first()
+    .waitFor({ state: 'hidden', timeout: 90_000 });
+}
+
 /** Eight surveys of the old clamshell, its corner growing colder, so that there is a map and a chart to see. */
 async function surveyed(page: Page) {
   for (let n = 0; n < 8; n++) {
@@ -161,7 +169,9 @@ for (const { name, path, before } of SHOTS) {
   await page.goto(shop.address + path);
   await page.locator('aside').getByText('Old clamshell', { exact: true }).waitFor();
   await page.waitForTimeout(600);
+  await arrived(page);
   await before?.(page);
+  await arrived(page);
   await page.waitForTimeout(300);
   await page.screenshot({ path: `${FOLDER}/${name}.png` });
   console.log(`${FOLDER}/${name}.png`);
