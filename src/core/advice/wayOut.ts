@@ -33,7 +33,8 @@ export const WayOutSchema = z.object({
   says: PhraseSchema,
   change: ChangeSchema,
   lamp: z.enum(['clear', 'care']),
-  set: z.object({ tempC: Temp, unit: z.enum(['C', 'F']), timeS: z.number() }),
+  /** With the lower platen, where it is hot too. */
+  set: z.object({ tempC: Temp, lowerC: Temp.nullable(), unit: z.enum(['C', 'F']), timeS: z.number() }),
   smallestMarginK: z.number(),
   /** How far its result is from the one that was meant: 0 the same kind of thing, 1 another as flat or as raised, 2 another body, 3 not for such art. */
   unlike: z.number(),

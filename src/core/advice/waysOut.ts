@@ -272,7 +272,7 @@ function waysOf(given: ResolveInput, list: readonly Candidate[], stock: Stock, i
       says,
       change,
       lamp: lamp.state === 'clear' ? 'clear' : 'care',
-      set: { tempC: set.tempC, unit: window.settable.unit, timeS: set.timeS },
+      set: { tempC: set.tempC, lowerC: set.lowerC, unit: window.settable.unit, timeS: set.timeS },
       smallestMarginK,
       unlike: unlike(given.product, changed.product, given.print.artKind),
       // another transfer has to be made first; the one in hand is there already

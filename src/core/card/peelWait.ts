@@ -48,11 +48,18 @@ export function peelSpan(input: PreparedInput, draft: Draft, peel: Peel, closing
   const cools = { where: draft.coolsOn, ...(under && { under }), ...(isHard(input.fabric) && { coldOverRoomK: HARD_COLD_OVER_ROOM_K }) };
   return spans(JSON.stringify([peel, piece, passage, cools]), () => {
     const { warmS, warmUntilS, coldS } = peelClock(piece, passage, cools, TOLD);
-    if (peel === 'cold') return { fromS: Math.ceil(coldS ?? LONGEST_S), toS: null };
+    if (peel === 'cold') return { fromS: roundly(coldS ?? LONGEST_S), toS: null };
     const fromS = Math.ceil(warmS ?? LONGEST_S);
     return { fromS, toS: Math.max(fromS, Math.round(warmUntilS ?? LONGEST_S)) };
   });
 }
+
+/** A wait for cold is known to no better than its next five seconds, and a long one to its next minute, s. */
+function roundly(coldS: number): number {
+  const step = coldS > LONG_S ? 60 : 5;
+  return step * Math.ceil(coldS / step);
+}
+const LONG_S = 300;
 
 const WHERE: Record<Draft['coolsOn'], string> = {
   table: 'on a table',

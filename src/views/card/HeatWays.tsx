@@ -1,8 +1,9 @@
 /** Both ways to heat a print side by side: from above, and split between both platens, each with what it comes to. */
 import type { LineCard } from '../../contract';
-import { formatDuration, formatQuantity, oddsWords, type UnitId } from '../../core/units';
+import { oddsWords, type UnitId } from '../../core/units';
 import { Lamp } from '../../ui/Lamp';
 import { Says } from '../../ui/Says';
+import { setWords } from '../../ui/setWords';
 
 type Way = LineCard['heatWays'][number];
 
@@ -25,10 +26,7 @@ export function HeatWays({ ways, unit, onTake }: HeatWaysProps) {
             <h3 className={way.isChosen ? 'font-semibold' : ''}>{NAMES[way.heat]}</h3>
             <p className="flex flex-wrap items-center gap-x-4">
               <Lamp state={way.lamp} />
-              <span className="figure">
-                {formatQuantity(way.set.tempC, unit)}
-                {way.set.lowerC !== null && ` above, ${formatQuantity(way.set.lowerC, unit)} below`} · {formatDuration(way.set.timeS)}
-              </span>
+              <span className="figure">{setWords(way.set, unit)}</span>
             </p>
             <p className="label max-w-[60ch]">
               {oddsWords(way.soundChance)} come out sound.

@@ -1,10 +1,11 @@
 /** Ways out of a Hold, and what would lay the art of a Care better: each a card of its own, best first, taken with one press. */
 import { useState } from 'react';
 import type { LineCard } from '../../contract';
-import { formatDuration, formatForHouse, formatQuantity } from '../../core/units';
+import { formatForHouse } from '../../core/units';
 import { useUnits } from '../../ui/house';
 import { Lamp } from '../../ui/Lamp';
 import { Says } from '../../ui/Says';
+import { setWords } from '../../ui/setWords';
 import { TestPieceNote } from './TestPieceNote';
 
 type Way = LineCard['waysOut'][number];
@@ -39,7 +40,7 @@ export function WaysOut({ ways, isHeld, blankId, onTake }: Props) {
             </span>
             <Lamp state={way.lamp} />
             <span className="figure leading-tight">
-              {formatQuantity(way.set.tempC, way.set.unit)} · {formatDuration(way.set.timeS)}
+              {setWords(way.set, way.set.unit)}
               <span className="label block font-sans">
                 {formatForHouse('temperatureDifference', way.smallestMarginK, house, 0)} to spare, {way.minutesPerPiece.toFixed(1)} min a
                 piece
