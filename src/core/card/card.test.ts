@@ -3,8 +3,8 @@ import { type Case, inputOf, PRESSES } from '../../../test/trade/check';
 import { STARTING_HOUSE } from '../house';
 import { lampAt, STATE_RANK } from '../judgement';
 import { phraseText } from '../units';
+import { coolingTimeS } from './peelWait';
 import { resolve } from './resolve';
-import { coolingTimeS } from './stages';
 
 const input = (change: Partial<Case> = {}) => inputOf({ says: 'a case', on: 'cotton-tee', with: 'cut-film', ...change });
 const says = (words: { says: Parameters<typeof phraseText>[0] }[]) =>
@@ -113,10 +113,10 @@ describe('split heat', () => {
 
 describe('cooling', () => {
   it('a glass block takes tens of minutes, a thin panel few', () => {
-    expect(coolingTimeS(31_500, 150, 22) / 60).toBeGreaterThan(20);
-    expect(coolingTimeS(2_673, 150, 22) / 60).toBeLessThan(8);
+    expect(coolingTimeS(31_500, 150, 22, 5) / 60).toBeGreaterThan(20);
+    expect(coolingTimeS(2_673, 150, 22, 5) / 60).toBeLessThan(8);
   });
   it('is the logarithm of a lumped body: half the overshoot, one time constant times ln 2 less', () => {
-    expect(coolingTimeS(24_000, 182, 22) - coolingTimeS(24_000, 102, 22)).toBeCloseTo(1000 * Math.LN2, 0);
+    expect(coolingTimeS(24_000, 182, 22, 5) - coolingTimeS(24_000, 102, 22, 5)).toBeCloseTo(1000 * Math.LN2, 0);
   });
 });

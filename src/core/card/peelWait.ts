@@ -1,6 +1,6 @@
 /** Peel wait: how long after opening a piece may be peeled, and until when, by the peel clock of where it is laid. */
-import { type Draft, type PreparedInput, pieceOf } from '../draft';
-import { HARD_COLD_OVER_ROOM_K, peelClock, type StackLayer } from '../heat';
+import { type Draft, massOf, type PreparedInput, pieceOf } from '../draft';
+import { HARD_COLD_OVER_ROOM_K, peelClock, type StackLayer, WARM_C } from '../heat';
 import { isHard } from '../materials';
 import { remembered } from '../numerics';
 import { bandOf, pressOffset } from '../press';
@@ -11,6 +11,20 @@ import { type Phrase, phrase, seconds } from '../units';
 export interface PeelSpan {
   fromS: number;
   toS: number | null;
+}
+
+/** Loss of a freed piece from both faces, W/m²K. */
+const AIR_W_M2K = 24;
+
+/**
+ * Seconds for a hard piece to lose its warmth, in air on both faces: a lumped body, `t = m″c/2h · ln(ΔT/ΔT_cold)`.
+ *
+ * @param coldOverRoomK what counts as cold, K over the room
+ * @see Incropera, Fundamentals of Heat and Mass Transfer, §5.1 (lumped capacitance)
+ */
+export function coolingTimeS(massJm2K: number, fromC: number, roomC: number, coldOverRoomK: number): number {
+  const overK = Math.max(coldOverRoomK, fromC - roomC);
+  return Math.round((massJm2K / AIR_W_M2K) * Math.log(overK / coldOverRoomK));
 }
 
 /** Waits are told in seconds: a coarse run tells them. */
@@ -45,12 +59,16 @@ export function peelSpan(input: PreparedInput, draft: Draft, peel: Peel, closing
   const piece = pieceOf(input, draft, undefined, closing.lowerC);
   const passage = { surfaceC, timeS: closing.timeS, prePressS: 0, finish: null, cooling: null };
   const under = backOf(input, draft, piece.stack);
-  const cools = { where: draft.coolsOn, ...(under && { under }), ...(isHard(input.fabric) && { coldOverRoomK: HARD_COLD_OVER_ROOM_K }) };
-  return spans(JSON.stringify([peel, piece, passage, cools]), () => {
+  const hard = isHard(input.fabric);
+  const cools = { where: draft.coolsOn, ...(under && { under }), ...(hard && { coldOverRoomK: HARD_COLD_OVER_ROOM_K }) };
+  return spans(JSON.stringify([peel, piece, passage, cools, hard && massOf(input)]), () => {
     const { warmS, warmUntilS, coldS } = peelClock(piece, passage, cools, TOLD);
-    if (peel === 'cold') return { fromS: roundly(coldS ?? LONGEST_S), toS: null };
-    const fromS = Math.ceil(warmS ?? LONGEST_S);
-    return { fromS, toS: Math.max(fromS, Math.round(warmUntilS ?? LONGEST_S)) };
+    // through a pad a hard piece is reckoned colder than it is: it is taken to be as hot as the platen, and the later of the two stands
+    const { tempC: roomC } = input.house.room;
+    const bodyTo = (overRoomK: number) => (hard ? coolingTimeS(massOf(input), surfaceC, roomC, overRoomK) : 0);
+    if (peel === 'cold') return { fromS: roundly(Math.max(coldS ?? LONGEST_S, bodyTo(HARD_COLD_OVER_ROOM_K))), toS: null };
+    const fromS = Math.ceil(Math.max(warmS ?? LONGEST_S, bodyTo(WARM_C.high - roomC)));
+    return { fromS, toS: Math.max(fromS, Math.round(Math.max(warmUntilS ?? LONGEST_S, bodyTo(WARM_C.low - roomC)))) };
   });
 }
 

@@ -4,9 +4,10 @@ import { inputs } from '../../../test/shops';
 import { type Case, inputOf } from '../../../test/trade/check';
 import type { HouseRules } from '../house';
 import { isHard } from '../materials';
+import { coolingTimeS } from './peelWait';
 import { resolve } from './resolve';
 import type { Stage } from './schema';
-import { coolingTimeS, minutesOf } from './stages';
+import { minutesOf } from './stages';
 
 const roles = (stage: Stage | undefined) => stage?.stack.map((layer) => layer.role) ?? [];
 
@@ -110,7 +111,7 @@ describe('minutes', () => {
       tempC -= ((2 * 12 * (tempC - roomC)) / massJm2K) * dt;
       t += dt;
     }
-    expect(Math.abs(coolingTimeS(massJm2K, fromC, roomC) - t)).toBeLessThan(1);
+    expect(Math.abs(coolingTimeS(massJm2K, fromC, roomC, 5) - t)).toBeLessThan(1);
   });
 });
 
@@ -142,6 +143,24 @@ describe('the wait before a peel', () => {
       expect(timeS).toBeLessThan(240);
     }
     expect(waitOf('base', cold)?.span).toEqual(waitOf('table', cold)?.span);
+  });
+  it('of glass takes minutes, of thick glass tens of them, whatever pad lay over it', () => {
+    const glass = (thicknessMm: number) =>
+      waitOf('table', { on: 'glass-coaster', with: 'hard-paper-smooth', blank: { thicknessMm } })?.timeS ?? 0;
+    expect(glass(4)).toBeGreaterThan(5 * 60);
+    expect(glass(10)).toBeGreaterThan(20 * 60);
+    expect(glass(10)).toBeLessThan(60 * 60);
+  });
+  it('is as the house is told of each place: warm on a table soonest, cold in the air hardly later, on a rack last', () => {
+    const [table, air, rack] = (['table', 'air', 'rack'] as const).map((where) => ({
+      warm: waitOf(where)?.timeS ?? 0,
+      cold: waitOf(where, cold)?.timeS ?? 0,
+    }));
+    expect((air?.warm ?? 0) / (table?.warm ?? 1)).toBeGreaterThan(1.8);
+    expect((air?.warm ?? 0) / (table?.warm ?? 1)).toBeLessThan(3.3);
+    expect(Math.abs((air?.cold ?? 0) / (table?.cold ?? 1) - 1)).toBeLessThan(0.25);
+    expect(rack?.warm).toBeGreaterThan(air?.warm ?? 0);
+    expect(rack?.cold).toBeGreaterThan(air?.cold ?? 0);
   });
   it('is longer for a hotter press, and leaves the piece on the press where it cools there', () => {
     expect(waitOf('air', { choices: { setC: 159 } })?.timeS).toBeGreaterThan(waitOf('air', { choices: { setC: 146 } })?.timeS ?? 0);

@@ -1,13 +1,13 @@
 /** The stages of one piece, in order, each with who is busy, how long, and what lies between the platens. */
 
 import { type Draft, layerName, layersOf, massOf, type PreparedInput, tackOf, thicknessOf } from '../draft';
-import { CARRIERS, COVER_SHEETS, PADS_OVER } from '../heat';
+import { CARRIERS, COVER_SHEETS, HARD_COLD_OVER_ROOM_K, PADS_OVER } from '../heat';
 import type { SetValues } from '../judgement';
 import { aidFor, type CoverKind, coverAid, isHard } from '../materials';
 import { dwell } from '../press';
 import type { Peel, Product } from '../sheet';
 import { type Phrase, phrase, seconds } from '../units';
-import { type Opened, peelSpan, spanWords } from './peelWait';
+import { coolingTimeS, type Opened, peelSpan, spanWords } from './peelWait';
 import type { Layer, Stage } from './schema';
 
 /** An unhurried pair of hands, s. Drawn on the stage line and counted into the minutes; never judged on. */
@@ -15,20 +15,6 @@ const HANDS_S = { load: 15, place: 25, peel: 4, inspect: 6, trim: 20, rub: 8, tu
 
 /** A wait longer than this is used for the next piece; only so much of it counts as this piece's own time, s. */
 const WAIT_COUNTED_S = 45;
-/** Loss of a freed piece from both faces, W/m²K. */
-const AIR_W_M2K = 24;
-/** What counts as cold: this much over the room, K. */
-const COLD_OVER_ROOM_K = 5;
-
-/**
- * Seconds for a hard piece to lose all warmth, in air on both faces: a lumped body, `t = m″c/2h · ln(ΔT/5 K)`.
- * @see Incropera, Fundamentals of Heat and Mass Transfer, §5.1 (lumped capacitance)
- */
-export function coolingTimeS(massJm2K: number, fromC: number, roomC: number): number {
-  const overK = Math.max(COLD_OVER_ROOM_K, fromC - roomC);
-  return Math.round((massJm2K / AIR_W_M2K) * Math.log(overK / COLD_OVER_ROOM_K));
-}
-
 type Seen = Omit<Layer, 'fresh'>;
 
 /** Marks what was laid in since the stage before; the platens are part of the press. */
@@ -257,7 +243,7 @@ export function stagesOf(input: PreparedInput, draft: Draft, set: SetValues): St
       ...pulling(input, draft, set, [parts.sheet(draft.finish.cover), ...done, ...freed]),
     );
   if (draft.weight) {
-    const coolS = coolingTimeS(massOf(input), set.press, input.house.room.tempC);
+    const coolS = coolingTimeS(massOf(input), set.press, input.house.room.tempC, HARD_COLD_OVER_ROOM_K);
     plan.push(byClock('cool', coolS, phrase`Cool under a weight`, [...done, ...freed]));
   }
   plan.push(

@@ -165,7 +165,7 @@ const TABLE = {
     starts: 'table',
     answers: {
       table: { text: 'on a table', changes: 'Warm soonest: the table takes the first heat at once.' },
-      air: { text: 'hung up, in the air', changes: 'Warm later, but cold sooner than on a table.' },
+      air: { text: 'hung up, in the air', changes: 'Warm two or three times as late as on a table; cold hardly later.' },
       rack: { text: 'on a rack with others', changes: 'Little air comes to the underside: warm and cold take the longest.' },
       base: {
         text: 'left on the base',

@@ -32,7 +32,7 @@ export interface Choice {
 
 /** With so many pieces waiting on the bench they come before the press: there is no room for more, and a fault in them is not seen. */
 const BENCH_FULL = 4;
-/** A warm peel comes before the press once so much of the time it stays warm is over. */
+/** A warm peel comes before the press once so much of the time it stays warm is over, or where what is next would leave it too late. */
 const WARM_WAITS_SHARE = 0.5;
 
 /** Among acts at an empty press: by the style, then the lowest piece. */
@@ -92,8 +92,13 @@ export function chosen(plan: RunPlan, run: RunState, now: number, style: Style):
   const press = ready.filter((act) => act.place === 'press');
   const atPress = on ? press.find((act) => act.lot.first === on.first) : forPress(plan, run, press, style);
   const shutS = atPress?.kind === 'closed' ? (plan.stages[atPress.stage]?.timeS ?? 0) : 0;
-  const warmS = (act: Act) => WARM_WAITS_SHARE * (keepsWarmS(plan, act.stage) ?? 0);
-  const warm = onBench(bench.filter((act) => act.peel === 'warm' && act.from + 1000 * warmS(act) <= now && act.handsS > shutS));
+  const isPressing = (act: Act): boolean => {
+    if (act.peel !== 'warm' || act.handsS <= shutS) return false;
+    const keepsMs = 1000 * (keepsWarmS(plan, act.stage) ?? 0);
+    const afterNext = now + 1000 * ((atPress?.handsS ?? 0) + act.handsS);
+    return act.from + WARM_WAITS_SHARE * keepsMs <= now || act.from + keepsMs < afterNext;
+  };
+  const warm = onBench(bench.filter(isPressing));
   if (warm) return { act: warm, why: 'warm peel' };
   const most = bench.length >= BENCH_FULL && !on ? onBench(bench) : undefined;
   if (most) return { act: most, why: 'bench full' };

@@ -4,7 +4,7 @@ import { chosen, firstDue, type Why } from './choose';
 import type { RunFact, Style } from './events';
 import { nextLot, secondsOf } from './lots';
 import { step } from './machine';
-import { changesHeat, type RunPlan } from './plan';
+import { changesHeat, keepsWarmS, type RunPlan } from './plan';
 import type { Lot, RunState } from './state';
 
 export interface Cue {
@@ -126,11 +126,29 @@ export const factOf = ({ pieces, stage }: Pick<Cue, 'pieces' | 'stage'>, kind: A
   ...(pieces[0] !== undefined && { piece: pieces[0] }),
 });
 
+/** A lot that cools or waits off the press: when it is cool enough, what is done with it then, and until when it still is warm enough for it. */
+export interface Cooling {
+  lot: Lot;
+  dueAt: number | null;
+  says: string;
+  /** Null: it keeps. */
+  keepsUntil: number | null;
+}
+
 /** What lies or runs where: every lot that cools, or waits off the press, by its clock. */
-export function cooling(plan: RunPlan, run: RunState): { lot: Lot; dueAt: number | null; says: string }[] {
+export function cooling(plan: RunPlan, run: RunState): Cooling[] {
   return run.active
     .filter((lot) => lot.phase === 'cooling' || (!lot.onPress && lot.phase !== 'closed'))
-    .map((lot) => ({ lot, dueAt: lot.dueAt, says: VERBS[plan.stages[lot.dueAt === null ? lot.stage : lot.stage + 1]?.kind ?? ''] ?? '' }))
+    .map((lot) => {
+      const next = lot.dueAt === null ? lot.stage : lot.stage + 1;
+      const keepsS = lot.dueAt === null ? null : keepsWarmS(plan, next);
+      return {
+        lot,
+        dueAt: lot.dueAt,
+        says: VERBS[plan.stages[next]?.kind ?? ''] ?? '',
+        keepsUntil: lot.dueAt !== null && keepsS !== null ? lot.dueAt + 1000 * keepsS : null,
+      };
+    })
     .sort((a, b) => (a.dueAt ?? 0) - (b.dueAt ?? 0));
 }
 

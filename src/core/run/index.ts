@@ -2,7 +2,7 @@
 export type { ActKind } from './acts';
 export { type AfterRun, afterRun, asLeft, type Doubted, type NextTime } from './after';
 export type { Why } from './choose';
-export { type Clock, type Cue, clocksOf, cooling, cueOf, factOf, following, styleOf } from './cue';
+export { type Clock, type Cooling, type Cue, clocksOf, cooling, cueOf, factOf, following, styleOf } from './cue';
 export { doubtOf } from './doubt';
 export {
   type Run,

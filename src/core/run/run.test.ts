@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
   apply,
+  cooling,
   countsOf,
   cueOf,
   type Lot,
@@ -244,6 +245,36 @@ describe('the cue', () => {
     expect(cueOf({ ...COLD, stages: COLD.stages.map((one) => ({ ...one, timeS: Math.min(4, one.timeS) })) }, shut, 8000).verb).toBe(
       'Pressing',
     );
+  });
+
+  it('a warm peel that would be too late after what is next comes first, and the lane says until when it is warm', () => {
+    const plan = (toS: number | null) => ({
+      ...WARM,
+      stages: WARM.stages.map((one) => (one.kind === 'wait' ? { ...one, timeS: 11, span: { fromS: 11, toS } } : one)),
+    });
+    const run = play(toPeel.slice(0, -1), plan(24)).run;
+    // opened at 6 s: warm from 17 to 30; loading takes 15 s and the peel 4
+    expect(cueOf(plan(24), run, 16_900)).toMatchObject({ verb: 'Load', pieces: [2] });
+    expect(cueOf(plan(24), run, 17_000)).toMatchObject({ verb: 'Peel', pieces: [1], why: 'warm peel' });
+    expect(cueOf(plan(60), run, 17_000)).toMatchObject({ verb: 'Load', pieces: [2] });
+    expect(cueOf(plan(null), run, 17_000)).toMatchObject({ verb: 'Load', pieces: [2] });
+    expect(cooling(plan(24), run)).toMatchObject([{ dueAt: 17_000, keepsUntil: 30_000, says: 'Peel' }]);
+    expect(cooling(plan(null), run)).toMatchObject([{ dueAt: 17_000, keepsUntil: null }]);
+  });
+
+  it('a piece that cools on the base keeps the press until its peel, which is a warm one', () => {
+    const plan = {
+      ...WARM,
+      stages: WARM.stages.map((one) => (one.kind === 'wait' ? { ...one, timeS: 60, span: { fromS: 60, toS: 150, onBase: true } } : one)),
+    };
+    const { run, refusals } = play([...toPeel.slice(0, -1), { kind: 'next', piece: 2 }], plan);
+    expect(refusals).toEqual(['Piece 1 still lies on the press.']);
+    expect(cueOf(plan, run, 20_000)).toMatchObject({ verb: 'Cooling', pieces: [1] });
+    expect(cueOf(plan, run, 66_000)).toMatchObject({ verb: 'Peel', pieces: [1], hot: false });
+    expect(cooling(plan, run)).toHaveLength(1);
+    const done = play([...toPeel.slice(0, -1), 'peeled'], plan).run;
+    expect(done.active[0]?.peels).toMatchObject([{ peel: 'warm', untilS: 150 }]);
+    expect(done.active[0]?.onPress).toBe(false);
   });
 
   it('a lot the operator turns to is cued instead, but never before a hot peel or a press whose time is up', () => {

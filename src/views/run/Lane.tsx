@@ -1,11 +1,11 @@
 /** The cooling lane: every piece off the press with its clock from the opening on; a tap turns to it. */
-import type { Lot } from '../../core/run';
+import type { Cooling } from '../../core/run';
 import { formatDuration } from '../../core/units';
 import { secondsLeft } from '../../ui/clock';
 import { piecesWords } from '../../ui/pieces';
 
 interface LaneProps {
-  lots: { lot: Lot; dueAt: number | null; says: string }[];
+  lots: Cooling[];
   now: number;
   picked: number | null;
   onPick: (first: number | null) => void;
@@ -15,7 +15,7 @@ export function Lane({ lots, now, picked, onPick }: LaneProps) {
   if (lots.length === 0) return null;
   return (
     <ul className="flex flex-wrap gap-2 pt-3" aria-label="Off the press">
-      {lots.map(({ lot, dueAt, says }) => {
+      {lots.map(({ lot, dueAt, says, keepsUntil }) => {
         const leftS = dueAt === null ? 0 : secondsLeft(dueAt, now);
         const on = picked === lot.first;
         return (
@@ -32,12 +32,27 @@ export function Lane({ lots, now, picked, onPick }: LaneProps) {
                   cools <span className="figure text-white">{formatDuration(leftS)}</span>
                 </span>
               ) : (
-                <span className="text-amber">{says.toLowerCase()}</span>
+                <span className="text-amber">
+                  {says.toLowerCase()}
+                  {keepsUntil !== null && <Warm leftS={secondsLeft(keepsUntil, now)} />}
+                </span>
               )}
             </button>
           </li>
         );
       })}
     </ul>
+  );
+}
+
+/** How long it still is as warm as its peel wants it. */
+function Warm({ leftS }: { leftS: number }) {
+  return leftS > 0 ? (
+    <>
+      {' '}
+      while it is warm, <span className="figure text-white">{formatDuration(leftS)}</span>
+    </>
+  ) : (
+    <>, it grows cold</>
   );
 }

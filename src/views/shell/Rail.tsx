@@ -170,7 +170,7 @@ function Token({ run, pieces, due, children }: { run: RunNow; pieces: readonly n
         className={`flex h-full flex-col justify-center px-4 leading-tight no-underline whitespace-nowrap ${due ? 'bg-amber text-ink' : 'text-ink'}`}
       >
         <span>
-          {run.label} <span className="text-soft">{piecesOrScrap(pieces)}</span>
+          {run.label} <span className={due ? '' : 'text-soft'}>{piecesOrScrap(pieces)}</span>
         </span>
         <span className="font-semibold">{children}</span>
       </a>
