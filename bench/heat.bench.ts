@@ -2,8 +2,11 @@
 import { createRequire } from 'node:module';
 import { chromium, type Page } from '@playwright/test';
 import { Shop } from '../e2e/shop';
-import type { HeatAsk, Scene, SweepAsk } from '../src/core/heat';
+import type { Scene } from '../src/core/heat';
+import type { HeatAsk, SweepAsk } from '../src/core/heatBench';
 import { layer, passage, pieceOf, pressed, readAt } from '../test/columns';
+
+type Shipped = typeof import('../src/core/heat') & typeof import('../src/core/heatBench');
 
 /** The model as it ships: the sources bundled, without what the runner adds to every function. */
 async function bundle(): Promise<string> {
@@ -12,7 +15,7 @@ async function bundle(): Promise<string> {
     build: (options: object) => Promise<{ outputFiles: { text: string }[] }>;
   };
   const built = await build({
-    entryPoints: ['src/core/heat/index.ts'],
+    stdin: { contents: "export * from './src/core/heat'; export * from './src/core/heatBench';", resolveDir: process.cwd() },
     bundle: true,
     write: false,
     minify: true,
@@ -24,7 +27,7 @@ async function bundle(): Promise<string> {
 }
 
 const SCRIPT = await bundle();
-const { solve, sweepRows } = new Function(`${SCRIPT}; return heat;`)() as typeof import('../src/core/heat');
+const { solve, sweepRows } = new Function(`${SCRIPT}; return heat;`)() as Shipped;
 
 const median = (times: number[]) => [...times].sort((a, b) => a - b)[Math.floor(times.length / 2)] ?? 0;
 
@@ -105,7 +108,7 @@ async function inBrowser(page: Page) {
   await page.addScriptTag({ content: `globalThis.__name = (f) => f; ${SCRIPT}; globalThis.heat = heat;` });
   return page.evaluate(
     ([dry, damp, sweeps]) => {
-      const { heat } = globalThis as unknown as { heat: typeof import('../src/core/heat') };
+      const { heat } = globalThis as unknown as { heat: Shipped };
       const middle = (times: number[]) => [...times].sort((a, b) => a - b)[Math.floor(times.length / 2)] ?? 0;
       const run = (scene: Scene, runs: number) => {
         const times: number[] = [];

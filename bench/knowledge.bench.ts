@@ -4,8 +4,9 @@
  */
 import { readFileSync } from 'node:fs';
 import { prepared, type ResolveInput } from '../src/core/draft';
-import { judge, LAW, type LampState } from '../src/core/judgement';
+import { judge, LAW } from '../src/core/judgement';
 import { type Instrument, platenMap } from '../src/core/press';
+import type { LampState } from '../src/core/window';
 import { inputOf } from '../src/server/stores/cards';
 import { AS_STATED, drawn } from '../test/drawnPresses';
 import { Chance, PLATEN } from '../test/platens';

@@ -2,8 +2,8 @@
 import type { Card } from '../src/core/card';
 import { resolve } from '../src/core/card';
 import type { ResolveInput } from '../src/core/draft';
-import type { LampState } from '../src/core/judgement';
 import { at, type Figure, type Product } from '../src/core/sheet';
+import type { LampState } from '../src/core/window';
 import { type Case, inputOf } from './trade/check';
 
 export type Job = Pick<Case, 'on' | 'with' | 'blank' | 'fabric' | 'print' | 'choices' | 'press'>;

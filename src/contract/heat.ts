@@ -2,10 +2,11 @@
 import { z } from 'zod';
 import { MISTAKES } from '../core/advice';
 import { LearnedShiftSchema } from '../core/draft';
-import { AllowedSchema, EFFECTS, HeatAskSchema, SEEN_PLACES, StackLayerSchema } from '../core/heat';
-import { BoundSchema } from '../core/judgement';
+import { EFFECTS, StackLayerSchema } from '../core/heat';
+import { AllowedSchema, HeatAskSchema, SEEN_PLACES } from '../core/heatBench';
 import { Initials } from '../core/materials';
 import { PEELS } from '../core/sheet';
+import { BoundSchema } from '../core/window';
 
 export const PeelClockSchema = z.object({ warmS: z.number().nullable(), warmUntilS: z.number().nullable(), coldS: z.number().nullable() });
 

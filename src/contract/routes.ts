@@ -1,7 +1,7 @@
 /** The schemas of every route: what is parsed on the way in and checked on the way out. OpenAPI is made from this table. */
 
 import { z } from 'zod';
-import { AllowedSchema, HeatAskSchema, PeelAskSchema, SweepAskSchema } from '../core/heat';
+import { AllowedSchema, HeatAskSchema, PeelAskSchema, SweepAskSchema } from '../core/heatBench';
 import { HouseSchema } from '../core/house';
 import { OffPlaceSchema } from '../core/log';
 import { AidSchema, BlankSchema, FabricSchema, Id, Initials } from '../core/materials';

@@ -2,7 +2,7 @@
 import { describe, expect, it } from 'vitest';
 import { ownShop, put, send } from '../../test/api';
 import { passage, pieceOf } from '../../test/columns';
-import { correctAsk, type HeatAsk, see } from '../core/heat';
+import { correctAsk, type HeatAsk, see } from '../core/heatBench';
 import * as heatRoute from '../pages/api/v1/compute/heat';
 import * as correctRoute from '../pages/api/v1/compute/heat/correct';
 import * as sweepRoute from '../pages/api/v1/compute/heat/sweep';

@@ -1,5 +1,5 @@
 /** The lamp: word, shape and colour together. Clear is a filled round, Care a half-filled one with its count, Hold a barred square. */
-import type { LampState } from '../core/judgement';
+import type { LampState } from '../core/window';
 
 const WORDS = { clear: 'Clear', care: 'Care', hold: 'Hold' } as const;
 

@@ -8,9 +8,9 @@
  *                 ▲ set
  */
 import { useId, useRef } from 'react';
-import { marginsAt, smallestMargin, type Window } from '../core/judgement';
 import { bandOf } from '../core/press';
 import { formatFigure, formatForHouse, formatQuantity, type HouseUnits, snap, toShown, UNITS } from '../core/units';
+import { marginsAt, smallestMargin, type Window } from '../core/window';
 import { axisTicks, onAxis, rampColour } from './ramp';
 import { useWidth } from './useWidth';
 

@@ -1,6 +1,6 @@
 /** The heat model as views ask it: one worker for what is drawn at once, one for sweeps, which may be stopped. */
 import { proxy } from 'comlink';
-import type { SweepAsk } from '../core/heat';
+import type { SweepAsk } from '../core/heatBench';
 import { desk } from './desk';
 import type { HeatApi } from './heat.worker';
 

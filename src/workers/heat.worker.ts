@@ -1,22 +1,8 @@
 /** The heat model off the main thread. */
 import { expose } from 'comlink';
 import { type Deal, type Outcome, type Played, play, SITUATIONS } from '../core/advice';
-import {
-  type Allowed,
-  adhesiveOfAsk,
-  bandOfAsk,
-  baseWarming,
-  correctAsk,
-  type Doubt,
-  type HeatAsk,
-  peelOfAsk,
-  type Seen,
-  type Series,
-  type SweepAsk,
-  see,
-  series,
-  sweepRows,
-} from '../core/heat';
+import { type Allowed, baseWarming, type Doubt, type Series, series } from '../core/heat';
+import { adhesiveOfAsk, bandOfAsk, correctAsk, type HeatAsk, peelOfAsk, type Seen, type SweepAsk, see, sweepRows } from '../core/heatBench';
 
 const QUICK = { resolution: 0.4, toleranceK: 0.1 } as const;
 

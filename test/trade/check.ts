@@ -2,7 +2,6 @@
 import { type Card, resolve, TRADE, type Trade } from '../../src/core/card';
 import type { ResolveInput } from '../../src/core/draft';
 import { type House, type HouseSetting, STARTING_HOUSE } from '../../src/core/house';
-import type { LampState } from '../../src/core/judgement';
 import {
   type Aid,
   type Blank,
@@ -16,6 +15,7 @@ import type { Choices, Print } from '../../src/core/order';
 import { PLANS, type PlatenMap, type Press, platenMap, readPaperPull } from '../../src/core/press';
 import { builtInProducts, type FamilyId, type Product, type Tested } from '../../src/core/sheet';
 import { phraseText } from '../../src/core/units';
+import type { LampState } from '../../src/core/window';
 
 const PRODUCTS = Object.fromEntries(builtInProducts('2026-01-01').map((product) => [product.familyId, product])) as Record<
   FamilyId,

@@ -1,10 +1,12 @@
 /** Bench stack: a card's piece, setting and limits as the Heat bench takes them up, with what the press can reach. */
 
 import { dyeLimit, learnedOf, limitsFor, pieceOf, prepared, pressOf, type ResolveInput, referenceOf, softensAt } from '../draft';
-import { COVER_SHEETS, type HeatAsk, type StackLayer } from '../heat';
-import { type Bound, judge, type Window } from '../judgement';
+import { COVER_SHEETS, type StackLayer } from '../heat';
+import type { HeatAsk } from '../heatBench';
+import { judge } from '../judgement';
 import { bandOf, type Offset } from '../press';
 import type { Peel, SheetStage } from '../sheet';
+import type { Bound, Window } from '../window';
 
 export interface BenchStack {
   blankName: string;

@@ -1,10 +1,11 @@
 /** The shop's own transfers on its own fabrics, on one press: what each is set to and how it is judged, to hang beside the press. */
 import { type PreparedInput, prepared, type ResolveInput } from '../draft';
-import { type Judgement, judge, LAW, type LampState } from '../judgement';
+import { type Judgement, judge, LAW } from '../judgement';
 import { type Blank, type Fabric, usualPosition } from '../materials';
 import type { Press } from '../press';
 import type { Peel, Product } from '../sheet';
 import type { Phrase } from '../units';
+import type { LampState } from '../window';
 
 export interface MatrixCell {
   lamp: LampState;

@@ -1,5 +1,6 @@
 /** Practice: a situation dealt from the shop's own shelf, a setting played into it, and what came of it. */
-import { adhesiveOfAsk, COLD_OVER_ROOM_K, correct, type HeatAsk, type Seen, SOUND, see, tempAt, UNDERLAYS, WARM_C } from '../heat';
+import { COLD_OVER_ROOM_K, correct, SOUND, tempAt, UNDERLAYS, WARM_C } from '../heat';
+import { adhesiveOfAsk, type HeatAsk, type Seen, see } from '../heatBench';
 import { bandOf } from '../press';
 import type { Peel } from '../sheet';
 import { type Phrase, phrase, seconds, temp } from '../units';

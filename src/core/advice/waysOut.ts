@@ -5,11 +5,12 @@
 
 import { type Card, minutesOf, stagesOf } from '../card';
 import { areaOfArt, laidOf, layIn, limitsFor, mapOf, type PreparedInput, prepared, pressOf, type ResolveInput } from '../draft';
-import { type Finding, type Judgement, judge, LAW, type Law, QUICK, type Side } from '../judgement';
+import { type Finding, type Judgement, judge, LAW, type Law, QUICK } from '../judgement';
 import { nearestShift } from '../placement';
 import { dwells } from '../press';
 import { FAMILIES, priceOfPrint, unlike } from '../sheet';
 import { type Phrase, phrase, seconds, tape, temp } from '../units';
+import type { Side } from '../window';
 import { inputsAfter, type Stock } from './change';
 import type { Change, WayOut } from './wayOut';
 

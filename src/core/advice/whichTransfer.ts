@@ -2,12 +2,13 @@
 
 import { minutesOf, stagesOf } from '../card';
 import { type PreparedInput, prepared, type ResolveInput } from '../draft';
-import { type Judgement, judge, type LampState, QUICK } from '../judgement';
+import { type Judgement, judge, QUICK } from '../judgement';
 import { type Blank, type Duty, type Fabric, usualPosition } from '../materials';
 import type { Print } from '../order';
 import { type Press, takesShape } from '../press';
 import { type ArtKind, builtInProducts, FAMILIES, isAsMeant, type Product, priceOfPrint } from '../sheet';
 import { type Phrase, phrase } from '../units';
+import type { LampState } from '../window';
 
 export interface Wish {
   blank: Blank;

@@ -5,7 +5,7 @@
  * @see Raiffa & Schlaifer, Applied Statistical Decision Theory, ch. 4: expected value of sample information
  */
 import { areaOfArt, layIn, type PreparedInput, prepared, type ResolveInput } from '../draft';
-import { judge, LAW, type LampState } from '../judgement';
+import { judge, LAW } from '../judgement';
 import {
   bandOfTenths,
   commonDoubt,
@@ -21,6 +21,7 @@ import {
   type Surface,
   toldBy,
 } from '../press';
+import type { LampState } from '../window';
 
 /** A print that is still to be pressed. */
 export interface OpenPrint {

@@ -1,8 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { type Case, inputOf, PRESSES } from '../../../test/trade/check';
 import { STARTING_HOUSE } from '../house';
-import { lampAt, STATE_RANK } from '../judgement';
+import { lampAt } from '../judgement';
 import { phraseText } from '../units';
+import { STATE_RANK } from '../window';
 import { coolingTimeS } from './peelWait';
 import { resolve } from './resolve';
 

@@ -2,10 +2,10 @@ import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { inputOf } from '../../../test/trade/check';
 import { STARTING_HOUSE } from '../house';
-import { settable } from '../judgement';
 import { type Press, PressSchema, setForMiddle } from '../press';
 import { at, FAMILIES, FAMILY_IDS, type FamilyId, type Figure, productFromFamily } from '../sheet';
 import { phraseText } from '../units';
+import { settable } from '../window';
 import { resolve } from './resolve';
 
 /** A cloth or blank each family is made for. */

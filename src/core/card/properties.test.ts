@@ -4,9 +4,10 @@ import { inputs, plainCloth } from '../../../test/shops';
 import { bondAt, logSdOf } from '../bond';
 import { prepared } from '../draft';
 import { soundChanceOf } from '../heat';
-import { judge, type LampState, lampAt, QUICK, riskAt, worstAt } from '../judgement';
+import { judge, lampAt, QUICK } from '../judgement';
 import { blendLimits, FIBRE_IDS, FIBRES } from '../materials';
 import { bandOf, type Instrument, PLANS, type PlatenMap, type Press, platenMap } from '../press';
+import { type LampState, riskAt, worstAt } from '../window';
 import { resolve } from './resolve';
 import { CardSchema } from './schema';
 

@@ -1,10 +1,11 @@
 /** The chain of reasons behind every value of a card: the decisions that were taken, and how the temperature was found. */
 
 import { type Draft, keptWords, ownSetC, type PreparedInput, pressOf, type Reason, testedWords } from '../draft';
-import { type Aim, aimOf, type Judgement, marginsAt, settable, smallestMargin, type Window } from '../judgement';
+import type { Judgement } from '../judgement';
 import { BAND_KPA, daysBetween, pressOffset, setForMiddle } from '../press';
 import { type Allowed, CHOSEN_STAGES, type ChosenStage, figurePhrase } from '../sheet';
 import { contact, type Phrase, type PhrasePart, phrase, setTemp, temp, tempDiff } from '../units';
+import { type Aim, aimOf, marginsAt, settable, smallestMargin, type Window } from '../window';
 import type { Card } from './schema';
 import { pressureWords } from './steps/words';
 

@@ -2,11 +2,12 @@
 import { z } from 'zod';
 import { HeatSchema } from '../bond';
 import { MIRRORS, ReasonSchema } from '../draft';
-import { BandSchema, LampSchema, MarginSchema, PressureSettingSchema, SettingSchema, WindowSchema } from '../judgement';
+import { LampSchema, PressureSettingSchema, SettingSchema } from '../judgement';
 import { COVER_KINDS, DUTIES, POSITIONS, PRESSURE_BANDS, SIDES } from '../materials';
 import { LaySchema, RosterEntrySchema } from '../order';
 import { FigureSchema, PEELS } from '../sheet';
 import { PhraseSchema } from '../units';
+import { BandSchema, MarginSchema, WindowSchema } from '../window';
 
 /** Raised when a stored card can no longer be read as is; every older version keeps a reader. */
 export const CARD_SCHEMA_VERSION = 3;

@@ -1,5 +1,6 @@
 /** Draft: a piece with every value decided but its temperature: where it lies, what lies over and under it, how long, how it is peeled, each with its reason. */
 
+export { type Closing, closingsOf, type Further, type Furthers, furthersOf, type OnCloth } from './closings';
 export { decided } from './decide';
 export { DECISIONS, type Decision, type Decisions, SPOT_OVERLAP_MM } from './decisions';
 export {
@@ -33,7 +34,6 @@ export {
   meansCloth,
   meantCloth,
   type PadOver,
-  padOverOf,
   pieceOf,
   referenceOf,
   sheetFlow,

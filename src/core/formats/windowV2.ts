@@ -1,7 +1,7 @@
 /** Windows and margins as they were frozen while the lamp went by kelvins to spare instead of by chance. */
 import { z } from 'zod';
 import type { Card } from '../card';
-import { type LampState, MarginSchema, type Side, WindowSchema } from '../judgement';
+import { type LampState, MarginSchema, type Side, WindowSchema } from '../window';
 
 const BREACHES = ['hold', 'care'] as const;
 export const WindowV2Schema = WindowSchema.omit({ coolest: true, hottest: true, most: true }).extend({

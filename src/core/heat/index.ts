@@ -1,10 +1,10 @@
 /** Heat: what the platen's temperature becomes further down, over time, and what that does. */
-export { bandOfAsk, correctAsk, peelOfAsk, SEEN_PLACES, type Seen, type SeenPlace, see } from './answer';
-export { AllowedSchema, adhesiveOfAsk, type HeatAsk, HeatAskSchema, PeelAskSchema } from './ask';
 export {
   type Adhesive,
   type Assessment,
+  bondUnder,
   type Growth,
+  grownAt,
   growthOf,
   type Limits,
   type Pressed,
@@ -27,18 +27,20 @@ export * from './layers';
 export { DRYING_C, LATENT_J_KG } from './march';
 export { regainOf, waterOf } from './moisture';
 export {
+  COOLING_PLACES,
   type CoolingPlace,
+  GluedPieceSchema,
   type Passage,
+  PassageSchema,
   type Piece,
   type Role,
   type StackLayer,
   StackLayerSchema,
   sceneOf,
 } from './piece';
-export { type HeatLayer, type HeatStage, type Scene, SceneSchema } from './scene';
+export { figure, type HeatLayer, type HeatStage, type Scene, SceneSchema } from './scene';
 export { baseWarming, dryingTime, peelClock, type Series, series } from './series';
 export { type Curve, type Solved, type SolveOptions, solve } from './solve';
-export { type Axis, SWEPT, type SweepAsk, SweepAskSchema, type Swept, sweepRows, valuesOf, withInput } from './sweep';
 export {
   curveBetween,
   limitLine,

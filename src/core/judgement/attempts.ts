@@ -5,7 +5,7 @@
 import { betterTime } from '../bond';
 import { type Draft, decided, inEffect, leftOutReason, type PreparedInput, type Reason, testedLeftOut, testedStart } from '../draft';
 import { withoutSetting } from '../house';
-import { STATE_RANK, worstAt } from './chance';
+import { STATE_RANK, worstAt } from '../window';
 import type { Judgement, Law } from './judgement';
 import { weighedByBond } from './lamp';
 import { clearTime } from './together';

@@ -1,30 +1,34 @@
 /** Judge: what is settled about a piece, the window it leaves on this press, the set value and the lamp. */
 
-import { DECISIONS, keptTemp, type PreparedInput, testedStart } from '../draft';
+import { DECISIONS, furthersOf, keptTemp, type PreparedInput, testedStart } from '../draft';
+import { marginsAt, settable, smallestMargin } from '../window';
 import { type Attempt, firstAttempt, nextAttempt, type Tried } from './attempts';
+import { windowFromAbove } from './bounds';
+import { closingsSet } from './further';
 import type { Judgement, Law } from './judgement';
 import { lampFor } from './lamp';
+import { limitsOf } from './limits';
 import { RULES, ruleFindings } from './rules';
 import { settingOf } from './setting';
-import { pressWindow } from './split';
-import { closingsSet, marginsAt, settable, smallestMargin } from './window';
+import { windowOverLower } from './split';
 
 export const LAW: Law = { decisions: DECISIONS, rules: RULES, bonds: true };
 /** For ranking many pieces at once: all but the bond, which never holds one. */
 export const QUICK: Law = { ...LAW, bonds: false };
 
-/** One attempt judged, in the order in which each thing follows from the one before: window, set values, what the rules say, lamp. */
+/** One attempt judged, in the order in which each thing follows from the one before: limits, window, set values, what the rules say, lamp. */
 function judgeAttempt({ input, draft, reasons, weighedC }: Attempt, law: Law): Judgement {
   const kept = keptTemp(input);
   const tested = input.print.choices.setC === undefined ? testedStart(input) : null;
   const asked = input.print.choices.setC ?? tested?.setC ?? kept?.value;
-  const { lowerC, window: plain, boundsFor } = pressWindow(input, draft);
-  const window = weighedC === null ? plain : { ...plain, bestSetC: weighedC };
+  const limits = limitsOf(input, draft.passesMark, draft.split);
+  const heated = draft.split ? windowOverLower(input, draft, limits) : windowFromAbove(input, draft, limits);
+  const window = weighedC === null ? heated.window : { ...heated.window, bestSetC: weighedC };
   const tempC = asked === undefined ? window.bestSetC : settable(input.press, asked);
   const margins = marginsAt(window, tempC);
   const bestMargins = marginsAt(window, window.bestSetC);
-  const { values, further } = closingsSet(input, draft, { pressC: tempC, lowerC }, boundsFor);
-  const set = settingOf(input, draft, tempC, lowerC);
+  const { values, further } = closingsSet(input, furthersOf(input, draft), tempC, heated);
+  const set = settingOf(input, draft, tempC, heated.lowerC);
   const isTested = tested !== null && tested.setC === tempC && tested.tested.timeS === draft.timeS;
   const ruled = ruleFindings(input, draft, law.rules);
   const { lamp, bestState, bonds, soundChance } = lampFor(

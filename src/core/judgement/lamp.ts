@@ -17,10 +17,24 @@ import { type Draft, type PreparedInput, pressOf } from '../draft';
 import { SOUND, soundChanceOf } from '../heat';
 import { bandOf, type Offset } from '../press';
 import { oddsWords, phrase, tempDiff } from '../units';
-import { overClear, riskAt, worstAt } from './chance';
-import type { Finding, Lamp, LampState, Margin, Side, Window } from './finding';
+import {
+  aimedAt,
+  aimOf,
+  isTaken,
+  type LampState,
+  type Margin,
+  marginsAt,
+  overClear,
+  riskAt,
+  SHOWS_WITHIN_K,
+  type Side,
+  settableBetween,
+  type Window,
+  worstAt,
+} from '../window';
+import type { Finding, Lamp } from './finding';
+import type { SetClosing } from './further';
 import type { Setting } from './setting';
-import { aimedAt, aimOf, isTaken, marginsAt, type SetClosing, SHOWS_WITHIN_K, settableBetween } from './window';
 
 const PAST_WORDS: Record<Side, string> = {
   'sheet low': 'too cool for the sheet in the coolest tenth under the art',

@@ -3,7 +3,7 @@ import { dyeLimit, HARMS, LIMIT_SD_K, limitSdOf, limitsFor, limitWords, MARKS, t
 import type { TwoSidedPlace } from '../heat';
 import { FIBRES, fibreLimits, mostShiftOf, type TimedLimit, testPieceHeld } from '../materials';
 import { type Phrase, phrase } from '../units';
-import type { Side } from './finding';
+import type { Side } from '../window';
 
 /** A limit of the cloth, of the transfer, or of the dye. */
 export interface Limit {

@@ -5,7 +5,7 @@ import { inputOf } from '../../../test/trade/check';
 import { resolve } from '../card';
 import { areaOfArt } from '../draft';
 import { PLANS, platenMap, surfaceOver } from '../press';
-import { STATE_RANK, worstAt } from '.';
+import { STATE_RANK, worstAt } from '../window';
 
 /** Random shops whose press has a heated base, pressed with split heat. */
 const splits = fc

@@ -3,17 +3,16 @@
  * and its inside are each judged over the whole passage, with the layers that lie there.
  */
 import { bondAt, bondsOf } from '../bond';
-import { type Draft, type PreparedInput, pieceOf, pressOf, sheetFlow, softensAt } from '../draft';
+import { closingsOf, type Draft, type OnCloth, type PreparedInput, pieceOf, pressOf, sheetFlow, softensAt } from '../draft';
 import { COVER_SHEETS, limitLine, type Span, sharesAt, shutIn, type TwoSided, twoSided, upperForFlow } from '../heat';
 import { lowestForTime } from '../materials';
 import { remembered } from '../numerics';
 import { type Press, SURE } from '../press';
 import type { Allowed } from '../sheet';
 import { phrase, seconds, snap, temp, toInside, toShown } from '../units';
-import { type BareBound, riskAt, STATE_RANK, worstAt } from './chance';
-import type { Bound, Window } from './finding';
-import { type Limit, limitsOf } from './limits';
-import { aimOf, bestOf, closingsOf, EDGE_SDS, fabricBounds, type OnCloth, platenWords, surfaceBounds, windowOf } from './window';
+import { type BareBound, type Bound, bestOf, EDGE_SDS, platenWords, riskAt, STATE_RANK, windowOf, worstAt } from '../window';
+import type { PressWindow } from './judgement';
+import type { Limit } from './limits';
 
 type Lower = NonNullable<Press['lower']>;
 
@@ -44,7 +43,7 @@ interface Asked {
   limits: { limit: Limit; span: Span }[];
 }
 
-function askedOf(input: PreparedInput, draft: Draft): Asked {
+function askedOf(input: PreparedInput, draft: Draft, limits: readonly Limit[]): Asked {
   const seen = betweenPlatens(input, draft);
   const sheet = pressOf(draft).tempC;
   const last = closingsOf(input, draft).at(-1)?.name ?? 'press';
@@ -57,7 +56,7 @@ function askedOf(input: PreparedInput, draft: Draft): Asked {
     sheet,
     softenC: softensAt(draft),
     flows: { min: flow(sheet.min), nominal: flow(sheet.nominal), max: flow(sheet.max) },
-    limits: limitsOf(input, draft.passesMark, true).map((limit) => ({
+    limits: limits.map((limit) => ({
       limit,
       span: { fromS: limit.withTransfer ? pressed : 0, closing: last, shutOnly: !limit.harms },
     })),
@@ -246,19 +245,12 @@ function doseShare(input: PreparedInput, draft: Draft, { min, nominal, max }: Do
 /** A dose that is so near to that between dry platens is it, as a share: a third of a kelvin. */
 const DRY_WITHIN = 0.02;
 
-/** A window, the lower platen it stands over, and what other closings of the piece may do to its cloth. */
-interface PressWindow {
-  lowerC: number | null;
-  window: Window;
-  boundsFor: (closing: OnCloth) => Bound[];
-}
-
 /** The window over the lower platen that was chosen by hand, or is the best. */
-function splitWindow(input: PreparedInput, draft: Draft): PressWindow {
+export function windowOverLower(input: PreparedInput, draft: Draft, limits: readonly Limit[]): PressWindow {
   const { press, print } = input;
   const byHand = print.choices.lowerC;
   const lowerFor = (asked: Asked) => (byHand === undefined ? coolestPair(input, asked) : lowerSettable(press, asked.lower, byHand));
-  const dry = askedOf(input, draft);
+  const dry = askedOf(input, draft, limits);
   const firstC = lowerFor(dry);
   const share = doseShare(input, draft, dosesOver(dry, firstC), firstC);
   const { min, nominal, max } = dry.flows;
@@ -270,16 +262,5 @@ function splitWindow(input: PreparedInput, draft: Draft): PressWindow {
     lowerC,
     window: windowOf(input, boundsOver(asked, lowerC, doses), { tempC: doses.nominal, named: true }),
     boundsFor: (closing) => closingBounds(asked, closing, { upperC: doses.nominal, lowerSetC: lowerC }),
-  };
-}
-
-/** The window of the press stage: heated from above, or split between both platens with the lower one’s set value. */
-export function pressWindow(input: PreparedInput, draft: Draft): PressWindow {
-  if (draft.split) return splitWindow(input, draft);
-  const bounds = surfaceBounds(input, draft);
-  return {
-    lowerC: null,
-    window: windowOf(input, bounds, aimOf(pressOf(draft).tempC), draft.bumpK),
-    boundsFor: (closing) => fabricBounds(input, draft, [closing], closing.band),
   };
 }

@@ -4,9 +4,10 @@ import { type Draft, isTimeSettled, type PreparedInput, pressOf, type Reason } f
 import { soundChanceOf } from '../heat';
 import { bandOf, dwells } from '../press';
 import { phrase, seconds, setTemp } from '../units';
-import { worstAt } from './chance';
+import { aimedAt, aimOf, marginsAt, settableBetween, worstAt } from '../window';
+import { windowFromAbove } from './bounds';
 import { soundChanceIn } from './lamp';
-import { aimedAt, aimOf, marginsAt, settableBetween, surfaceBounds, windowOf } from './window';
+import { limitsOf } from './limits';
 
 /** Times that are looked through at most, from the nearest to the sheet's own. */
 const MOST_TRIED = 12;
@@ -46,7 +47,7 @@ function clearSetting(input: PreparedInput, draft: Draft): number | null {
   const { press } = input;
   const { tempC } = pressOf(draft);
   const aim = aimOf(tempC);
-  const window = windowOf(input, surfaceBounds(input, draft), aim, draft.bumpK);
+  const { window } = windowFromAbove(input, draft, limitsOf(input, draft.passesMark, false));
   const isClear = (setC: number) => worstAt(window, window.bounds, setC) === 'clear';
   const settings = settableBetween(press, window.bestSetC, aimedAt(window, press, aim)).filter(isClear);
   if (settings.length === 0) return null;

@@ -1,6 +1,7 @@
 /** After a print: what of its order is best pressed next. */
-import type { LampState } from '../judgement';
+
 import { type Line, type Print, topLayer } from '../order';
+import type { LampState } from '../window';
 import { type LineProgress, printLeft } from './queue';
 
 /** A print of a line that is still to be pressed. */

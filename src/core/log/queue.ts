@@ -1,5 +1,5 @@
 /** The day's queue: what an order needs next, from its lines, their prints, their lamps and what has been pressed. */
-import type { LampState } from '../judgement';
+import type { LampState } from '../window';
 
 /** How far one print of a line is, over all its pieces. */
 export interface PrintProgress {

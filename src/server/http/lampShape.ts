@@ -1,5 +1,5 @@
 /** The lamp's shape on paper: a filled round, a half-filled one, a barred square. */
-import type { LampState } from '../../core/judgement';
+import type { LampState } from '../../core/window';
 import { type Doc, INK } from './pdf';
 
 const FILLS = { clear: '#0b5c62', care: '#e9a227', hold: '#a9341f' } as const;

@@ -4,10 +4,10 @@ import { type HeatWay, heatWays, type WayOut, waysOut } from '../../core/advice'
 import { type Card, lampAndMinutes, resolve } from '../../core/card';
 import type { LearnedShift, ResolveInput } from '../../core/draft';
 import type { House } from '../../core/house';
-import type { LampState } from '../../core/judgement';
 import { type Line, type Order, type Print, pressingOrder, topLayer } from '../../core/order';
 import type { FoundCheck, FoundSlips, PlatenMap, Press, UseSince } from '../../core/press';
 import { pressStage } from '../../core/sheet';
+import type { LampState } from '../../core/window';
 import { notFound } from '../http/problem';
 import { readHouse } from './house';
 import { learnedShifts } from './learned';

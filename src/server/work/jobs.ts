@@ -3,7 +3,7 @@ import type { RouteName } from '../../contract/paths';
 import { heatWays, schoolExample, waysOut } from '../../core/advice';
 import { resolve } from '../../core/card';
 import { readRoster } from '../../core/formats';
-import { bandOfAsk, correctAsk, peelOfAsk, see, sweepRows, valuesOf } from '../../core/heat';
+import { bandOfAsk, correctAsk, peelOfAsk, see, sweepRows, valuesOf } from '../../core/heatBench';
 import { platenMap } from '../../core/press';
 import type { Answer, Input } from '../http/answer';
 import { againReply } from '../stores/again';

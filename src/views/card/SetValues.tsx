@@ -2,9 +2,10 @@
 import type { ReactNode } from 'react';
 import type { Card } from '../../core/card';
 import type { Field } from '../../core/draft';
-import { type Lamp as LampValue, marginsAt, smallestMargin, soundChanceAt } from '../../core/judgement';
+import { type Lamp as LampValue, soundChanceAt } from '../../core/judgement';
 import { bandOf } from '../../core/press';
 import { formatDuration, formatFigure, formatForHouse, formatQuantity, type HouseUnits, oddsWords, UNITS } from '../../core/units';
+import { marginsAt, smallestMargin } from '../../core/window';
 import { Lamp } from '../../ui/Lamp';
 
 interface SetValuesProps {

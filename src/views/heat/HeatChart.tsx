@@ -12,7 +12,7 @@ import {
 } from 'chart.js';
 import { useRef } from 'react';
 import { Line } from 'react-chartjs-2';
-import type { Seen, SeenPlace } from '../../core/heat';
+import type { Seen, SeenPlace } from '../../core/heatBench';
 import { formatQuantity, type HouseUnits, toShown, UNITS } from '../../core/units';
 import { rampColour } from '../../ui/ramp';
 

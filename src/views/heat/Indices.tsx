@@ -1,6 +1,7 @@
 /** What a stack and a setting come to, one column a variant: bond as a band, harm against its limits, temperatures, peel. */
 import type { ReactNode } from 'react';
-import { type BondBand, type PeelClock, type Seen, SOUND } from '../../core/heat';
+import { type BondBand, type PeelClock, SOUND } from '../../core/heat';
+import type { Seen } from '../../core/heatBench';
 import { formatDuration, formatQuantity, type HouseUnits } from '../../core/units';
 
 export interface Reckoned {

@@ -1,7 +1,7 @@
 /** The map a sweep gives: too little, sound, too much, with the sheet's window, the press's reach and the setting on it. */
 import { useEffect, useRef } from 'react';
 import type { BenchStack } from '../../core/advice';
-import { SWEPT, type SweepAsk, type Swept } from '../../core/heat';
+import { SWEPT, type SweepAsk, type Swept } from '../../core/heatBench';
 import { bandOf } from '../../core/press';
 import { formatFigure, type HouseUnits } from '../../core/units';
 import { useWidth } from '../../ui/useWidth';

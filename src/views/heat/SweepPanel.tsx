@@ -1,6 +1,6 @@
 /** A map of the bond over any two inputs: a rough one at once, then a fine one, with the sheet's window and the press's reach on it. */
 import { useEffect, useState } from 'react';
-import { SWEPT, SweepAskSchema, type Swept } from '../../core/heat';
+import { SWEPT, SweepAskSchema, type Swept } from '../../core/heatBench';
 import { ChoiceField } from '../../ui/Field';
 import { Stopped, stopSweep, sweep } from '../../workers/heat';
 import { reachOf } from './axes';

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { inputOf } from '../../../test/trade/check';
 import { benchStack } from '../../core/advice';
-import { SWEPT, SweepAskSchema, type Swept } from '../../core/heat';
+import { SWEPT, SweepAskSchema, type Swept } from '../../core/heatBench';
 import { toShown } from '../../core/units';
 import { classOf, reachOf, roundValues, valueNow } from './axes';
 import { variantOf, withPassage } from './variant';

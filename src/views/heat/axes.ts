@@ -1,6 +1,7 @@
 /** Axes of a map: how far a sweep reaches about a piece and its sheet, where a variant stands on it, and its round figures. */
 import type { BenchStack } from '../../core/advice';
-import { SOUND, SWEPT, type SweepAsk, type Swept } from '../../core/heat';
+import { SOUND } from '../../core/heat';
+import { SWEPT, type SweepAsk, type Swept } from '../../core/heatBench';
 import { type HouseUnits, toInside, toShown } from '../../core/units';
 import type { Variant } from './variant';
 

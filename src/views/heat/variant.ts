@@ -1,6 +1,7 @@
 /** Variants of a stack on the Heat bench: what is tried, and what can be done to it. */
 import type { BenchStack } from '../../core/advice';
-import { BASE_PAD, COVER_SHEETS, type HeatAsk, HeatAskSchema, PADS_OVER, type StackLayer, UNDERLAYS } from '../../core/heat';
+import { BASE_PAD, COVER_SHEETS, PADS_OVER, type StackLayer, UNDERLAYS } from '../../core/heat';
+import { type HeatAsk, HeatAskSchema } from '../../core/heatBench';
 import { bandOf } from '../../core/press';
 
 /** One thing tried: a set value on the press's readout, and all the heat model is asked. */

@@ -1,8 +1,7 @@
 /** Sweep: how the bond changes with any two inputs, row by row so that it can be watched and stopped. */
 import { z } from 'zod';
+import { type Adhesive, bondUnder, grownAt, growthOf, type Passage, type Piece } from '../heat';
 import { adhesiveOfAsk, HeatAskSchema } from './ask';
-import { type Adhesive, bondUnder, grownAt, growthOf } from './assess';
-import type { Passage, Piece } from './piece';
 
 /** What may be swept, with the ends it may reach. */
 export const SWEPT = {

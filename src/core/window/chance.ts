@@ -5,7 +5,7 @@
  */
 import { logNormalCdf } from '../numerics';
 import { type Normal, type Surface, surfaceAt } from '../press';
-import type { Bound, LampState, Side } from './finding';
+import type { BareBound, LampState, Side } from './bound';
 
 /** What of the surface a side is about. */
 type Whose = 'coolest' | 'hottest' | 'most';
@@ -35,9 +35,6 @@ export const MANNERS: Record<Side, Manner> = {
   transfer: { whose: 'most', clear: 0.005, care: 0.05, weight: 10 },
   'transfer mark': { whose: 'hottest', clear: 0.1, care: null, weight: 2 },
 };
-
-/** A bound without its words. */
-export type BareBound = Omit<Bound, 'says'>;
 
 /** How far the expected surface keeps inside a bound, K, and in standard deviations of both doubts together. */
 export function roomAt(surface: Surface, bound: BareBound, setC: number): { kelvin: number; sds: number } {

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { passage, pieceOf } from '../../../test/columns';
-import { adhesiveOfAsk, type HeatAsk, HeatAskSchema, press, type SweepAsk, SweepAskSchema, sweepRows, valuesOf, withInput } from './index';
+import { press } from '../heat';
+import { adhesiveOfAsk, type HeatAsk, HeatAskSchema, type SweepAsk, SweepAskSchema, sweepRows, valuesOf, withInput } from '.';
 
 const own = pieceOf('cotton jersey');
 const ask: HeatAsk = {

@@ -7,8 +7,8 @@ import { resolve } from '../card';
 import { STARTING_HOUSE } from '../house';
 import { type Area, type Instrument, platenMap, priorTenths, type Surface, surfaceOver } from '../press';
 import { phraseText } from '../units';
-import { type BareBound, chanceAt, MANNERS } from './chance';
-import type { Side } from './finding';
+import type { BareBound, Side } from './bound';
+import { chanceAt, MANNERS } from './chance';
 
 const INSTRUMENTS: (Instrument | null)[] = [null, { kind: 'probe' }, { kind: 'strip', stepK: 6 }, { kind: 'infrared', emissivitySet: 0.9 }];
 const SIDES: readonly (readonly [Side, number])[] = [

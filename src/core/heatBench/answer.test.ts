@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { passage, pieceOf } from '../../../test/columns';
-import { adhesiveOfAsk, bandOfAsk, correctAsk, type HeatAsk, HeatAskSchema, PeelAskSchema, peelOfAsk, press, see, tempAt } from './index';
+import { press, tempAt } from '../heat';
+import { adhesiveOfAsk, bandOfAsk, correctAsk, type HeatAsk, HeatAskSchema, PeelAskSchema, peelOfAsk, see } from '.';
 
 const ask = (over: Partial<HeatAsk['passage']> = {}, damp = false): HeatAsk => ({
   piece: pieceOf('cotton jersey', { cover: true, damp }),

@@ -1,13 +1,26 @@
 /** Answer: what the heat model says to an ask, as plain data that can be sent, drawn and kept. */
+
+import {
+  type Allowed,
+  type Assessment,
+  type BondBand,
+  bondBand,
+  type CoolingPlace,
+  type Correction,
+  type Curve,
+  correct,
+  type Doubt,
+  type Effect,
+  type Passage,
+  type PeelClock,
+  type Piece,
+  peelClock,
+  press,
+  type Solved,
+  type SolveOptions,
+  sensitivities,
+} from '../heat';
 import { adhesiveOfAsk, type HeatAsk } from './ask';
-import { type Assessment, press } from './assess';
-import { type Allowed, type Correction, correct } from './correct';
-import { type Effect, sensitivities } from './effects';
-import type { PeelClock } from './indices';
-import type { CoolingPlace, Passage, Piece } from './piece';
-import { peelClock } from './series';
-import type { Curve, Solved, SolveOptions } from './solve';
-import { type BondBand, bondBand, type Doubt } from './uncertainty';
 
 /** Places whose temperature is told: the bond line, the bare face beside the art, the cloth under the art, and its inside. */
 export const SEEN_PLACES = ['glue', 'face', 'under', 'inside'] as const;

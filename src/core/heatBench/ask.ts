@@ -1,9 +1,6 @@
 /** Ask: everything a question to the heat model holds, checked before anything is computed. */
 import { z } from 'zod';
-import { type Adhesive, referenceFlow } from './assess';
-import { COOLING_PLACES, GluedPieceSchema, PassageSchema } from './piece';
-import { figure } from './scene';
-import type { SolveOptions } from './solve';
+import { type Adhesive, COOLING_PLACES, figure, GluedPieceSchema, PassageSchema, referenceFlow, type SolveOptions } from '../heat';
 
 const Limit = figure(40, 300, 'A limit', '°C').nullable();
 
