@@ -7,9 +7,9 @@ import { PLANS } from './survey';
 
 export type Plan = keyof typeof PLANS;
 
-/** How a survey may come out, by how rough the platen is found to be. */
+/** How a survey may come out, by how uneven the platen is found to be. */
 export interface Foreseen {
-  /** How usual such a platen is, 0 to 1. */
+  /** How likely it is, 0 to 1. */
   weight: number;
   /** Standard deviations that are left afterwards of the coolest tenth, the hottest tenth and the hottest place, K. */
   coolestK: number;
@@ -26,13 +26,35 @@ const EACH = 2;
 const AT_C = 150;
 const before = remembered<readonly Foreseen[]>(400);
 
+/** One imagined survey. */
+interface Found {
+  weight: number;
+  tenths: ReturnType<typeof tenthsOf>;
+  /** Half the distance between the coolest and the hottest tenth, K. */
+  half: number;
+}
+
+/** Kinds of outcome that are told apart. */
+const KINDS = 6;
+
+/** Imagined surveys by how uneven they find the platen, in so many kinds of about the same weight; none is empty. */
+function bySpread(found: readonly Found[]): Found[][] {
+  const kinds: Found[][] = Array.from({ length: KINDS }, () => []);
+  let before = 0;
+  for (const one of [...found].sort((a, b) => a.half - b.half)) {
+    kinds[Math.min(KINDS - 1, Math.floor(KINDS * (before + one.weight / 2)))]?.push(one);
+    before += one.weight;
+  }
+  return kinds.filter((kind) => kind.length > 0);
+}
+
 /**
  * Doubt that a survey is expected to leave under an area of a platen nobody measured.
  *
  * Platens as they are believed to be are imagined, one for every roughness and length, each surveyed with the errors of the
- * instrument and fitted as a real survey is; the variances it leaves are averaged over the lengths.
+ * instrument and fitted as a real survey is. Those that find it about as uneven are taken together, their variances averaged.
  *
- * @returns one for every roughness
+ * @returns from the most even on
  */
 export function foreseen(
   platen: { widthMm: number; heightMm: number },
@@ -45,11 +67,13 @@ export function foreseen(
     const error = instrumentError(instrument);
     const nodes = nodesOf(area, NODES, NODES);
     const diagonal = Math.hypot(platen.widthMm, platen.heightMm);
-    const kinds = PRIOR.roughness.flatMap(({ roughK }) => PRIOR.lengths.map((share) => ({ roughK, lengthMm: share * diagonal })));
+    const kinds = PRIOR.roughness.flatMap(({ roughK, weight: usual }) =>
+      PRIOR.lengths.map((share) => ({ roughK, usual, lengthMm: share * diagonal })),
+    );
     // offset, the instrument's common error, then for each place its surface and its scatter
     const draws = fixedNormals(2 + 2 * places.length, kinds.length * EACH);
-    const found = PRIOR.roughness.map(({ weight }) => ({ weight, coolest: 0, hottest: 0, most: 0, half: 0 }));
-    kinds.forEach(({ roughK, lengthMm }, kind) => {
+    const found: Found[] = [];
+    kinds.forEach(({ roughK, usual, lengthMm }, kind) => {
       const factor = cholesky(places.length, (i, j) => {
         const [a, b] = [places[i], places[j]];
         return (a && b ? alike(distance(a, b), lengthMm) : 0) + (i === j ? 1e-9 : 0);
@@ -65,22 +89,21 @@ export function foreseen(
           return { ...place, setC: AT_C, surfaceC: AT_C + common + roughK * surface + scatter };
         });
         const tenths = tenthsOf(jointAt(fitPlaten(readings, platen, error), nodes, PARTS.most, PARTS.enoughK2));
-        const share = 1 / (own.length * PRIOR.lengths.length);
-        const sum = found[Math.floor(kind / PRIOR.lengths.length)];
-        if (!sum) continue;
-        sum.coolest += share * tenths.coolest.sdK ** 2;
-        sum.hottest += share * tenths.hottest.sdK ** 2;
-        sum.most += share * tenths.most.sdK ** 2;
-        sum.half += (share * (tenths.hottest.meanK - tenths.coolest.meanK)) / 2;
+        const weight = usual / (own.length * PRIOR.lengths.length);
+        found.push({ weight, tenths, half: (tenths.hottest.meanK - tenths.coolest.meanK) / 2 });
       }
     });
     const half = found.reduce((sum, one) => sum + one.weight * one.half, 0);
-    return found.map(({ weight, coolest, hottest, most, half: own }) => ({
-      weight,
-      coolestK: Math.sqrt(coolest),
-      hottestK: Math.sqrt(hottest),
-      mostK: Math.sqrt(most),
-      unevenK: own - half,
-    }));
+    return bySpread(found).map((alike): Foreseen => {
+      const weight = alike.reduce((sum, one) => sum + one.weight, 0);
+      const mean = (of: (one: Found) => number) => alike.reduce((sum, one) => sum + (one.weight / weight) * of(one), 0);
+      return {
+        weight,
+        coolestK: Math.sqrt(mean(({ tenths }) => tenths.coolest.sdK ** 2)),
+        hottestK: Math.sqrt(mean(({ tenths }) => tenths.hottest.sdK ** 2)),
+        mostK: Math.sqrt(mean(({ tenths }) => tenths.most.sdK ** 2)),
+        unevenK: mean((one) => one.half) - half,
+      };
+    });
   });
 }
