@@ -42,8 +42,8 @@ export function WaysOut({ ways, isHeld, blankId, onTake }: Props) {
             <span className="figure leading-tight">
               {setWords(way.set, way.set.unit)}
               <span className="label block font-sans">
-                {formatForHouse('temperatureDifference', way.smallestMarginK, house, 0)} to spare, {way.minutesPerPiece.toFixed(1)} min a
-                piece
+                {formatForHouse('temperatureDifference', way.smallestMarginK, house, 0)} to spare, {way.minutesPerPiece.toFixed(1)} min
+                {way.change.productId === undefined ? ' a piece' : ' to make and press a piece'}
               </span>
             </span>
             <button
