@@ -228,3 +228,14 @@ test('a sheet with a tolerance, a group with a peel of its own and a finish with
   await expect(detail).toContainText(/for wood.*20\ss, peel cold/);
   await expect(detail).toContainText(/under (the )?used carrier.*, pulled cold/);
 });
+
+test('what another device changes on the shelf is on an open card at once', async ({ page }) => {
+  await page.goto('/orders/order-guide-tees/card');
+  await expect(page.getByText('Wren Stretch', { exact: false }).first()).toBeVisible();
+  const shelf = await (await page.request.get('/api/v1/shelf')).json();
+  const wren = shelf.products.find((one: { id: string }) => one.id === 'product-wren');
+  const headers = { 'if-match': `"${shelf.versions['product-wren']}"` };
+  const data = { ...wren, name: 'Wren Supple' };
+  expect((await page.request.put('/api/v1/shelf/products/product-wren', { data, headers })).ok()).toBe(true);
+  await expect(page.getByText('Wren Supple', { exact: false }).first()).toBeVisible();
+});

@@ -64,3 +64,37 @@ export const PATHS = {
 } as const satisfies Record<string, readonly ['GET' | 'PUT' | 'POST' | 'DELETE', string]>;
 
 export type RouteName = keyof typeof PATHS;
+
+/** Routes that change the shop. */
+export type WriteName = { [N in RouteName]: (typeof PATHS)[N][0] extends 'PUT' | 'DELETE' ? N : never }[RouteName];
+
+const ORDERS = ['order', 'orderCards', 'bench'] as const;
+const SHELF = ['shelf', ...ORDERS, 'testedMatrix'] as const;
+const PRESSES = ['presses', 'pressReport', ...ORDERS, 'rail'] as const;
+
+/** What each write makes stale: the page that wrote fetches it again, and every other open page is told of it. */
+export const STALE_AFTER = {
+  putOrder: ORDERS,
+  removeOrder: ORDERS,
+  putFabric: SHELF,
+  putBlank: SHELF,
+  putProduct: SHELF,
+  putAid: SHELF,
+  putTested: SHELF,
+  removeThing: SHELF,
+  putPress: PRESSES,
+  putPressRecord: PRESSES,
+  putPressAmendment: PRESSES,
+  putHouse: ['house', ...ORDERS, 'learned'],
+  putRun: ['order', 'bench', 'rail'],
+  // its run is told by its steps
+  putRunEvent: ['bench', 'rail'],
+  putPhoto: [],
+  putPlaced: ['pressing', 'placementBias'],
+  putPractice: ['practice'],
+  // devices tell of themselves
+  putHand: [],
+} as const satisfies Record<WriteName, readonly RouteName[]>;
+
+/** Reads that anything may have changed: a list brought in, a backup put back. */
+export const STALE_AFTER_ALL = Object.keys(PATHS).filter((name) => PATHS[name as RouteName][0] === 'GET') as RouteName[];

@@ -4,6 +4,7 @@ import { join } from 'node:path';
 import Sqlite from 'better-sqlite3';
 import { describe, expect, it } from 'vitest';
 import { BASE, ownShop, put, send } from '../../test/api';
+import { PATHS, STALE_AFTER } from '../contract/paths';
 import type { Order } from '../core/order';
 import { toInside } from '../core/units';
 import * as benchRoute from '../pages/api/v1/bench';
@@ -14,6 +15,7 @@ import * as pressRoute from '../pages/api/v1/presses/[id]';
 import * as eventRoute from '../pages/api/v1/runs/[id]/events/[eventId]';
 import * as runRoute from '../pages/api/v1/runs/[id]/index';
 import { openShop } from './db';
+import { changeStream, changesSoFar } from './http/changes';
 import { guard } from './http/guards';
 import { closeShop, shop } from './shop';
 import { searchLog } from './stores/pressings';
@@ -111,6 +113,31 @@ describe('orders over the wire', () => {
       status: 405,
       body: { detail: 'This address takes GET, PUT, not PATCH.' },
     });
+  });
+});
+
+describe('what has changed', () => {
+  /** What the stream of changes says is stale after a write that is taken. */
+  const staleAfter = async (act: () => Promise<{ status: number }>): Promise<string[]> => {
+    const stop = new AbortController();
+    const reader = changeStream(stop.signal).body?.getReader();
+    expect((await act()).status).toBe(200);
+    for (;;) {
+      const { value } = (await reader?.read()) ?? {};
+      const said = /^event: change\ndata: (.*)$/m.exec(new TextDecoder().decode(value));
+      if (!said?.[1]) continue;
+      stop.abort();
+      return (JSON.parse(said[1]) as { stale: string[] }).stale;
+    }
+  };
+  it('is told to every open page by the reads it makes stale; what was refused changed nothing', async () => {
+    expect(await staleAfter(() => putOrder(order()))).toEqual(['order', 'orderCards', 'bench']);
+    const before = changesSoFar();
+    expect((await putOrder(order({ name: 'Night walk caps' }), '"7"')).status).toBe(412);
+    expect(changesSoFar()).toBe(before);
+  });
+  it('names reads only', () => {
+    for (const names of Object.values(STALE_AFTER)) for (const name of names) expect(PATHS[name][0]).toBe('GET');
   });
 });
 

@@ -42,15 +42,19 @@ export const refresh = (...names: RouteName[]): Promise<void> =>
 const OTHERS_MS = 1000;
 let fetchedAt = Number.NEGATIVE_INFINITY;
 let due: ReturnType<typeof setTimeout> | null = null;
+const staleSoon = new Set<RouteName>();
 
-/** Something was changed in the shop, perhaps by another device: the rail and the bench are fetched again, all changes of a second together. */
-export function refreshSoon(): void {
+/** Something was changed in the shop, perhaps by another device: what that made stale is fetched again, all changes of a second together. */
+export function refreshSoon(names: readonly RouteName[]): void {
+  for (const name of names) staleSoon.add(name);
   if (due) return;
   due = setTimeout(
     () => {
       due = null;
       fetchedAt = performance.now();
-      void refresh('rail', 'bench');
+      const stale = [...staleSoon];
+      staleSoon.clear();
+      void refresh(...stale);
     },
     Math.max(0, fetchedAt + OTHERS_MS - performance.now()),
   );

@@ -1,10 +1,12 @@
 /** Backup and restore over the wire: one file down, one file up, and the copies that are kept beside the shop. */
+
 import { createReadStream, createWriteStream, statSync } from 'node:fs';
 import { copyFile, statfs } from 'node:fs/promises';
 import { basename, dirname, join } from 'node:path';
 import { Readable, Transform } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import type { APIRoute } from 'astro';
+import { STALE_AFTER_ALL } from '../../contract/paths';
 import { migrationsFolder } from '../app';
 import { keptCopies, keptCopy, swapIn, takeBackup } from '../backup';
 import { shop } from '../shop';
@@ -81,7 +83,7 @@ async function putBack(file: string): Promise<{ kept: string; sealed: boolean }>
   const { sealed } = JSON.parse(done.text) as { sealed: boolean };
   const { kept } = await swapIn(file, Date.now());
   log.info({ kept, sealed }, 'a backup was put back; the shop before it is kept');
-  announceChange();
+  announceChange(STALE_AFTER_ALL);
   return { kept: basename(kept), sealed };
 }
 

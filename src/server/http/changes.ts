@@ -1,5 +1,6 @@
 /** Tells every open page what has changed: one server-sent stream a browser. Changes that come close together are told at once. */
 import { EventEmitter } from 'node:events';
+import type { RouteName } from '../../contract/paths';
 import { incoming, lagsBehind } from './incoming';
 
 const emitter = new EventEmitter().setMaxListeners(0);
@@ -20,17 +21,21 @@ export const changesSoFar = (): number => changes;
 
 /** Steps each run has that was pressed on since the last word. */
 const runs = new Map<string, number>();
+/** Reads that are stale since the last word. */
+const stale = new Set<RouteName>();
 let waiting = false;
 
-/** Says that runs, presses or orders have changed. */
-export function announceChange(): void {
+/** Says which reads have changed. */
+export function announceChange(names: readonly RouteName[]): void {
   changes++;
+  for (const name of names) stale.add(name);
   if (waiting) return;
   waiting = true;
   setTimeout(() => {
     waiting = false;
-    say('change', JSON.stringify({ runs: Object.fromEntries(runs) }));
+    say('change', JSON.stringify({ runs: Object.fromEntries(runs), stale: [...stale] }));
     runs.clear();
+    stale.clear();
   }, TOGETHER_MS).unref();
 }
 

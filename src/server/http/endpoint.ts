@@ -1,6 +1,6 @@
 /** An endpoint: parse, call, reply. Every input and output goes through its route's schemas. */
 import type { APIContext, APIRoute } from 'astro';
-import { PATHS, type RouteName } from '../../contract/paths';
+import { type RouteName, STALE_AFTER } from '../../contract/paths';
 import { DatabaseError, type Shop } from '../db';
 import { shop } from '../shop';
 import { writeSoon } from '../stores/perShop';
@@ -41,9 +41,6 @@ function replied({ text, version }: { text: string; version: number | null }): R
   return new Response(text, { headers: { 'content-type': 'application/json', 'cache-control': 'no-store', ...etag } });
 }
 
-/** What a write changed is told to open pages once it stands. */
-const WRITES = new Set(['PUT', 'DELETE']);
-
 /**
  * Makes an Astro endpoint of a route's name and what to call. Anything thrown becomes a problem reply; what is nobody's fault
  * but ours is logged with its context and answered 500 without its insides.
@@ -52,15 +49,15 @@ const WRITES = new Set(['PUT', 'DELETE']);
  * it is said. While another program is writing it is tried again, and others are answered meanwhile.
  */
 export function endpoint<N extends RouteName>(name: N, handle: (shop: Here, input: Input<N>) => Answer<N>): APIRoute {
-  const writes = WRITES.has(PATHS[name][0]);
+  const stale: readonly RouteName[] | null = name in STALE_AFTER ? STALE_AFTER[name as keyof typeof STALE_AFTER] : null;
   return async (context: APIContext) => {
     try {
       const input = inputOf(name, await askedIn(name, context));
       const here = shop();
       const answer = () => outgoing(name, handle(here, input));
-      if (!writes) return replied(answer());
+      if (!stale) return replied(answer());
       const written = await writeSoon(here.db, answer);
-      announceChange();
+      announceChange(stale);
       return replied(written);
     } catch (error) {
       return answerTo(error, context.request);

@@ -1,5 +1,6 @@
 /** Lists in and out over the wire: the import tells how far it is as it reads; exports are sent as they are made. */
 import { z } from 'zod';
+import { STALE_AFTER_ALL } from '../../contract/paths';
 import { LogQuerySchema } from '../../contract/schemas';
 import { CSV_KINDS, shelfCsv } from '../../core/formats';
 import { shop } from '../shop';
@@ -43,7 +44,7 @@ export async function importReply(request: Request, url: URL): Promise<Response>
         try {
           const task = { do: 'import', path, ask: { kind, json, apply: apply === 'true', bytes } } as const;
           const done = await inWorkerTelling(task, (progress) => tell(JSON.stringify(progress)));
-          announceChange();
+          announceChange(STALE_AFTER_ALL);
           tell(`{"result":${done.text}}`);
         } catch (error) {
           tell(JSON.stringify({ problem: await problemOf(answerTo(error, request)) }));

@@ -1,10 +1,11 @@
 /** A test piece pressed and held against the light: noted on its blank, with the day and how it was judged. */
 import { useState } from 'react';
-import { call } from '../../contract';
 import { blankAfterTest, type Change } from '../../core/advice';
+import type { Blank } from '../../core/materials';
 import { isoDay } from '../../ui/days';
 import { TextField } from '../../ui/Field';
-import { errorWords, Pending, refresh, useRoute } from '../../ui/query';
+import { errorWords, Pending, useRoute } from '../../ui/query';
+import { useWrite, write } from '../../ui/write';
 
 interface TestPieceNoteProps {
   blankId: string;
@@ -17,26 +18,20 @@ export function TestPieceNote({ blankId, test, onNoted, onCancel }: TestPieceNot
   const shelf = useRoute('shelf', {});
   const [on, setOn] = useState(() => isoDay(new Date()));
   const [how, setHow] = useState('');
-  const [fault, setFault] = useState<string | null>(null);
+  const [isBare, setIsBare] = useState(false);
+  const { save, pending, fault } = useWrite((body: Blank) => {
+    const ifMatch = shelf.data?.versions[blankId];
+    return write('putBlank', { params: { id: blankId }, body, ...(ifMatch !== undefined && { ifMatch }) });
+  });
   const blank = shelf.data?.blanks.find((one) => one.id === blankId);
   const fabric = shelf.data?.fabrics.find((one) => one.id === blank?.fabricId);
   if (!shelf.data || !blank || !fabric) return <Pending error={shelf.error} what="the blank" />;
   const note = async (event: { preventDefault: () => void }) => {
     event.preventDefault();
-    if (how.trim() === '') return setFault('Say how it was tested: what you pressed, what you looked for.');
-    try {
-      const ifMatch = shelf.data.versions[blankId];
-      await call('putBlank', {
-        params: { id: blankId },
-        body: blankAfterTest(blank, fabric, test, on, how),
-        ...(ifMatch !== undefined && { ifMatch }),
-      });
-      await refresh('shelf', 'orderCards', 'order', 'bench');
-      onNoted();
-    } catch (error) {
-      setFault(errorWords(error));
-    }
+    setIsBare(how.trim() === '');
+    if (how.trim() !== '' && (await save(blankAfterTest(blank, fabric, test, on, how)))) onNoted();
   };
+  const problem = isBare ? 'Say how it was tested: what you pressed, what you looked for.' : fault ? errorWords(fault) : undefined;
   return (
     <form onSubmit={(event) => void note(event)} className="border-l-4 border-teal bg-sheet px-4 py-3">
       <p className="max-w-[70ch] pb-2">
@@ -45,9 +40,9 @@ export function TestPieceNote({ blankId, test, onNoted, onCancel }: TestPieceNot
       </p>
       <div className="grid grid-cols-[12rem_1fr] gap-x-5">
         <TextField label="Tested on" type="date" value={on} onChange={setOn} />
-        <TextField label="How" value={how} onChange={setHow} problem={fault ?? undefined} hint="What was pressed, what was looked for" />
+        <TextField label="How" value={how} onChange={setHow} problem={problem} hint="What was pressed, what was looked for" />
       </div>
-      <button type="submit" className="act act-main mr-3">
+      <button type="submit" className="act act-main mr-3" disabled={pending}>
         It held: note it on the blank
       </button>
       <button type="button" className="act act-quiet" onClick={onCancel}>

@@ -8,8 +8,9 @@ import { useUnits } from '../../ui/house';
 import { newId } from '../../ui/newId';
 import { useOperator } from '../../ui/operator';
 import { QuantityField } from '../../ui/QuantityField';
-import { errorWords, Pending, queries, useRoute } from '../../ui/query';
+import { errorWords, Pending, useRoute } from '../../ui/query';
 import { Says } from '../../ui/Says';
+import { write } from '../../ui/write';
 import { heatDesk, WorkerDied } from '../../workers/heat';
 import { HeatChart } from './HeatChart';
 import { limitsOf } from './variant';
@@ -137,11 +138,10 @@ function Game({ round, house, operator, onNext }: { round: Round; house: HouseUn
     try {
       const outcome = await heatDesk.ask((api) => api.play({ situationId: round.situationId, stack }, { ...played, peelS }));
       setStep({ kind: 'seen', outcome });
-      const { scores } = await call('putPractice', {
+      await write('putPractice', {
         params: { id: newId() },
         body: { operator, situation: round.situationId, mistakes: outcome.mistakes, score: outcome.score, at: Date.now() },
       });
-      queries.setQueryData(['practice', {}], { scores });
     } catch (error) {
       setFault(error instanceof WorkerDied ? error.message : errorWords(error));
     }

@@ -1,11 +1,10 @@
 /** Keeps a pressing as a tested setting: the next card of this transfer on this blank starts from it. */
-import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
-import { call, ProblemError, type Reply } from '../../contract';
+import { ProblemError, type Reply } from '../../contract';
 import type { Tested } from '../../core/sheet';
-import { saveUndoably } from '../../ui/acts';
 import { isoDay } from '../../ui/days';
-import { errorWords, refresh } from '../../ui/query';
+import { Fault } from '../../ui/Fault';
+import { useSave, write } from '../../ui/write';
 
 type Pressing = Reply<'pressing'>['pressing'];
 type Card = NonNullable<Reply<'pressing'>['card']>;
@@ -43,24 +42,21 @@ function testedOf(pressing: Pressing, { of, set }: Card, offSheet: boolean): Tes
 
 export function KeepTested({ pressing, card }: { pressing: Pressing; card: Card }) {
   const [isKept, setIsKept] = useState(false);
-  const keep = useMutation({
-    mutationFn: (offSheet: boolean) => {
+  const { save, pending, fault } = useSave(
+    () => 'tested setting kept',
+    async (offSheet: boolean) => {
       const body = testedOf(pressing, card, offSheet);
-      return saveUndoably('tested setting kept', async () => {
-        await call('putTested', { params: { id: body.id }, body });
-        refresh('shelf', 'orderCards', 'order', 'bench', 'testedMatrix');
-        setIsKept(true);
-        return async () => {
-          await call('removeThing', { params: { kind: 'tested', id: body.id } });
-          refresh('shelf', 'orderCards', 'order', 'bench', 'testedMatrix');
-          setIsKept(false);
-        };
-      });
+      await write('putTested', { params: { id: body.id }, body });
+      setIsKept(true);
+      return async () => {
+        await write('removeThing', { params: { kind: 'tested', id: body.id } });
+        setIsKept(false);
+      };
     },
-  });
-  const fields = keep.error instanceof ProblemError ? Object.keys(keep.error.fields) : [];
+  );
+  const fields = fault instanceof ProblemError ? Object.keys(fault.fields) : [];
   const isOffSheet = fields.length > 0 && fields.every((field) => field === 'setC' || field === 'timeS');
-  const wasKept = keep.error instanceof ProblemError && (keep.error.problem.status === 412 || keep.error.problem.status === 428);
+  const wasKept = fault instanceof ProblemError && (fault.problem.status === 412 || fault.problem.status === 428);
   if (isKept || wasKept)
     return (
       <p className="label pt-2">
@@ -70,17 +66,13 @@ export function KeepTested({ pressing, card }: { pressing: Pressing; card: Card 
     );
   return (
     <div className="pt-2">
-      <button type="button" className="act act-quiet" disabled={keep.isPending} onClick={() => keep.mutate(isOffSheet)}>
+      <button type="button" className="act act-quiet" disabled={pending} onClick={() => void save(isOffSheet)}>
         {isOffSheet ? 'Keep it, outside its sheet' : 'Keep as tested'}
       </button>{' '}
-      {!keep.error && pressing.outcome === 'good' && (
+      {!fault && pressing.outcome === 'good' && (
         <span className="label">and the next card of this transfer on this blank starts from it</span>
       )}
-      {keep.error && (
-        <p role="alert" className="max-w-prose border-l-4 border-brick pl-3 text-brick">
-          {errorWords(keep.error)}
-        </p>
-      )}
+      <Fault of={fault} className="max-w-prose border-l-4 border-brick pl-3 text-brick" />
     </div>
   );
 }

@@ -1,13 +1,14 @@
 /** Where the print came to lie, measured after pressing. The record stays as it is; this is noted beside it. */
 import { useState } from 'react';
-import { call, type Reply } from '../../contract';
+import type { Reply } from '../../contract';
 import { readOffPlace } from '../../core/log';
 import { formatTape, type HouseUnits } from '../../core/units';
+import { Fault } from '../../ui/Fault';
 import { NumberField } from '../../ui/NumberField';
 import { newId } from '../../ui/newId';
 import { useOperator } from '../../ui/operator';
-import { errorWords, refresh } from '../../ui/query';
 import { ShiftFields } from '../../ui/ShiftFields';
+import { useWrite, write } from '../../ui/write';
 
 type Pressing = Reply<'pressing'>['pressing'];
 
@@ -15,17 +16,10 @@ export function PlacedForm({ pressing, house }: { pressing: Pressing; house: Hou
   const last = pressing.amendments.filter((one) => one.field === 'placement').at(-1);
   const noted = last ? readOffPlace(last.to) : null;
   const [off, setOff] = useState(noted ?? { xMm: 0, yMm: 0, turnDeg: 0 });
-  const [fault, setFault] = useState<string | null>(null);
   const [by] = useOperator();
-  const keep = async () => {
-    try {
-      await call('putPlaced', { params: { id: pressing.id, amendmentId: newId() }, body: { ...off, by } });
-      setFault(null);
-      await refresh('pressing', 'placementBias');
-    } catch (error) {
-      setFault(errorWords(error));
-    }
-  };
+  const { save, pending, fault } = useWrite(() =>
+    write('putPlaced', { params: { id: pressing.id, amendmentId: newId() }, body: { ...off, by } }),
+  );
   return (
     <details className="rule-top mt-3 pt-2" open={noted !== null}>
       <summary className="cursor-pointer py-2 font-semibold text-teal">
@@ -40,15 +34,11 @@ export function PlacedForm({ pressing, house }: { pressing: Pressing; house: Hou
           onChange={(shift) => setOff({ ...off, ...shift })}
         />
         <NumberField label="Turned clockwise by, degrees" value={off.turnDeg} onChange={(turnDeg) => setOff({ ...off, turnDeg })} />
-        <button type="button" className="act mt-6" onClick={() => void keep()}>
+        <button type="button" className="act mt-6" disabled={pending} onClick={() => void save()}>
           Note it
         </button>
       </div>
-      {fault && (
-        <p role="alert" className="text-brick">
-          {fault}
-        </p>
-      )}
+      <Fault of={fault} />
     </details>
   );
 }

@@ -2,9 +2,11 @@
 import { useState } from 'react';
 import { call, type Reply } from '../../contract';
 import { instantText } from '../../ui/days';
+import { Fault } from '../../ui/Fault';
 import { useUnits } from '../../ui/house';
-import { errorWords, Island, Pending, refresh, useRoute } from '../../ui/query';
+import { Island, Pending, useRoute } from '../../ui/query';
 import { Says } from '../../ui/Says';
+import { useWrite, write } from '../../ui/write';
 import { CardFace } from '../card/CardFace';
 import { goTo } from '../shell/goTo';
 import { KeepTested } from './KeepTested';
@@ -58,26 +60,16 @@ type Repeat = Reply<'again'>;
 /** A new order with the same card; what changed since stands beside it before it is made. */
 function Again({ id }: { id: string }) {
   const [repeat, setRepeat] = useState<Repeat | null>(null);
-  const [fault, setFault] = useState<string | null>(null);
-  const look = () => call('again', { params: { id } }).then(setRepeat, (error: unknown) => setFault(errorWords(error)));
-  const begin = async ({ order }: Repeat) => {
-    try {
-      await call('putOrder', { params: { id: order.id }, body: order });
-      await refresh('bench');
-      goTo(`/orders/${order.id}/card`);
-    } catch (error) {
-      setFault(errorWords(error));
-    }
+  const looking = useWrite(async () => setRepeat(await call('again', { params: { id } })));
+  const beginning = useWrite(({ order }: Repeat) => write('putOrder', { params: { id: order.id }, body: order }));
+  const begin = async (one: Repeat) => {
+    if (await beginning.save(one)) goTo(`/orders/${one.order.id}/card`);
   };
-  if (fault)
-    return (
-      <p role="alert" className="max-w-sm border-l-4 border-brick pl-3 text-brick">
-        {fault}
-      </p>
-    );
+  const fault = looking.fault ?? beginning.fault;
+  if (fault) return <Fault of={fault} className="max-w-sm border-l-4 border-brick pl-3 text-brick" />;
   if (!repeat)
     return (
-      <button type="button" className="act act-main" onClick={() => void look()}>
+      <button type="button" className="act act-main" onClick={() => void looking.save()}>
         Again
       </button>
     );

@@ -1,13 +1,13 @@
 /** Orders: begin a new one, and every order that is on the bench. */
 import { useState } from 'react';
 import { call, ProblemError } from '../../contract';
-import { saveUndoably } from '../../ui/acts';
 import { dueText, isoDay, isoDayText } from '../../ui/days';
 import { Fault } from '../../ui/Fault';
 import { TextField } from '../../ui/Field';
 import { Lamp } from '../../ui/Lamp';
 import { newId } from '../../ui/newId';
-import { Island, Pending, refresh, useRoute } from '../../ui/query';
+import { Island, Pending, useRoute } from '../../ui/query';
+import { useSave, useWrite, write } from '../../ui/write';
 import { goTo } from '../shell/goTo';
 
 export function Orders({ initialName = '' }: { initialName?: string }) {
@@ -25,18 +25,14 @@ function NewOrder({ initialName }: { initialName: string }) {
   const [name, setName] = useState(initialName);
   const [customer, setCustomer] = useState('');
   const [due, setDue] = useState(() => isoDay(new Date(Date.now() + 2 * 86_400_000)));
-  const [fault, setFault] = useState<unknown>(null);
   const [id] = useState(newId);
+  const { save, pending, fault } = useWrite(() =>
+    write('putOrder', { params: { id }, body: { id, name, customer, due, note: '', lines: [] } }),
+  );
   const fields = fault instanceof ProblemError ? fault.fields : {};
   const begin = async (event: { preventDefault: () => void }) => {
     event.preventDefault();
-    try {
-      await call('putOrder', { params: { id }, body: { id, name, customer, due, note: '', lines: [] } });
-      await refresh('bench');
-      goTo(`/orders/${id}`);
-    } catch (error) {
-      setFault(error);
-    }
+    if (await save()) goTo(`/orders/${id}`);
   };
   return (
     <form onSubmit={(event) => void begin(event)} id="new" aria-labelledby="new-order">
@@ -55,7 +51,7 @@ function NewOrder({ initialName }: { initialName: string }) {
       <TextField label="Customer" name="customer" value={customer} onChange={setCustomer} problem={fields.customer} hint="May stay empty" />
       <TextField label="Wanted by" name="due" type="date" value={due} onChange={setDue} problem={fields.due} />
       <Fault of={Object.keys(fields).length === 0 ? fault : null} />
-      <button type="submit" className="act act-main w-full">
+      <button type="submit" className="act act-main w-full" disabled={pending}>
         Start the order
       </button>
     </form>
@@ -63,21 +59,17 @@ function NewOrder({ initialName }: { initialName: string }) {
 }
 
 function OrderList() {
-  const [fault, setFault] = useState<unknown>(null);
   const { data, error } = useRoute('bench', {});
+  const { save: takeOff, fault } = useSave(
+    ({ name }: { orderId: string; name: string }) => `${name} taken off the bench`,
+    async ({ orderId }) => {
+      const { order } = await call('order', { params: { id: orderId } });
+      const { version } = await write('removeOrder', { params: { id: orderId } });
+      return async () => void (await write('putOrder', { params: { id: orderId }, body: order, ifMatch: version }));
+    },
+  );
   if (!data) return <Pending error={error} what="the orders" />;
   const today = new Date(data.today);
-  const takeOff = (orderId: string, name: string) => void remove(orderId, name).then(() => setFault(null), setFault);
-  const remove = (orderId: string, name: string) =>
-    saveUndoably(`${name} taken off the bench`, async () => {
-      const { order } = await call('order', { params: { id: orderId } });
-      const { version } = await call('removeOrder', { params: { id: orderId } });
-      await refresh('bench');
-      return async () => {
-        await call('putOrder', { params: { id: orderId }, body: order, ifMatch: version });
-        await refresh('bench');
-      };
-    });
   return (
     <section aria-labelledby="on-the-bench">
       <h2 id="on-the-bench" className="pb-3 text-lg">
@@ -97,7 +89,7 @@ function OrderList() {
               <span className="label block">{isoDayText(row.due)}</span>
             </span>
             {row.pieces > 0 ? <Lamp state={row.lamp} cautions={row.cautions} /> : <span className="label">no card yet</span>}
-            <button type="button" className="act act-quiet" onClick={() => takeOff(row.orderId, row.name)}>
+            <button type="button" className="act act-quiet" onClick={() => void takeOff(row)}>
               Take off <span className="sr-only">{row.name}</span>
             </button>
           </li>

@@ -1,8 +1,10 @@
 /** The paper-pull test: four slips at the corners, what each does, and what that says of band and parallel. */
+
 import { useState } from 'react';
 import type { PressReport } from '../../contract';
 import { CORNERS, type Corner, type Press, PULLS, type Pull, readPaperPull } from '../../core/press';
 import { instantText } from '../../ui/days';
+import { Fault } from '../../ui/Fault';
 import { ChoiceField } from '../../ui/Field';
 import { useKeepRecord } from './useKeepRecord';
 
@@ -14,7 +16,7 @@ export function PaperPullTest({ press, report }: { press: Press; report: PressRe
   const [pulls, setPulls] = useState<Record<Corner, Pull>>(
     () => Object.fromEntries(CORNERS.map((corner) => [corner, 'drags'])) as Record<Corner, Pull>,
   );
-  const { keep, fault } = useKeepRecord(press.id);
+  const { save: keep, fault } = useKeepRecord(press.id);
   const found = readPaperPull(pulls);
   const before = report.records.flatMap((record) =>
     record.kind === 'paper pull' && !report.withdrawn.includes(record.id) ? [record] : [],
@@ -47,11 +49,7 @@ export function PaperPullTest({ press, report }: { press: Press; report: PressRe
           <button type="button" className="act mt-2" onClick={() => void keep({ kind: 'paper pull', pulls })}>
             Keep it
           </button>
-          {fault && (
-            <p role="alert" className="text-brick">
-              {fault}
-            </p>
-          )}
+          <Fault of={fault} />
         </div>
       </div>
       {before.map((test) => (

@@ -1,16 +1,14 @@
 /** Every record of one kind that was kept of a press: a wrong one is withdrawn, and can be counted again. */
 
-import { useState } from 'react';
-import { call, type PressReport } from '../../contract';
+import type { PressReport } from '../../contract';
 import type { PressRecord } from '../../core/press';
 import { formatDuration, formatQuantity, type HouseUnits } from '../../core/units';
-import { saveUndoably } from '../../ui/acts';
 import { instantText } from '../../ui/days';
 import { Fault } from '../../ui/Fault';
 import { LeftOut } from '../../ui/LeftOut';
 import { newId } from '../../ui/newId';
 import { useOperator } from '../../ui/operator';
-import { refresh } from '../../ui/query';
+import { useSave, write } from '../../ui/write';
 
 interface PressRecordsProps {
   pressId: string;
@@ -21,19 +19,20 @@ interface PressRecordsProps {
 }
 
 export function PressRecords({ pressId, report, kinds, title, house }: PressRecordsProps) {
-  const [fault, setFault] = useState<unknown>(null);
   const [by] = useOperator();
   const own = report.records.filter((one) => kinds.includes(one.kind));
   const say = async (recordId: string, to: 'withdrawn' | 'counts') => {
     const why = to === 'withdrawn' ? 'withdrawn on the page of its press' : 'counted again';
-    await call('putPressAmendment', { params: { id: pressId, recordId, amendmentId: newId() }, body: { to, by, why } });
-    await refresh('pressReport', 'presses', 'orderCards', 'order', 'bench', 'rail');
+    await write('putPressAmendment', { params: { id: pressId, recordId, amendmentId: newId() }, body: { to, by, why } });
   };
-  const change = (record: PressRecord, to: 'withdrawn' | 'counts') =>
-    saveUndoably(`${record.kind} ${to === 'withdrawn' ? 'withdrawn' : 'counted again'}`, async () => {
+  const { save, fault } = useSave(
+    ({ record, to }: { record: PressRecord; to: 'withdrawn' | 'counts' }) =>
+      `${record.kind} ${to === 'withdrawn' ? 'withdrawn' : 'counted again'}`,
+    async ({ record, to }) => {
       await say(record.id, to);
       return () => say(record.id, to === 'withdrawn' ? 'counts' : 'withdrawn');
-    }).then(() => setFault(null), setFault);
+    },
+  );
   if (own.length === 0 && report.unreadable.length === 0) return null;
   return (
     <details className="rule-top mt-5 pt-3">
@@ -53,7 +52,11 @@ export function PressRecords({ pressId, report, kinds, title, house }: PressReco
               </span>
               <span className="flex items-center gap-3">
                 {withdrawn && <span className="label">does not count</span>}
-                <button type="button" className="act act-quiet" onClick={() => void change(record, withdrawn ? 'counts' : 'withdrawn')}>
+                <button
+                  type="button"
+                  className="act act-quiet"
+                  onClick={() => void save({ record, to: withdrawn ? 'counts' : 'withdrawn' })}
+                >
                   {withdrawn ? 'Count it again' : 'Withdraw'}
                 </button>
               </span>

@@ -1,9 +1,11 @@
 /** A quick check: one to five readings in a minute, told at once against the last survey. */
+
 import { useState } from 'react';
 import type { PressReport } from '../../contract';
 import { FINISHES, type Instrument, isAsItWas, MOST_CHECKED, PLANS, type PlatenMap, type Press } from '../../core/press';
 import { formatForHouse, type HouseUnits, toInside } from '../../core/units';
 import { isoDayText } from '../../ui/days';
+import { Fault } from '../../ui/Fault';
 import { useUnits } from '../../ui/house';
 import { QuantityField } from '../../ui/QuantityField';
 import { useRoute } from '../../ui/query';
@@ -24,7 +26,7 @@ export function QuickCheck({ press, report, map }: QuickCheckProps) {
   const [finish, setFinish] = useState(press.finish ?? FINISHES[0]);
   const [setC, setSetC] = useState(house.temperature === 'F' ? toInside(300, 'F') : 150);
   const [read, setRead] = useState<(number | null)[]>(PLACES.map(() => null));
-  const { keep, fault } = useKeepRecord(press.id);
+  const { save: keep, fault } = useKeepRecord(press.id);
   const last = report.checks.find(({ platen }) => platen === map.platen);
   const places = PLANS.five(map).slice(0, MOST_CHECKED);
   const readings = places.flatMap((place, i) => {
@@ -81,11 +83,7 @@ export function QuickCheck({ press, report, map }: QuickCheckProps) {
           Keep this check
         </button>
       </details>
-      {fault && (
-        <p role="alert" className="text-brick">
-          {fault}
-        </p>
-      )}
+      <Fault of={fault} />
     </section>
   );
 }

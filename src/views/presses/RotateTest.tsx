@@ -1,8 +1,10 @@
 /** The rotate test: is it the press or the transfer? One piece turned round and pressed again tells; the answer is kept as evidence. */
+
 import { useState } from 'react';
 import type { PressReport } from '../../contract';
 import { type Press, rotateVerdict } from '../../core/press';
 import { instantText } from '../../ui/days';
+import { Fault } from '../../ui/Fault';
 import { useRoute } from '../../ui/query';
 import { useKeepRecord } from './useKeepRecord';
 
@@ -11,7 +13,7 @@ export function RotateTest({ press, records }: { press: Press; records: PressRep
   const [open, setOpen] = useState(false);
   const [productId, setProductId] = useState('');
   const [unnamed, setUnnamed] = useState(false);
-  const { keep, fault } = useKeepRecord(press.id);
+  const { save: keep, fault } = useKeepRecord(press.id);
   const before = records.flatMap((record) => (record.kind === 'rotate test' ? [record] : []));
   const products = shelf.data?.products.filter((one) => !one.retiredOn) ?? [];
   const found = async (badStayedWith: 'piece' | 'press') => {
@@ -53,11 +55,12 @@ export function RotateTest({ press, records }: { press: Press; records: PressRep
               It went round with the piece
             </button>
           </div>
-          {(unnamed || fault) && (
+          {unnamed && (
             <p role="alert" className="pt-2 text-brick">
-              {unnamed ? 'Say first with which transfer it was.' : fault}
+              Say first with which transfer it was.
             </p>
           )}
+          <Fault of={unnamed ? null : fault} className="pt-2 text-brick" />
         </div>
       )}
       {before.map((test) => (

@@ -1,8 +1,10 @@
 /** A temperature survey, guided: instrument and setting, then one place after another, odd figures asked about at once. */
+
 import { useEffect, useState } from 'react';
 import { coverageFault, type Place, type Press, platensOf } from '../../core/press';
 import { formatQuantity, type HouseUnits, houseUnit, toInside } from '../../core/units';
 import { didUndoably } from '../../ui/acts';
+import { Fault } from '../../ui/Fault';
 import { useUnits } from '../../ui/house';
 import { NumberField } from '../../ui/NumberField';
 import { newId } from '../../ui/newId';
@@ -114,7 +116,7 @@ function Survey({ press, sides, house, roomC }: SurveyProps) {
     setQuestion(null);
   };
   const finish = async () => {
-    if (!(await record.keep(surveyOf(draft)))) return;
+    if (!(await record.save(surveyOf(draft)))) return;
     drop();
     goTo(`/presses?on=${press.id}`);
   };
@@ -195,11 +197,7 @@ function Survey({ press, sides, house, roomC }: SurveyProps) {
             <span className="label">For a second setting, change “Press set to”, let it settle, and go on.</span>
           </div>
         )}
-        {record.fault && (
-          <p role="alert" className="mt-3 border-l-4 border-brick pl-3 text-brick">
-            {record.fault} Your readings are still here.
-          </p>
-        )}
+        <Fault of={record.fault} className="mt-3 border-l-4 border-brick pl-3 text-brick" more="Your readings are still here." />
       </section>
       <SurveyPlan
         sides={sides}

@@ -122,7 +122,7 @@ function LogTime({ press, roomC, house, logged }: { press: Press; roomC: number;
   const [to, setTo] = useState<number | null>(null);
   const [seconds, setSeconds] = useState(0);
   const [missing, setMissing] = useState(false);
-  const { keep, fault } = useKeepRecord(press.id);
+  const { save: keep, fault } = useKeepRecord(press.id);
   const log = async () => {
     setMissing(from === null || to === null);
     if (from !== null && to !== null) await keep({ kind: 'heating time', fromC: from, toC: to, seconds, roomC });
@@ -148,11 +148,12 @@ function LogTime({ press, roomC, house, logged }: { press: Press; roomC: number;
           Log it
         </button>
       </div>
-      {(missing || fault) && (
+      {missing && (
         <p role="alert" className="col-span-4 text-brick">
-          {missing ? 'From which temperature to which?' : fault}
+          From which temperature to which?
         </p>
       )}
+      <Fault of={missing ? null : fault} className="col-span-4 text-brick" />
     </form>
   );
 }

@@ -1,28 +1,16 @@
-/** Adds a record to a press: who, when and an id of its own are put to it; what depends on it is fetched again. */
-import { useState } from 'react';
-import { call } from '../../contract';
+/** Adds a record to a press: who, when and an id of its own are put to it. */
 import type { PressRecord } from '../../core/press';
 import { newId } from '../../ui/newId';
 import { useOperator } from '../../ui/operator';
-import { errorWords, refresh } from '../../ui/query';
+import { useWrite, type Writing, write } from '../../ui/write';
 
 type Unsigned<R> = R extends PressRecord ? Omit<R, 'id' | 'pressId' | 'at' | 'by' | 'note'> & { id?: string } : never;
 
-/** @returns `keep` answers whether it was kept; `fault` says why not */
-export function useKeepRecord(pressId: string): { keep: (found: Unsigned<PressRecord>) => Promise<boolean>; fault: string | null } {
-  const [fault, setFault] = useState<string | null>(null);
+/** @returns `save` answers whether it was kept; `fault` says why not */
+export function useKeepRecord(pressId: string): Writing<Unsigned<PressRecord>> {
   const [by] = useOperator();
-  const keep = async (found: Unsigned<PressRecord>) => {
+  return useWrite((found: Unsigned<PressRecord>) => {
     const record = { id: newId(), ...found, pressId, at: Date.now(), by, note: '' } as PressRecord;
-    try {
-      await call('putPressRecord', { params: { id: pressId, recordId: record.id }, body: record });
-      setFault(null);
-      await refresh('pressReport', 'presses', 'orderCards', 'order', 'bench', 'rail');
-      return true;
-    } catch (error) {
-      setFault(errorWords(error));
-      return false;
-    }
-  };
-  return { keep, fault };
+    return write('putPressRecord', { params: { id: pressId, recordId: record.id }, body: record });
+  });
 }

@@ -1,33 +1,25 @@
 /** Saves a change to a press’s facts, undoably, against the version it was made from. */
-import { useMutation } from '@tanstack/react-query';
-import { call } from '../../contract';
 import type { Press } from '../../core/press';
-import { saveUndoably } from '../../ui/acts';
-import { refresh } from '../../ui/query';
+import { known } from '../../ui/query';
+import { useSave, write } from '../../ui/write';
 
-const again = () => refresh('presses', 'pressReport', 'orderCards', 'order', 'bench', 'rail');
+async function put(body: Press, ifMatch: number | null): Promise<number> {
+  const args = { params: { id: body.id }, body, ...(ifMatch !== null && { ifMatch }) };
+  const { version } = await write('putPress', args, (saved) =>
+    known('presses', {}, (was) => ({ ...was, presses: was.presses.map((one) => (one.press.id === body.id ? { ...one, ...saved } : one)) })),
+  );
+  return version;
+}
 
 /**
  * @param version last seen; null: the press is new
  * @returns `save` answers whether it was saved
  */
-export function useSavePress(press: Press, version: number | null) {
-  const write = useMutation({
-    mutationFn: (next: Press) =>
-      saveUndoably(`${press.name} changed`, async () => {
-        const saved = await call('putPress', { params: { id: press.id }, body: next, ...(version === null ? {} : { ifMatch: version }) });
-        await again();
-        if (version === null) return null;
-        return async () => {
-          await call('putPress', { params: { id: press.id }, body: press, ifMatch: saved.version });
-          await again();
-        };
-      }),
-  });
-  const save = (next: Press): Promise<boolean> =>
-    write.mutateAsync(next).then(
-      () => true,
-      () => false,
-    );
-  return { save, pending: write.isPending, fault: write.error };
-}
+export const useSavePress = (press: Press, version: number | null) =>
+  useSave(
+    () => `${press.name} changed`,
+    async (next: Press) => {
+      const saved = await put(next, version);
+      return version === null ? null : async () => void (await put(press, saved));
+    },
+  );

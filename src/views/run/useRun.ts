@@ -1,6 +1,7 @@
 /** A run in this page: its events, those still on their way to the server, and the state they add up to. */
 import { useEffect, useMemo, useRef, useState } from 'react';
 import type { RunReply } from '../../contract';
+import { STALE_AFTER } from '../../contract/paths';
 import {
   apply,
   type Counts,
@@ -33,7 +34,7 @@ export interface LiveRun {
   happen: (fact: RunFact) => void;
 }
 
-whenSettled(() => void refresh('order', 'bench', 'pressings', 'rail'));
+whenSettled(() => void refresh('order', 'pressings', ...STALE_AFTER.putRunEvent));
 
 /** Applies events here at once; the outbox sees to the server. Another device's events come in with every fresh reply. */
 export function useRun(reply: RunReply): LiveRun {

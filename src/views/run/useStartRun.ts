@@ -1,42 +1,35 @@
 /** Starts a run of a print, or goes back to the one that is open, and turns to the press. */
-import { useRef, useState } from 'react';
-import { call } from '../../contract';
+import { useRef } from 'react';
 import { forgetAct } from '../../ui/acts';
 import { newId } from '../../ui/newId';
-import { refresh } from '../../ui/query';
+import { useWrite, write } from '../../ui/write';
 import { goTo } from '../shell/goTo';
 
+interface Started {
+  lineId: string;
+  printKey: string;
+  openRunId?: string | null;
+  operator: string;
+}
+
 export function useStartRun(orderId: string) {
-  const [fault, setFault] = useState<unknown>(null);
   // a second press while the first is on its way starts no second run
   const starting = useRef(false);
   // and one that is pressed again because no answer came asks for the same run
   const ids = useRef<Record<string, string>>({});
-  const start = async ({
-    lineId,
-    printKey,
-    openRunId = null,
-    operator,
-  }: {
-    lineId: string;
-    printKey: string;
-    openRunId?: string | null;
-    operator: string;
-  }) => {
+  const { save, fault } = useWrite(async ({ id, lineId, printKey, openRunId, operator }: Started & { id: string }) => {
+    if (!openRunId) await write('putRun', { params: { id }, body: { orderId, lineId, printKey, operator } });
+  });
+  const start = async (asked: Started) => {
     if (starting.current) return;
     starting.current = true;
-    const print = `${lineId} ${printKey}`;
+    const print = `${asked.lineId} ${asked.printKey}`;
     ids.current[print] ??= newId();
-    const id = openRunId ?? ids.current[print];
-    try {
-      if (!openRunId) await call('putRun', { params: { id }, body: { orderId, lineId, printKey, operator } });
+    const id = asked.openRunId ?? ids.current[print];
+    if (await save({ ...asked, id })) {
       forgetAct();
-      await refresh('order', 'rail');
-      goTo(`/orders/${orderId}/run?line=${lineId}&run=${id}`);
-    } catch (error) {
-      starting.current = false;
-      setFault(error);
-    }
+      goTo(`/orders/${orderId}/run?line=${asked.lineId}&run=${id}`);
+    } else starting.current = false;
   };
   return { start, fault };
 }

@@ -2,6 +2,7 @@
 import { useState } from 'react';
 import { API, type ImportReply, type ShelfKind } from '../../contract';
 import { importFile } from '../../contract/import';
+import { STALE_AFTER_ALL } from '../../contract/paths';
 import { errorWords, refresh } from '../../ui/query';
 import { kindOf } from './kinds';
 
@@ -26,7 +27,7 @@ export function InAndOut({ kind }: { kind: ShelfKind | 'pressings' }) {
       );
       setPlan(reply);
       if (reply.applied) {
-        await refresh('shelf', 'orderCards', 'order', 'bench', 'presses', 'house', 'pressings', 'logNames');
+        await refresh(...STALE_AFTER_ALL);
         setChosen(null);
       }
     } catch (error) {

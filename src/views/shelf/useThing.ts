@@ -1,19 +1,18 @@
 /** Saving a thing of the shelf: undoable, and when somebody else was quicker, merged with what they made of it. */
-import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { call, ProblemError, type ShelfKind } from '../../contract';
-import { saveUndoably } from '../../ui/acts';
 import { type Conflict, merge } from '../../ui/merge';
-import { queries, refresh } from '../../ui/query';
+import { known, queries } from '../../ui/query';
+import { useSave, write } from '../../ui/write';
 import { kindOf, type Things } from './kinds';
-
-const again = () => refresh('shelf', 'orderCards', 'order', 'bench');
 
 async function put<K extends ShelfKind>(kind: K, doc: Things[K], ifMatch: number | undefined): Promise<number> {
   const args = { params: { id: doc.id }, ...(ifMatch !== undefined && { ifMatch }) };
   // each kind has its own route; what they have in common is all that is needed here
-  const saved = await call(kindOf(kind).put, { ...args, body: doc } as never);
-  return (saved as { version: number }).version;
+  const saved = await write(kindOf(kind).put, { ...args, body: doc } as never, ({ version }: { version: number }) =>
+    known('shelf', {}, (was) => ({ ...was, versions: { ...was.versions, [doc.id]: version } })),
+  );
+  return saved.version;
 }
 
 async function newest<K extends ShelfKind>(kind: K, id: string): Promise<{ doc: Things[K]; version: number } | null> {
@@ -30,45 +29,43 @@ export interface Met<T> {
   taken: string[];
 }
 
+interface Keeping<T> {
+  doc: T;
+  /** What it was made from, and that one's version; null: it is new. */
+  over: { base: T | null; version: number | undefined };
+}
+
 /**
  * @param base the thing as it was opened; null: it is new
  * @param version its version then
  */
 export function useThing<K extends ShelfKind>(kind: K, base: Things[K] | null, version: number | undefined) {
   const [met, setMet] = useState<Met<Things[K]> | null>(null);
-  const write = useMutation({
-    mutationFn: ({ doc, over }: { doc: Things[K]; over: { base: Things[K] | null; version: number | undefined } }) =>
-      saveUndoably(`${doc.name} ${over.base ? 'changed' : 'added'}`, async () => {
-        const saved = await put(kind, doc, over.version);
-        await again();
-        return async () => {
-          if (over.base) await put(kind, over.base, saved);
-          else await call('removeThing', { params: { kind, id: doc.id } });
-          await again();
-        };
-      }),
-    onSuccess: () => setMet(null),
-  });
-  const fault = met ? null : write.error;
-
-  const save = async (doc: Things[K], over = { base, version }): Promise<boolean> => {
-    try {
-      await write.mutateAsync({ doc, over });
-      return true;
-    } catch (error) {
-      const other = error instanceof ProblemError && error.problem.status === 412 && base ? await newest(kind, doc.id) : null;
-      if (other && base) {
-        const { conflicts, taken } = merge(base, doc, other.doc);
-        setMet({ theirs: other.doc, version: other.version, conflicts, taken });
-      } else setMet(null);
-      return false;
-    }
+  /** What somebody else made of it, where that is why a save was refused. */
+  const theirs = async (doc: Things[K], error: unknown): Promise<Met<Things[K]> | null> => {
+    const other = error instanceof ProblemError && error.problem.status === 412 && base ? await newest(kind, doc.id) : null;
+    return other && base && { theirs: other.doc, version: other.version, ...merge(base, doc, other.doc) };
   };
-
+  const keep = useSave(
+    ({ doc, over }: Keeping<Things[K]>) => `${doc.name} ${over.base ? 'changed' : 'added'}`,
+    async ({ doc, over }) => {
+      const { base: before } = over;
+      try {
+        const saved = await put(kind, doc, over.version);
+        setMet(null);
+        return async () => void (before ? await put(kind, before, saved) : await write('removeThing', { params: { kind, id: doc.id } }));
+      } catch (error) {
+        setMet(await theirs(doc, error));
+        throw error;
+      }
+    },
+  );
+  const fault = met ? null : keep.fault;
+  const save = (doc: Things[K], over = { base, version }): Promise<boolean> => keep.save({ doc, over });
   /** Saves mine over theirs field by field: mine only in the fields named. */
   const saveMerged = async (mine: Things[K], keepMine: readonly string[]): Promise<boolean> => {
     if (!met || !base) return false;
     return save(merge(base, mine, met.theirs, keepMine).merged, { base: met.theirs, version: met.version });
   };
-  return { save, saveMerged, met, pending: write.isPending, fault, fields: fault instanceof ProblemError ? fault.fields : {} };
+  return { save, saveMerged, met, pending: keep.pending, fault, fields: fault instanceof ProblemError ? fault.fields : {} };
 }

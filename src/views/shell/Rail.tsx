@@ -1,6 +1,7 @@
 /** The rail along the bottom of every page: presses, running clocks, the last undoable act. One island for the whole visit. */
 import { type ReactNode, useEffect, useState } from 'react';
 import { API, type Rail as RailReply, type Reply } from '../../contract';
+import type { RouteName } from '../../contract/paths';
 import { formatDuration, formatQuantity } from '../../core/units';
 import { undoLast, useLastAct } from '../../ui/acts';
 import { serverAnswers, setAway, useAway } from '../../ui/away';
@@ -29,8 +30,9 @@ function useChangeStream(): void {
       if (document.hidden) return;
       stream = new EventSource(`${API}/rail/stream`);
       stream.addEventListener('change', (event) => {
-        heardCounts((JSON.parse(event.data) as { runs: Record<string, number> }).runs);
-        refreshSoon();
+        const { runs, stale } = JSON.parse(event.data) as { runs: Record<string, number>; stale: RouteName[] };
+        heardCounts(runs);
+        refreshSoon(stale);
       });
       stream.addEventListener('devices', (event) =>
         queries.setQueryData<Reply<'devices'>>(['devices', {}], (was) => ({ port: was?.port ?? null, devices: JSON.parse(event.data) })),
