@@ -1,8 +1,10 @@
 /** Two devices on one run, each acting on what it last heard: the server takes what can have happened, and both come to the same end. */
+
 import { randomUUID } from 'node:crypto';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { ownShop } from '../../test/api';
+import { runs } from '../../test/runs';
 import { apply, cueOf, factOf, foresee, planOf, type RunEvent, replay } from '../core/run';
 import { Refusal } from './http/problem';
 import { shop } from './shop';
@@ -29,7 +31,7 @@ describe('two devices on one run', () => {
       maxLength: 110,
       size: 'max',
     });
-    for (const [n, list] of fc.sample(turns, { numRuns: 100, seed: 11 }).entries()) {
+    for (const [n, list] of fc.sample(turns, { ...runs(400), seed: 11 }).entries()) {
       const { db } = shop();
       const now = Date.now();
       const { run, card } = startRun(db, `run-two-${n}`, { orderId: 'order-crew-tees', lineId: 'line-crew-m', operator: 'QA' }, now);

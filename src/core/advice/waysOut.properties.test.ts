@@ -1,6 +1,8 @@
 /** What is true of ways out of a Hold, and of which transfer for this, in any shop. */
+
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { runs } from '../../../test/runs';
 import { inputs, presses, products } from '../../../test/shops';
 import { resolve } from '../card';
 import { prepared, type ResolveInput } from '../draft';
@@ -14,7 +16,7 @@ import type { Change } from './wayOut';
 import { waysOut } from './waysOut';
 import { whichTransfer } from './whichTransfer';
 
-const RUNS = { numRuns: 2000 };
+const RUNS = runs(2000);
 const RANK: Record<LampState, number> = { clear: 0, care: 1, hold: 2 };
 const shelves = fc.record({
   products: fc.uniqueArray(products, { minLength: 0, maxLength: 4, selector: (p) => p.id }),

@@ -1,6 +1,7 @@
 /** What measuring is worth, held against presses that are drawn, surveyed and judged again. */
 import { describe, expect, it } from 'vitest';
 import { EVERYDAY, inputFor } from '../../../test/everyday';
+import { isWhole } from '../../../test/runs';
 import { inputOf, PRESSES } from '../../../test/trade/check';
 import { outcomeBySimulation, shopsToMeasure } from '../../../test/worth';
 import { prepared } from '../draft';
@@ -12,7 +13,7 @@ import { MEASURINGS, worthOf } from './worth';
 const tee = (known: 2 | 5 | null) => inputFor(EVERYDAY[0] as (typeof EVERYDAY)[number], known);
 
 describe('what measuring is worth', () => {
-  it.each(shopsToMeasure(6).map((shop, n) => [n + 1, shop] as const))(
+  it.runIf(isWhole).each(shopsToMeasure(6).map((shop, n) => [n + 1, shop] as const))(
     'shop %i: what is reckoned beforehand is what it comes to over drawn presses',
     (_, shop) => {
       const { reckoned, simulated, se } = outcomeBySimulation(shop, 60);
@@ -48,7 +49,7 @@ describe('what measuring is worth', () => {
     expect(only).toMatchObject({ pressId: PRESSES.untied.id, measure: { kind: 'pressure pairs' }, saved: 0, lampsBetter: 1 });
   });
 
-  it('a quick check is worth what it comes to over many presses that have wandered since their survey', () => {
+  it.runIf(isWhole)('a quick check is worth what it comes to over many presses that have wandered since their survey', () => {
     const plain = tee(null);
     const press = { ...plain.press, calibration: { offsetK: 0, spreadK: 5, on: '2020-01-01', how: 'survey, contact probe' } };
     const old = { ...plain, press, today: '2026-01-01' };

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { runs } from '../../../test/runs';
 import { inputs } from '../../../test/shops';
 import { type Case, inputOf } from '../../../test/trade/check';
 import { benchStack } from '../advice';
@@ -53,7 +54,7 @@ describe('the bond on a card', () => {
         const { lamp } = judge(prepared(random));
         for (const { from, level } of lamp.findings) if (from === 'bond') expect(level).toBe('care');
       }),
-      { numRuns: 400 },
+      runs(1000),
     );
   });
   it('the Heat bench takes up the very stack, setting and limits of the card', () => {

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { runs } from '../../../test/runs';
 import { inputs, plainCloth } from '../../../test/shops';
 import { bondAt, logSdOf } from '../bond';
 import { prepared } from '../draft';
@@ -11,8 +12,7 @@ import { type LampState, riskAt, worstAt } from '../window';
 import { resolve } from './resolve';
 import { CardSchema } from './schema';
 
-/** More are hunted through with `TIDY_BEACON_RUNS=2000`. */
-const RUNS = { numRuns: Number(process.env.TIDY_BEACON_RUNS ?? 500) };
+const RUNS = runs(2000);
 const RANK: Record<LampState, number> = { clear: 0, care: 1, hold: 2 };
 
 describe('over random fabrics, products and presses', () => {

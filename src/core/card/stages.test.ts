@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { runs } from '../../../test/runs';
 import { inputs } from '../../../test/shops';
 import { type Case, inputOf } from '../../../test/trade/check';
 import type { HouseRules } from '../house';
@@ -23,7 +24,7 @@ describe('the stages of a piece, over random shops', () => {
           expect(stage.setC === null).toBe(stage.by !== 'press');
         }
       }),
-      { numRuns: 500 },
+      runs(1000),
     );
   });
   it('the upper platen is on the stack when the press is shut, and at no other time', () => {
@@ -32,7 +33,7 @@ describe('the stages of a piece, over random shops', () => {
         for (const stage of resolve(input).stages)
           expect(roles(stage).filter((role) => role === 'upper platen')).toHaveLength(stage.by === 'press' ? 1 : 0);
       }),
-      { numRuns: 500 },
+      runs(1000),
     );
   });
   it('the blank is under the press at every closing but a marry', () => {
@@ -41,7 +42,7 @@ describe('the stages of a piece, over random shops', () => {
         for (const stage of resolve(input).stages)
           if (stage.by === 'press') expect(roles(stage).includes('fabric')).toBe(stage.kind !== 'marry');
       }),
-      { numRuns: 500 },
+      runs(1000),
     );
   });
   it('no carrier is left on the piece that is looked at, and every layer of film is', () => {
@@ -51,7 +52,7 @@ describe('the stages of a piece, over random shops', () => {
         expect(last).not.toContain('carrier');
         expect(last.filter((role) => role === 'transfer')).toHaveLength(1 + input.under.length);
       }),
-      { numRuns: 500 },
+      runs(1000),
     );
   });
   it('a sheet marked as new was not there at the stage before', () => {
@@ -64,7 +65,7 @@ describe('the stages of a piece, over random shops', () => {
             expect(before.some((one) => one.role === layer.role && one.name === layer.name)).toBe(false);
         });
       }),
-      { numRuns: 500 },
+      runs(1000),
     );
   });
 });
@@ -180,7 +181,7 @@ describe('the wait before a peel', () => {
           else expect(isHard(input.fabric)).toBe(true);
         });
       }),
-      { numRuns: 400 },
+      runs(1000),
     );
   });
 });

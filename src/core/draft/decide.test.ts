@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { runs } from '../../../test/runs';
 import { inputs } from '../../../test/shops';
 import { eachPhase } from '../../../test/trade/removeEach';
 import { decided } from './decide';
@@ -17,11 +18,11 @@ describe('what is decided of a piece', () => {
         }, DECISIONS);
         expect(decided(input, shuffled).draft).toEqual(decided(input).draft);
       }),
-      { numRuns: 1000 },
+      runs(2000),
     );
   });
   it('leaves one reason for every decision that spoke, and none where nobody did', () => {
-    for (const random of fc.sample(inputs, { numRuns: 100, seed: 3 })) {
+    for (const random of fc.sample(inputs, { ...runs(400), seed: 3 })) {
       const input = prepared(random);
       const spoke: string[] = [];
       const heard = eachPhase(

@@ -1,6 +1,8 @@
 /** Settings the house keeps: what a card takes up of them, and that they never harm. */
+
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { runs } from '../../../test/runs';
 import { inputs } from '../../../test/shops';
 import { HouseSchema, type HouseSetting, houseSetting, STARTING_HOUSE, withoutSetting, withSetting } from '../house';
 import { judge } from '../judgement';
@@ -55,7 +57,7 @@ describe('over random shops', () => {
         if (timeS !== undefined) expect(kept.draft.timeS).toBe(plain.draft.timeS);
         if (setC !== undefined) expect(kept.set.tempC).toBe(plain.set.tempC);
       }),
-      { numRuns: 300 },
+      runs(600),
     );
   });
   it('one of another press or another transfer changes nothing', () => {
@@ -64,7 +66,7 @@ describe('over random shops', () => {
         const others = [setting({ pressId: input.press.id, value: timeS }), setting({ productId: input.product.id, value: timeS })];
         expect(judge(prepared(keeping(input, ...others)))).toEqual(judge(prepared(keeping(input))));
       }),
-      { numRuns: 100 },
+      runs(400),
     );
   });
 });

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { adhesive, CLOTHS, NO_LIMITS, passage, pieceOf, under } from '../../../test/columns';
+import { runs } from '../../../test/runs';
 import { type Ask, bondBand, COVER_SHEETS, correct, deviations, type Piece, press, SOUND, sensitivities } from './index';
 
 const glue = adhesive();
@@ -39,7 +40,7 @@ const check = ({ piece, limits }: Ask, one: { timeS: number; surfaceC: number },
   press(piece, { ...given.passage, timeS: one.timeS, surfaceC: one.surfaceC }, glue, limits, FINE).read;
 
 describe('a correction', () => {
-  it('of 500 random pieces: bond 1 within 1 % where it can be, sound when rounded, no limit passed, and it says where it cannot', () => {
+  it('of random pieces: bond 1 within 1 % where it can be, sound when rounded, no limit passed, and it says where it cannot', () => {
     const met = { feasible: 0, not: 0, moved: 0 };
     fc.assert(
       fc.property(asks, (ask) => {
@@ -71,7 +72,7 @@ describe('a correction', () => {
           expect(Math.abs(found.bond - 1)).toBeGreaterThan(1e-3);
         }
       }),
-      { numRuns: 500, seed: 21 },
+      { ...runs(500), seed: 21 },
     );
     expect(met.feasible).toBeGreaterThan(150);
     expect(met.moved).toBeGreaterThan(30);

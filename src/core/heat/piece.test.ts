@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { CLOTHS, passage, pieceOf, under } from '../../../test/columns';
+import { runs } from '../../../test/runs';
 import { COVER_SHEETS, contactResistance, type Passage, type Piece, type Scene, SceneSchema, sceneOf, solve } from './index';
 import { PieceSchema, seriesOf } from './piece';
 
@@ -41,7 +42,7 @@ describe('the scene of a piece', () => {
         expect(run.stages.map(({ name }) => name)).toEqual(names(scene));
         expect(run.stages.at(-1)?.toS).toBeCloseTo(scene.stages.reduce((sum, { durationS }) => sum + durationS, 0));
       }),
-      { numRuns: 60 },
+      runs(240),
     );
   });
   it('goes load, pre-press, place, press, peel, finish, cool', () => {

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { bySimpleScheme, layer, pressed, readAt } from '../../../test/columns';
+import { runs } from '../../../test/runs';
 import { erfcx } from '../numerics';
 import { DRYING_C, LATENT_J_KG, type Scene, SceneSchema, solve } from './index';
 
@@ -225,7 +226,7 @@ describe('order, energy and overshoot', () => {
         const gone = scene.layers.reduce((sum, { key, waterKgM2 }) => sum + waterKgM2 - (ends[key]?.waterKgM2 ?? 0), 0);
         expect(Math.abs(gone * LATENT_J_KG - driedJ)).toBeLessThanOrEqual(1e-9 * Math.max(1, driedJ));
       }),
-      { numRuns: 300, seed: 5 },
+      { ...runs(600), seed: 5 },
     );
   });
   it('nothing runs hotter than the hottest or colder than the coldest it began with, by more than 0.05 K', () => {
@@ -238,7 +239,7 @@ describe('order, energy and overshoot', () => {
           expect(Math.min(...tempC)).toBeGreaterThanOrEqual(Math.min(...bounds) - 0.05);
         }
       }),
-      { numRuns: 1000, seed: 9 },
+      { ...runs(2000), seed: 9 },
     );
   });
 });

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { adhesive, CLOTHS, passage, pieceOf } from '../../../test/columns';
+import { runs } from '../../../test/runs';
 import {
   contactResistance,
   curveBetween,
@@ -89,7 +90,7 @@ describe('a piece between two platens', () => {
         expect(harm(upperC)).toBeLessThan(1.1);
         expect(harm(upperC - 8)).toBeLessThan(0.7);
       }),
-      { numRuns: 40 },
+      runs(160),
     );
   });
 });

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { runs } from '../../../test/runs';
 import { inputs } from '../../../test/shops';
 import { inputOf } from '../../../test/trade/check';
 import { resolve } from '../card';
@@ -33,7 +34,7 @@ describe('split heat over random shops', () => {
         expect(lowerC).toBeGreaterThan((input.press.lower?.minC ?? 0) - stepK);
         expect(lowerC).toBeLessThan((input.press.lower?.maxC ?? 0) + stepK);
       }),
-      { numRuns: 200 },
+      runs(400),
     );
   });
   it('a wider spread below never betters what is expected of the window', () => {
@@ -50,7 +51,7 @@ describe('split heat over random shops', () => {
         fc.pre(resolve(input).smallestMarginK > 0 && resolve(wider).smallestMarginK > 0);
         expect(rank(wider)).toBeGreaterThanOrEqual(rank(input));
       }),
-      { numRuns: 200 },
+      runs(400),
     );
   });
   it('heat for the art comes from below: with a cooler base the same glue wants a hotter upper platen', () => {
@@ -68,7 +69,7 @@ describe('split heat over random shops', () => {
         // through a thick pad hardly any of it comes, and the doses are told to a kelvin
         else expect(low(100)).toBeGreaterThan(low(160) - 1);
       }),
-      { numRuns: 200 },
+      runs(400),
     );
   });
 });

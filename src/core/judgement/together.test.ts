@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { runs } from '../../../test/runs';
 import { inputs } from '../../../test/shops';
 import { prepared } from '../draft';
 import { dwells } from '../press';
@@ -37,7 +38,7 @@ describe('temperature and time together', () => {
             'clear',
           );
       }),
-      { numRuns: 1000 },
+      runs(2000),
     );
     expect(searched).toBeGreaterThan(10);
     expect(moved).toBeGreaterThan(2);

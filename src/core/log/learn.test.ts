@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { isWhole, share } from '../../../test/runs';
 import { BOND_OUTCOMES, bondOutcome, chanceOf, type Evidence, learnShifts, PIECE_SD, PRIOR_SD, type Reckoned, shiftAfter } from './learn';
 
 /** Chance that repeats: the linear congruential sequence of the C standard, high bits. */
@@ -36,15 +37,15 @@ function trial(wrong: number, draws: number, seed: number) {
 }
 
 describe('what the log teaches of a press and a transfer', () => {
-  it('after 60 pressings the shift is known to 0.05, and its 90 % interval holds the truth nine times in ten', () => {
-    const { held, rms } = trial(0, 2000, 5);
+  it.runIf(isWhole)('after 60 pressings the shift is known to 0.05, and its 90 % interval holds the truth nine times in ten', () => {
+    const { held, rms } = trial(0, share(4000), 5);
     console.log(`learning: RMS error ${rms.toFixed(4)} after 60 pressings; 90 % interval holds ${(100 * held).toFixed(1)} %`);
     expect(rms).toBeLessThanOrEqual(0.05);
     expect(held).toBeGreaterThanOrEqual(0.87);
     expect(held).toBeLessThanOrEqual(0.93);
   });
-  it('with a tenth of the outcomes noted wrongly it still holds the truth eight times in ten', () => {
-    const { held } = trial(0.1, 2000, 6);
+  it.runIf(isWhole)('with a tenth of the outcomes noted wrongly it still holds the truth eight times in ten', () => {
+    const { held } = trial(0.1, share(4000), 6);
     console.log(`learning: a tenth wrong, the interval holds ${(100 * held).toFixed(1)} %`);
     expect(held).toBeGreaterThanOrEqual(0.8);
   });

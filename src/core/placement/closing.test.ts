@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { MaxRectsPacker } from 'maxrects-packer/dist/maxrects-packer.mjs';
 import { describe, expect, it } from 'vitest';
+import { runs } from '../../../test/runs';
 import { aboutTheMiddle, closingPlan, fillClosing, type LaidPiece, type SmallPiece } from './closing';
 
 const fits = (room: number, side: number) => Math.max(0, Math.floor((room + 1e-9) / side));
@@ -61,7 +62,7 @@ describe('pieces of one closing', () => {
         expect(laid.length).toBeGreaterThanOrEqual(Math.max(grid(w, h, a, b), grid(w, h, b, a), twoBlocks(w, h, a, b), packed(w, h, a, b)));
         expect(sound(laid, room, { widthMm, heightMm, round: false }, gap)).toBe(true);
       }),
-      { numRuns: 150 },
+      runs(400),
     );
   });
 
@@ -74,7 +75,7 @@ describe('pieces of one closing', () => {
         expect(laid.length).toBeGreaterThanOrEqual(Math.max(grid(w, h, d, d), hexagonal(w, h, d), hexagonal(h, w, d)));
         expect(sound(laid, room, piece, gap)).toBe(true);
       }),
-      { numRuns: 100 },
+      runs(300),
     );
   });
 
@@ -102,7 +103,7 @@ describe('pieces of one closing', () => {
           expect(meets || Math.abs(mean(some, of)) < 1e-6).toBe(true);
         }
       }),
-      { numRuns: 60 },
+      runs(200),
     );
     const coaster = { shape: 'round' as const, neck: 'round' as const, measures: { width: 100 }, taken: true };
     const plan = closingPlan(coaster, { widthMm: 406, heightMm: 508 }, 3);

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { runs } from '../../../test/runs';
 import {
   type Blank,
   BlankSchema,
@@ -68,7 +69,7 @@ describe('the cut of a blank', () => {
           expect(crossesItself(ring)).toBe(false);
         }
       }),
-      { numRuns: 2000 },
+      runs(4000),
     );
     expect(drawn).toBeGreaterThan(600);
   });

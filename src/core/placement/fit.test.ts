@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { runs } from '../../../test/runs';
 import type { Feature } from './features';
 import { bestFit, fitAt } from './fit';
 import { band, boundsOf, disc, type Point, point, type Ring, rect } from './geometry';
@@ -226,7 +227,7 @@ const eased = (one: FitAsk): FitAsk => ({
 describe('over 2,000 random blanks, art and platens', () => {
   it('a lay called feasible is so on a raster; where none is called feasible, a 5 mm grid of lays finds none', () => {
     const seen = { infeasible: 0, near: 0, missed: 0, wrong: 0 };
-    for (const one of fc.sample(asks, { numRuns: 2000, seed: 4 })) {
+    for (const one of fc.sample(asks, { ...runs(2000), seed: 4 })) {
       const fit = bestFit(one);
       const dots = rasterOf(one);
       if (fit.feasible) {
@@ -265,7 +266,7 @@ describe('over 2,000 random blanks, art and platens', () => {
           expect(works(one, rasterOf(one), lay, -3.1)).toBe(false);
         }
       }),
-      { numRuns: 1500 },
+      runs(3000),
     );
     expect(Math.min(seen.stands, seen.falls)).toBeGreaterThan(100);
   });

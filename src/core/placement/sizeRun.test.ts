@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { share } from '../../../test/runs';
 import { type RunSize, splitAfter, splitRun } from './sizeRun';
 
 const FULL_FRONT = { min: 0.42, max: 0.6 };
@@ -75,7 +76,7 @@ describe('print sizes of a run', () => {
         expect(split.groups).toHaveLength(sizes.length === best.outside ? 0 : best.count);
         if (split.groups.length > 0) expect(split.off).toBeCloseTo(best.off, 9);
       }),
-      { numRuns: 120 },
+      { numRuns: share(240) },
     );
   });
 

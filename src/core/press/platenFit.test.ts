@@ -1,6 +1,7 @@
 /** A platen fitted from its readings, held against presses whose truth it does not assume. */
 import { describe, expect, it } from 'vitest';
 import { bestError, Chance, FIVE, NINE, PLATEN, survey, trueMean, trueOffset, truth, waveAt, waveOver } from '../../../test/platens';
+import { isWhole } from '../../../test/runs';
 import { type Area, fitPlaten, type Instrument, instrumentError, meanOffset, offsetAt, slopeOf } from './index';
 
 const WHOLE: Area = { xMm: 0, yMm: 0, ...PLATEN };
@@ -14,7 +15,7 @@ function anyArea(chance: Chance): Area {
   return { widthMm, heightMm, xMm: room(PLATEN.widthMm, widthMm), yMm: room(PLATEN.heightMm, heightMm) };
 }
 
-describe('intervals over two thousand presses of another kind than the fit assumes', () => {
+describe.runIf(isWhole)('intervals over two thousand presses of another kind than the fit assumes', () => {
   it.each<[string, Instrument]>([
     ['probe', { kind: 'probe' }],
     ['strip of 6 K', { kind: 'strip', stepK: 6 }],

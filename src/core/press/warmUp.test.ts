@@ -1,6 +1,8 @@
 /** Warm-up and recovery, held against the equation stepped through time and against the balance of heat. */
+
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { runs } from '../../../test/runs';
 import {
   canBeTrue,
   dropOfClosing,
@@ -63,7 +65,7 @@ describe('from one temperature to another', () => {
           lost += ((3.2 * seconds) / steps) * (temperatureAfter(heater, from, (seconds * (i + 0.5)) / steps, 21, true) - 21);
         expect(Math.abs((heater.powerW * seconds) / (CAPACITY * (to - from) + lost) - 1)).toBeLessThan(1e-4);
       }),
-      { numRuns: 50 },
+      runs(200),
     );
   });
 });

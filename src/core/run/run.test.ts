@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { runs } from '../../../test/runs';
 import {
   apply,
   cooling,
@@ -383,7 +384,7 @@ describe('over any sequence of events', () => {
         expect(run.done).toBe(counts.left === 0);
         if (run.done) ended++;
       }),
-      { numRuns: 5000 },
+      runs(10_000),
     );
     expect(ended).toBeGreaterThan(100);
   });
@@ -400,7 +401,7 @@ describe('over any sequence of events', () => {
           expect(replay(plan, 0, [...events, event, { kind: 'undone', of: event.id, id: uuid(), at: 1e9 + 1 }])).toEqual(states.at(-1));
         },
       ),
-      { numRuns: 1000 },
+      runs(2000),
     );
   });
 
@@ -416,7 +417,7 @@ describe('over any sequence of events', () => {
         const dated = events.map((event) => ({ ...event, at: event.at + 5 }));
         expect(replayFrom(known, plan, 0, dated)).toEqual(replay(plan, 0, dated));
       }),
-      { numRuns: 1000 },
+      runs(2000),
     );
   });
 });

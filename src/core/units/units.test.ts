@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { runs } from '../../../test/runs';
 import {
   contact,
   formatDuration,
@@ -134,7 +135,7 @@ describe('showing a quantity', () => {
         expect(back.state === 'ok' && formatQuantity(back.value, unit)).toBe(text);
         expect(value(back)).toBeCloseTo(inside, 9);
       }),
-      { numRuns: 2000 },
+      runs(8000),
     );
   });
 

@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { AS_STATED, chanceOver, type Drawing, drawn, OTHERWISE, shareOf, surfacesKnown, surfaceUnder } from '../../../test/drawnPresses';
 import { cardOf, EVERYDAY, everyday, inputFor, REFUSED } from '../../../test/everyday';
 import { Chance, PLATEN } from '../../../test/platens';
+import { isWhole } from '../../../test/runs';
 import { resolve } from '../card';
 import { STARTING_HOUSE } from '../house';
 import { type Area, type Instrument, platenMap, priorTenths, type Surface, surfaceOver } from '../press';
@@ -85,7 +86,7 @@ const table = (rows: ReturnType<typeof deciles>) =>
 const brier = (judged: readonly Judged[], of: 'said' | 'known') =>
   judged.reduce((sum, one) => sum + ((one[of] ?? 0) - Number(one.passed)) ** 2, 0) / judged.length;
 
-describe('chances over drawn presses, surveys and limits', () => {
+describe.runIf(isWhole)('chances over drawn presses, surveys and limits', () => {
   it('come as they are said, within four points in each tenth, and are nearly as sharp as of a judge who knows the drawing', () => {
     const judged = judgedBounds(AS_STATED, 4000, 7, 16);
     const rows = deciles(judged);

@@ -6,7 +6,8 @@ import { phraseText } from '../../core/units';
 import { notFound, Refusal } from '../http/problem';
 import { readFacts } from './cards';
 import { readHouse } from './house';
-import type { Db } from './perShop';
+import { type Db, perShop } from './perShop';
+import { markOf, whileSame } from './revisions';
 
 /** What speaks against keeping a test, field by field. */
 export function testFaults(db: Db, tested: Tested): { field: string; message: string }[] {
@@ -21,10 +22,17 @@ export function mustBeTestable(db: Db, tested: Tested): void {
   if (first) throw new Refusal(422, 'Not valid', first.message, faults);
 }
 
-/** @throws {Refusal} 404 a press that is not there */
+const matrixBefore = perShop(() => new Map<string, { mark: string; value: Matrix }>());
+
+/**
+ * Transfers on fabrics as the shop stands today; what was looked at is printed without being judged again.
+ *
+ * @throws {Refusal} 404 a press that is not there
+ */
 export function matrixFor(db: Db, pressId: string): Matrix {
   const facts = readFacts(db);
   const press = facts.presses.find((one) => one.id === pressId);
   if (!press) throw notFound('press', pressId);
-  return matrixOf(press, facts);
+  const mark = `${facts.today} ${markOf(db, 'shelf', 'presses', 'house', 'log')}`;
+  return whileSame(db, matrixBefore(db), pressId, mark, () => matrixOf(press, facts));
 }
