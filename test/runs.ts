@@ -3,7 +3,7 @@
  * first cases each time, and `TIDY_BEACON_SHARE=1` hunts through all of them.
  */
 const USUAL_SHARE = 0.25;
-export const SHARE = Number(process.env.TIDY_BEACON_SHARE ?? USUAL_SHARE);
+const SHARE = Number(process.env.TIDY_BEACON_SHARE ?? USUAL_SHARE);
 
 /** Fewer say nothing. */
 const LEAST = 10;
