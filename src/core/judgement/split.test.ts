@@ -1,12 +1,14 @@
+import { readFileSync } from 'node:fs';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { runs } from '../../../test/runs';
 import { inputs } from '../../../test/shops';
 import { inputOf } from '../../../test/trade/check';
 import { resolve } from '../card';
-import { areaOfArt } from '../draft';
-import { PLANS, platenMap, surfaceOver } from '../press';
+import { areaOfArt, prepared, type ResolveInput } from '../draft';
+import { type Instrument, PLANS, platenMap, surfaceOver } from '../press';
 import { STATE_RANK, worstAt } from '../window';
+import { judge, QUICK } from '.';
 
 /** Random shops whose press has a heated base, pressed with split heat. */
 const splits = fc
@@ -93,5 +95,28 @@ describe('a survey of the heated lower platen', () => {
     const typed = { ...input, press: { ...input.press, lower: { minC: 60, maxC: 220, offsetK, spreadK } } };
     expect(after.set).toEqual(resolve(typed).set);
     expect(after.window.offsetK).toBe(before.window.offsetK);
+  });
+});
+
+describe('a pair that lies at the edge of a lamp', () => {
+  type Kept = Record<'measured' | 'wider', { input: ResolveInput; instrument: Instrument; more: number }>;
+  const { measured, wider } = JSON.parse(readFileSync('test/kept/split-edges.json', 'utf8')) as Kept;
+  const rank = (input: ResolveInput) => STATE_RANK[judge(prepared(input), QUICK).lamp.state];
+  it('is worked out by itself, so that measuring the press is no harm', () => {
+    const { input, instrument } = measured;
+    const { id: pressId, platen } = input.press;
+    const readings = PLANS.five(platen).map((place) => ({ ...place, setC: 150, readC: 150 }));
+    const survey = { id: 'flat', kind: 'survey', pressId, platen: 'upper', at: 1, by: '', note: '' } as const;
+    const map = platenMap({ ...survey, instrument, finish: 'dark coated', roomC: 21, readings }, platen, '2026-03-01');
+    expect(rank({ ...input, maps: [map] })).toBeLessThanOrEqual(rank(input));
+  });
+  it('nor is a sheet that allows more', () => {
+    const { input, more } = wider;
+    const stages = input.product.stages.map((stage) =>
+      stage.kind === 'press' && stage.tempC?.form === 'range'
+        ? { ...stage, tempC: { ...stage.tempC, min: stage.tempC.min - more, max: stage.tempC.max + more } }
+        : stage,
+    );
+    expect(rank({ ...input, product: { ...input.product, stages } })).toBeLessThanOrEqual(rank(input));
   });
 });

@@ -138,7 +138,7 @@ interface Row {
   doseC: number;
   bounds: BareBound[];
 }
-const workedOut = remembered<Row[]>(100);
+const rowsBefore = remembered<Row[]>(100);
 
 /** Says all that the rows depend on. */
 const keyOf = ({ seen, lower, sheet, softenC, flows, limits }: Asked): string =>
@@ -152,17 +152,16 @@ const keyOf = ({ seen, lower, sheet, softenC, flows, limits }: Asked): string =>
     limits.map(({ limit: { what: _, ...limit }, span }) => [limit, span]),
   ]);
 
+function rowAt(asked: Asked, lowerSetC: number): Row {
+  const doses = dosesOver(asked, lowerSetC);
+  return { doseC: doses.nominal, bounds: boundsOver(asked, lowerSetC, doses).map(({ says: _, ...bare }) => bare) };
+}
+
 /** Rows for many set values of the lower platen, read off a few. */
 function readBetween(asked: Asked): (lowerSetC: number) => Row {
   const { minC, maxC } = asked.lower;
   const stepK = (maxC - minC) / (WORKED_OUT - 1);
-  const rows = workedOut(keyOf(asked), () =>
-    Array.from({ length: WORKED_OUT }, (_, i) => {
-      const lowerSetC = minC + i * stepK;
-      const doses = dosesOver(asked, lowerSetC);
-      return { doseC: doses.nominal, bounds: boundsOver(asked, lowerSetC, doses).map(({ says: _, ...bare }) => bare) };
-    }),
-  );
+  const rows = rowsBefore(keyOf(asked), () => Array.from({ length: WORKED_OUT }, (_, i) => rowAt(asked, minC + i * stepK)));
   return (lowerSetC) => {
     const at = Math.min(WORKED_OUT - 2, Math.max(0, Math.floor((lowerSetC - minC) / stepK)));
     const share = (lowerSetC - minC) / stepK - at;
@@ -199,17 +198,19 @@ const COOLER_RISK = 1.5;
 function coolestPair({ press, surface }: PreparedInput, asked: Asked): number {
   return coolest(JSON.stringify([keyOf(asked), surface, press.set]), () => {
     const read = readBetween(asked);
-    const tried = (lowerC: number): Pair => {
-      const { doseC, bounds } = read(lowerC);
+    const tried = (lowerC: number, { doseC, bounds }: Row = read(lowerC)): Pair => {
       const upperC = bestOf({ ...surface, bounds }, press, { tempC: doseC, named: true });
       return { lowerC, upperC, rank: STATE_RANK[worstAt(surface, bounds, upperC)], risk: riskAt(surface, bounds, upperC) };
     };
     const steps = lowerSteps(press, asked.lower);
     const last = steps.length - 1;
-    const strode = coolestOf(steps.filter((_, i) => i % LOWER_STRIDE === 0 || i === last).map(tried));
+    const strode = coolestOf(steps.filter((_, i) => i % LOWER_STRIDE === 0 || i === last).map((lowerC) => tried(lowerC)));
     const at = steps.indexOf(strode.lowerC);
-    const near = steps.slice(Math.max(0, at - LOWER_STRIDE), at + LOWER_STRIDE + 1).map(tried);
-    return coolestOf(near).lowerC;
+    const near = steps.slice(Math.max(0, at - LOWER_STRIDE), at + LOWER_STRIDE + 1);
+    const found = coolestOf(near.map((lowerC) => tried(lowerC)));
+    // so near a bound that what is read between rows is not enough: each is worked out by itself
+    const workedOut = (lowerC: number) => tried(lowerC, rowAt(asked, lowerC));
+    return workedOut(found.lowerC).rank <= found.rank ? found.lowerC : coolestOf(near.map(workedOut)).lowerC;
   });
 }
 
