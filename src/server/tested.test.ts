@@ -1,6 +1,8 @@
 /** Tested settings over the wire: what is refused and where, what a card makes of one, the matrix and its paper. */
+
 import { describe, expect, it } from 'vitest';
 import { ask, ownShop, put, send } from '../../test/api';
+import { isWhole } from '../../test/runs';
 import { resolve } from '../core/card';
 import type { Tested } from '../core/sheet';
 import * as worthRoute from '../pages/api/v1/measuring-worth';
@@ -116,7 +118,7 @@ describe('a tested setting', () => {
 });
 
 describe('transfers on fabrics', () => {
-  it('has every transfer and cloth in use once, with what was tested named, as its card has it', async () => {
+  it.runIf(isWhole)('has every transfer and cloth in use once, with what was tested named, as its card has it', async () => {
     const { db } = shop();
     const shelf = readShelf(db);
     const { body } = await send(matrixRoute.GET, '/tested-matrix?press=press-swing');
@@ -138,7 +140,7 @@ describe('transfers on fabrics', () => {
     expect(cell).toMatchObject({ setC: 137.77777777777777, timeS: 9, peel: 'warm', testedOn: expect.any(String) });
   });
 
-  it('is a page or two of A4 or Letter to hang up', async () => {
+  it.runIf(isWhole)('is a page or two of A4 or Letter to hang up', async () => {
     for (const paper of ['A4', 'Letter']) {
       const reply = await ask(paperRoute.GET, `/tested-matrix.pdf?press=press-swing&paper=${paper}`);
       expect(reply.headers.get('content-type')).toBe('application/pdf');
@@ -154,7 +156,7 @@ describe('transfers on fabrics', () => {
 });
 
 describe('what measuring is worth, over the wire', () => {
-  it('is told of the open work on one press or on all, and changes when the press is measured', async () => {
+  it.runIf(isWhole)('is told of the open work on one press or on all, and changes when the press is measured', async () => {
     const ofCap = async () => (await send(worthRoute.GET, '/measuring-worth?press=press-cap')).body.worth;
     const before = await ofCap();
     expect(before[0]).toMatchObject({ pressId: 'press-cap', measure: { kind: 'survey' } });

@@ -4,7 +4,7 @@ import { randomUUID } from 'node:crypto';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { ownShop } from '../../test/api';
-import { runs } from '../../test/runs';
+import { isWhole, runs } from '../../test/runs';
 import { apply, cueOf, factOf, foresee, planOf, type RunEvent, replay } from '../core/run';
 import { Refusal } from './http/problem';
 import { shop } from './shop';
@@ -22,7 +22,7 @@ interface Device {
 }
 
 describe('two devices on one run', () => {
-  it('in 100 runs of random turns the same end stands on both, and no piece is pressed twice', () => {
+  it('in a hundred runs of random turns the same end stands on both, and no piece is pressed twice', () => {
     let [refused, verdicts] = [0, 0];
     const { doc, version } = findOrder(shop().db, 'order-crew-tees');
     putOrder(shop().db, { ...doc, lines: doc.lines.map((line) => ({ ...line, count: 900 })) }, version);
@@ -84,6 +84,7 @@ describe('two devices on one run', () => {
       if (!over.done) takeEvent(db, run.id, { kind: 'stopped', id: randomUUID(), at: now + 1e6 }, now + 1e6);
     }
     // they did get into each other's way
+    if (!isWhole) return;
     expect(refused).toBeGreaterThan(100);
     expect(verdicts).toBeGreaterThan(50);
   });

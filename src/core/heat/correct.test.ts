@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { adhesive, CLOTHS, NO_LIMITS, passage, pieceOf, under } from '../../../test/columns';
-import { runs } from '../../../test/runs';
+import { isWhole, runs } from '../../../test/runs';
 import { type Ask, bondBand, COVER_SHEETS, correct, deviations, type Piece, press, SOUND, sensitivities } from './index';
 
 const glue = adhesive();
@@ -72,11 +72,12 @@ describe('a correction', () => {
           expect(Math.abs(found.bond - 1)).toBeGreaterThan(1e-3);
         }
       }),
-      { ...runs(500), seed: 21 },
+      { ...runs(1000), seed: 21 },
     );
-    expect(met.feasible).toBeGreaterThan(150);
-    expect(met.moved).toBeGreaterThan(30);
-    expect(met.not).toBeGreaterThan(20);
+    if (!isWhole) return;
+    expect(met.feasible).toBeGreaterThan(75);
+    expect(met.moved).toBeGreaterThan(15);
+    expect(met.not).toBeGreaterThan(10);
   });
 
   const plain: Ask = {

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { runs } from '../../../test/runs';
+import { runs, share } from '../../../test/runs';
 import type { Feature } from './features';
 import { bestFit, fitAt } from './fit';
 import { band, boundsOf, disc, type Point, point, type Ring, rect } from './geometry';
@@ -224,7 +224,7 @@ const eased = (one: FitAsk): FitAsk => ({
   base: { widthMm: Math.max(1, one.base.widthMm - 20), heightMm: Math.max(1, one.base.heightMm - 20) },
 });
 
-describe('over 2,000 random blanks, art and platens', () => {
+describe('over random blanks, art and platens', () => {
   it('a lay called feasible is so on a raster; where none is called feasible, a 5 mm grid of lays finds none', () => {
     const seen = { infeasible: 0, near: 0, missed: 0, wrong: 0 };
     for (const one of fc.sample(asks, { ...runs(2000), seed: 4 })) {
@@ -240,8 +240,8 @@ describe('over 2,000 random blanks, art and platens', () => {
       }
     }
     expect(seen.wrong).toBe(0);
-    expect(seen.infeasible).toBeGreaterThanOrEqual(600);
-    expect(seen.near).toBeGreaterThanOrEqual(600);
+    expect(seen.infeasible).toBeGreaterThanOrEqual(0.2 * share(2000));
+    expect(seen.near).toBeGreaterThanOrEqual(0.2 * share(2000));
     expect(seen.missed / seen.infeasible).toBeLessThanOrEqual(0.005);
   });
 
@@ -268,6 +268,6 @@ describe('over 2,000 random blanks, art and platens', () => {
       }),
       runs(3000),
     );
-    expect(Math.min(seen.stands, seen.falls)).toBeGreaterThan(100);
+    expect(Math.min(seen.stands, seen.falls)).toBeGreaterThan(0.05 * share(3000));
   });
 });
