@@ -78,14 +78,14 @@ describe('over random fabrics, products and presses', () => {
         // without the bond more cards are Clear: it must hold for all of them
         const { lamp, set, window, smallestMarginK } = judge(prepared(input), QUICK);
         const { midC } = bandOf(window, set.tempC);
-        fc.pre(lamp.state === 'clear');
+        if (lamp.state !== 'clear') return;
         expect(smallestMarginK).toBeGreaterThan(0);
         expect(window.bounds.map((bound) => bound.side)).toEqual(expect.arrayContaining(['sheet low', 'sheet high']));
         for (const { keep, surfaceC } of window.bounds) {
           expect(keep === 'above' ? midC - surfaceC : surfaceC - midC).toBeGreaterThanOrEqual(smallestMarginK - 1e-9);
         }
       }),
-      RUNS,
+      runs(8000),
     );
   });
 
