@@ -1,5 +1,5 @@
 /** What the heat model says to each variant, asked in the worker as the variant changes; the last answer stands until the next. */
-import { useEffect, useState } from 'react';
+import { useEffect, useEffectEvent, useState } from 'react';
 import type { BenchStack } from '../../core/advice';
 import type { Correction, Effect } from '../../core/heat';
 import { heatDesk } from '../../workers/heat';
@@ -19,44 +19,48 @@ export interface Answers {
 /** Waits so long for the hand to rest, ms. */
 const REST_MS = 120;
 
+/** Asks for every variant in turn, and for what would help the one in hand; null: who asked has gone on. */
+async function reckon(variants: readonly Variant[], current: number, stack: BenchStack, isLate: () => boolean): Promise<Answers | null> {
+  const doubt = { platenK: stack.spreadK / SPREADS_A_SD, shiftSd: stack.shiftSd };
+  const columns: Reckoned[] = [];
+  for (const [i, one] of variants.entries()) {
+    const { seen, band } = await heatDesk.ask((api) => api.see(one.ask, doubt));
+    const peel = await heatDesk.ask((api) => api.peel(one.ask));
+    columns.push({ name: VARIANT_NAMES[i] ?? '', setC: one.setC, timeS: one.ask.passage.timeS, seen, band, peel });
+    if (isLate()) return null;
+  }
+  const inHand = variants[current] as Variant;
+  const { surfaceC } = inHand.ask.passage;
+  // the time first: the temperature stays where the hand has put it
+  const allowed = { timeS: stack.allowed.timeS, surfaceC: { min: surfaceC, max: surfaceC } };
+  const { correction, helps } = await heatDesk.ask((api) => api.correct(inHand.ask, allowed));
+  return isLate() ? null : { columns, correction, helps };
+}
+
 export function useReckoned(variants: readonly Variant[], current: number, stack: BenchStack | null) {
   const [answers, setAnswers] = useState<Answers | null>(null);
   const [fault, setFault] = useState<string | null>(null);
   const [busy, setBusy] = useState(false);
   const key = JSON.stringify([variants, current, stack?.press.id, stack?.spreadK]);
+  const ask = useEffectEvent(async (isLate: () => boolean) => {
+    if (!stack || variants.length === 0) return;
+    const bad = variants.map(faultOf).find((one) => one !== null);
+    if (bad) return setFault(bad);
+    setBusy(true);
+    try {
+      const found = await reckon(variants, current, stack, isLate);
+      if (!found) return;
+      setAnswers(found);
+      setFault(null);
+    } catch (error) {
+      if (!isLate()) setFault(error instanceof Error ? error.message : 'It broke off.');
+    } finally {
+      if (!isLate()) setBusy(false);
+    }
+  });
   useEffect(() => {
-    if (!stack || variants.length === 0) return undefined;
     let late = false;
-    const ask = async () => {
-      const bad = variants.map(faultOf).find((one) => one !== null);
-      if (bad) {
-        setFault(bad);
-        return;
-      }
-      setBusy(true);
-      try {
-        const doubt = { platenK: stack.spreadK / SPREADS_A_SD, shiftSd: stack.shiftSd };
-        const columns: Reckoned[] = [];
-        for (const [i, one] of variants.entries()) {
-          const { seen, band } = await heatDesk.ask((api) => api.see(one.ask, doubt));
-          const peel = await heatDesk.ask((api) => api.peel(one.ask));
-          columns.push({ name: VARIANT_NAMES[i] ?? '', setC: one.setC, timeS: one.ask.passage.timeS, seen, band, peel });
-          if (late) return;
-        }
-        const { surfaceC } = (variants[current] as Variant).ask.passage;
-        // the time first: the temperature stays where the hand has put it
-        const allowed = { timeS: stack.allowed.timeS, surfaceC: { min: surfaceC, max: surfaceC } };
-        const { correction, helps } = await heatDesk.ask((api) => api.correct((variants[current] as Variant).ask, allowed));
-        if (late) return;
-        setAnswers({ columns, correction, helps });
-        setFault(null);
-      } catch (error) {
-        if (!late) setFault(error instanceof Error ? error.message : 'It broke off.');
-      } finally {
-        if (!late) setBusy(false);
-      }
-    };
-    const rest = setTimeout(() => void ask(), REST_MS);
+    const rest = setTimeout(() => void ask(() => late), REST_MS);
     return () => {
       late = true;
       clearTimeout(rest);

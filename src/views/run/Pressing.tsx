@@ -58,8 +58,8 @@ export function Pressing({ reply, run, readoutC }: { reply: RunReply; run: LiveR
   const drawn = useAfterPaint(state);
   const around = drawn === state ? cue : cueOf(plan, drawn, now, picked);
   // what follows changes with an event, and when a clock is out
-  const out = state.active.filter(({ dueAt }) => dueAt !== null && dueAt <= now).length;
-  const next = useMemo(() => following(plan, drawn, now, 2), [plan, drawn, out]);
+  const changedAt = state.active.reduce((last, { dueAt }) => (dueAt !== null && dueAt <= now ? Math.max(last, dueAt) : last), drawn.lastAt);
+  const next = useMemo(() => following(plan, drawn, changedAt, 2), [plan, drawn, changedAt]);
   const [aside, setAside] = useState<AsideKind | 'keys' | null>(null);
   // pieces that are being spoiled: those of the cue when it began, whatever is cued meanwhile
   const [spoiling, setSpoiling] = useState<readonly number[] | null>(null);
