@@ -131,6 +131,7 @@ export async function bear(shop: Shop, malformed: number, extreme: number, seed:
   let going = true;
   const pressing = press(shop, `run-bear-${seed}`, () => going);
   const total = malformed + extreme;
+  // biome-ignore lint/complexity/noExcessiveCognitiveComplexity: one session of attacks, told in order
   const worker = async () => {
     for (;;) {
       const n = borne.sent++;

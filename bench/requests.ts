@@ -115,6 +115,7 @@ export class Requests {
   private pick = <T>(list: readonly T[]): T => list[Math.floor(this.chance() * list.length)] as T;
 
   /** A value that holds to a schema and goes to its ends. */
+  // biome-ignore lint/complexity/noExcessiveCognitiveComplexity: every kind of schema makes its own values
   private valid(schema: Schema, depth = 0): Json {
     const any = (schema.anyOf ?? schema.oneOf) as Schema[] | undefined;
     if (any) return this.valid(this.pick(any), depth + 1);

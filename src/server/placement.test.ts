@@ -144,6 +144,7 @@ const SHEETS = { A4: { widthMm: 210, heightMm: 297 }, Letter: { widthMm: 215.9, 
 describe.each(['A4', 'Letter'] as const)('the guide of a full front on %s', (paper) => {
   const address = `/orders/order-guide-tees/guide.pdf?line=line-guide-m&print=a&paper=${paper}`;
 
+  // biome-ignore lint/complexity/noExcessiveCognitiveComplexity: the drawing of a page, read back mark by mark
   it('is true to scale: the check bar, the box of the art over its pages, and the joins', async () => {
     const reply = await ask(pdfRoute.GET, address, { id: 'order-guide-tees' });
     expect(reply.headers.get('content-type')).toBe('application/pdf');

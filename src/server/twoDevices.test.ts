@@ -22,6 +22,7 @@ interface Device {
 }
 
 describe('two devices on one run', () => {
+  // biome-ignore lint/complexity/noExcessiveCognitiveComplexity: two devices turn by turn
   it('in a hundred runs of random turns the same end stands on both, and no piece is pressed twice', () => {
     let [refused, verdicts] = [0, 0];
     const { doc, version } = findOrder(shop().db, 'order-crew-tees');
@@ -54,6 +55,7 @@ describe('two devices on one run', () => {
           device.heard = stored();
         }
       };
+      // biome-ignore lint/complexity/noExcessiveCognitiveComplexity: two devices turn by turn
       list.forEach(({ who, what }, i) => {
         const device = devices[who] as Device;
         if (what === 'send') send(device);

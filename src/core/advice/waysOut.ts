@@ -256,6 +256,26 @@ function judgedWith(
   return { ...first, minutes };
 }
 
+/** A change that serves, as it is offered. */
+function wayOf(
+  given: ResolveInput,
+  { change, says }: Candidate,
+  { changed, judged, minutes }: NonNullable<ReturnType<typeof judgedWith>>,
+): WayOut {
+  const { lamp, set, window, smallestMarginK } = judged;
+  return {
+    says,
+    change,
+    lamp: lamp.state === 'clear' ? 'clear' : 'care',
+    set: { tempC: set.tempC, lowerC: set.lowerC, unit: window.settable.unit, timeS: set.timeS },
+    smallestMarginK,
+    unlike: unlike(given.product, changed.product, given.print.artKind),
+    // another transfer has to be made first; the one in hand is there already
+    minutesPerPiece: minutes + (change.productId === undefined ? 0 : changed.product.minutesToMake),
+    costMinor: priceOfPrint(changed.product, changed.print),
+  };
+}
+
 /** The ways a list of changes comes to, of those that are wanted. */
 function waysOf(given: ResolveInput, list: readonly Candidate[], stock: Stock, isWanted: (judged: Judgement) => boolean): WayOut[] {
   const ways: WayOut[] = [];
@@ -267,19 +287,7 @@ function waysOf(given: ResolveInput, list: readonly Candidate[], stock: Stock, i
     const one = judgedWith(given, change, stock, QUICK);
     if (!one || one.judged.lamp.state === 'hold' || !isWanted(one.judged)) continue;
     if (kind) tried.add(kind);
-    const { changed, judged, minutes } = one;
-    const { lamp, set, window, smallestMarginK } = judged;
-    ways.push({
-      says,
-      change,
-      lamp: lamp.state === 'clear' ? 'clear' : 'care',
-      set: { tempC: set.tempC, lowerC: set.lowerC, unit: window.settable.unit, timeS: set.timeS },
-      smallestMarginK,
-      unlike: unlike(given.product, changed.product, given.print.artKind),
-      // another transfer has to be made first; the one in hand is there already
-      minutesPerPiece: minutes + (change.productId === undefined ? 0 : changed.product.minutesToMake),
-      costMinor: priceOfPrint(changed.product, changed.print),
-    });
+    ways.push(wayOf(given, { change, says }, one));
   }
   const chosen: WayOut[] = [];
   for (const way of ways.sort(better)) if (!chosen.some((one) => ideaOf(one) === ideaOf(way))) chosen.push(way);

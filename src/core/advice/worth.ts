@@ -223,6 +223,18 @@ function pressureWorth(prints: readonly Print[]): Worth | null {
   };
 }
 
+/** Adds what a survey is expected to do for a print. @param after null: nothing, the press is known as well already */
+function count(worth: Worth, { pieces, now }: Print, after: ReturnType<typeof expectedAfter>): void {
+  worth.pieces += pieces;
+  worth.spoiledNow += pieces * now.spoiled;
+  if (!after) return;
+  worth.saved += pieces * Math.max(0, now.spoiled - after.spoiled);
+  for (const state of ['clear', 'care', 'hold'] as const) {
+    if (state !== now.lamp) worth.lampsChanged += after.lamps[state];
+    if (RANK[state] < RANK[now.lamp]) worth.lampsBetter += after.lamps[state];
+  }
+}
+
 /** A survey saves something when it is expected to save so much of a piece, or to change so much of a lamp. */
 const WORTH_PIECES = 0.05;
 const WORTH_LAMPS = 0.05;
@@ -260,17 +272,7 @@ export function worthOf(open: readonly OpenPrint[], measurings: readonly Measuri
         lampsChanged: 0,
         lampsBetter: 0,
       };
-      for (const { input, pieces, now } of prints) {
-        const after = expectedAfter(input, measuring, refC);
-        worth.pieces += pieces;
-        worth.spoiledNow += pieces * now.spoiled;
-        if (!after) continue;
-        worth.saved += pieces * Math.max(0, now.spoiled - after.spoiled);
-        for (const state of ['clear', 'care', 'hold'] as const) {
-          if (state !== now.lamp) worth.lampsChanged += after.lamps[state];
-          if (RANK[state] < RANK[now.lamp]) worth.lampsBetter += after.lamps[state];
-        }
-      }
+      for (const print of prints) count(worth, print, expectedAfter(print.input, measuring, refC));
       return worth;
     });
     return pressure ? [...surveys, pressure] : surveys;

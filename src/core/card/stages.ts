@@ -178,6 +178,26 @@ function pulling(input: PreparedInput, draft: Draft, set: SetValues, layers: See
   return [...wait, byHands('peel', HANDS_S.peel, phrase`Pull the ${COVER_SHEETS[cover].name}, ${pull}`, layers)];
 }
 
+function prePressing(
+  { fabric }: PreparedInput,
+  draft: Draft,
+  set: SetValues,
+  { upper, over, below, sheet }: ReturnType<typeof partsOf>,
+): Plan[] {
+  const { prePressS, prePressCover } = draft;
+  if (prePressS <= 0) return [];
+  const how = prePressCover ? `under ${COVER_SHEETS[prePressCover].name}` : 'bare';
+  const says = isHard(fabric) ? phrase`Warm the blank, ${seconds(prePressS)}` : phrase`Pre-press, ${how}, ${seconds(prePressS)}`;
+  return [
+    byPress('pre-press', prePressS, set.prePress, says, [upper, ...over, ...(prePressCover ? [sheet(prePressCover)] : []), ...below]),
+  ];
+}
+
+function pressWords({ print }: PreparedInput, { spots, timeS }: Draft, spot: number): Phrase {
+  if (spots > 1) return phrase`Spot ${String(spot)} of ${String(spots)}, ${seconds(timeS)}`;
+  return print.embossed ? phrase`Press from the back, ${seconds(timeS)}` : phrase`Press ${seconds(timeS)}`;
+}
+
 /** The stages of one piece. Works on settled decisions; throws nothing. */
 export function stagesOf(input: PreparedInput, draft: Draft, set: SetValues): Stage[] {
   const { product, fabric, blank, print } = input;
@@ -187,14 +207,7 @@ export function stagesOf(input: PreparedInput, draft: Draft, set: SetValues): St
   if (draft.trim !== 'nothing')
     plan.push(byHands('trim', HANDS_S.trim, draft.trim === 'two-up' ? phrase`Cut the sheets apart` : phrase`Trim the ${draft.trim}`, []));
   plan.push(byHands('load', HANDS_S.load, phrase`Load the ${blank.kind}`, below));
-  if (draft.prePressS > 0) {
-    const under = draft.prePressCover ? [parts.sheet(draft.prePressCover)] : [];
-    const how = draft.prePressCover ? `under ${COVER_SHEETS[draft.prePressCover].name}` : 'bare';
-    const says = isHard(fabric)
-      ? phrase`Warm the blank, ${seconds(draft.prePressS)}`
-      : phrase`Pre-press, ${how}, ${seconds(draft.prePressS)}`;
-    plan.push(byPress('pre-press', draft.prePressS, set.prePress, says, [upper, ...over, ...under, ...below]));
-  }
+  plan.push(...prePressing(input, draft, set, parts));
   const { plan: tacks, films } = tacking(input, draft, set, parts);
   plan.push(...tacks);
   const top = parts.films.slice(-1);
@@ -202,7 +215,7 @@ export function stagesOf(input: PreparedInput, draft: Draft, set: SetValues): St
   plan.push(byHands('place', HANDS_S.place, phrase`Place the ${films.length > 0 ? 'last layer' : 'transfer'}`, [...laid, ...below]));
   const cover = draft.cover ? [parts.sheet(draft.cover)] : [];
   const turned = [parts.cloth, ...[...films].reverse(), ...top, ...parts.carrier(product), ...below.slice(1)];
-  if (print.embossed) {
+  if (print.embossed)
     plan.push(
       byPress('tack', draft.embossTackS, set.press, phrase`Tack the film over it, ${seconds(draft.embossTackS)}`, [
         upper,
@@ -211,20 +224,11 @@ export function stagesOf(input: PreparedInput, draft: Draft, set: SetValues): St
         ...laid,
         ...below,
       ]),
+      byHands('turn over', HANDS_S.turn, phrase`Turn it over`, turned),
     );
-    plan.push(byHands('turn over', HANDS_S.turn, phrase`Turn it over`, turned));
-  }
-  for (let spot = 1; spot <= draft.spots; spot++) {
-    const says =
-      draft.spots > 1
-        ? phrase`Spot ${String(spot)} of ${String(draft.spots)}, ${seconds(draft.timeS)}`
-        : print.embossed
-          ? phrase`Press from the back, ${seconds(draft.timeS)}`
-          : phrase`Press ${seconds(draft.timeS)}`;
-    plan.push(
-      byPress('press', draft.timeS, set.press, says, [upper, ...over, ...cover, ...(print.embossed ? turned : [...laid, ...below])]),
-    );
-  }
+  const pressed = [upper, ...over, ...cover, ...(print.embossed ? turned : [...laid, ...below])];
+  for (let spot = 1; spot <= draft.spots; spot++)
+    plan.push(byPress('press', draft.timeS, set.press, pressWords(input, draft, spot), pressed));
   if (draft.rub) plan.push(byHands('rub', HANDS_S.rub, phrase`Rub it down under a cloth`, [...laid, ...below]));
   const { peel } = draft;
   plan.push(...waitFor({ input, draft }, peel, { setC: set.press, lowerC: set.lower, timeS: draft.timeS }, [...laid, ...freed]));

@@ -135,27 +135,40 @@ const groupsText = (overrides: readonly Override[]): string =>
 
 const GROUP = new RegExp(`^(?:(${FABRIC_GROUPS.join('|')})(?: in |(?= )))?(?:(.+?) colours)? ?(${STAGE_KINDS.join('|')}) (.*)$`);
 
+const GROUP_FIGURES = /(temp|time|pressure|cover|peel) (.+?)(?=, (?:temp|time|pressure|cover|peel) |$)/g;
+
+/** Puts one figure of a group where it belongs; in words what is wrong with it. */
+function readGroupFigure(override: Draft, name: string, value: string): string | undefined {
+  if (name === 'pressure') override.pressure = { asStated: value, band: value };
+  else if (name === 'cover' || name === 'peel') override[name] = value;
+  else {
+    const field = name === 'temp' ? 'tempC' : 'timeS';
+    const read = readCell(field, value);
+    if (typeof read === 'string') return read;
+    override[field] = read;
+  }
+  return undefined;
+}
+
+function readGroup(piece: string): Override | string {
+  const [, fabricGroup, colourGroup, stage, figures = ''] = GROUP.exec(piece) ?? [];
+  if (!stage || (!fabricGroup && !colourGroup))
+    return `“${piece}” does not say for which fabrics or colours, and in which stage, as in “polyester press temp 132–142, time 6–8”.`;
+  const override: Draft = { stage, ...(fabricGroup && { fabricGroup }), ...(colourGroup && { colourGroup }) };
+  for (const [, name = '', value = ''] of figures.matchAll(GROUP_FIGURES)) {
+    const wrong = readGroupFigure(override, name, value);
+    if (wrong !== undefined) return `${piece}: ${wrong}`;
+  }
+  return override;
+}
+
 function readGroups(cell: string): Override[] | string {
   const found: Override[] = [];
   for (const piece of cell.split(';').map((one) => one.trim())) {
     if (piece === '') continue;
-    const [, fabricGroup, colourGroup, stage, figures = ''] = GROUP.exec(piece) ?? [];
-    if (!stage || (!fabricGroup && !colourGroup))
-      return `“${piece}” does not say for which fabrics or colours, and in which stage, as in “polyester press temp 132–142, time 6–8”.`;
-    const override: Draft = { stage, ...(fabricGroup && { fabricGroup }), ...(colourGroup && { colourGroup }) };
-    for (const [, name = '', value = ''] of figures.matchAll(
-      /(temp|time|pressure|cover|peel) (.+?)(?=, (?:temp|time|pressure|cover|peel) |$)/g,
-    )) {
-      if (name === 'pressure') override.pressure = { asStated: value, band: value };
-      else if (name === 'cover' || name === 'peel') override[name] = value;
-      else {
-        const field = name === 'temp' ? 'tempC' : 'timeS';
-        const read = readCell(field, value);
-        if (typeof read === 'string') return `${piece}: ${read}`;
-        override[field] = read;
-      }
-    }
-    found.push(override);
+    const read = readGroup(piece);
+    if (typeof read === 'string') return read;
+    found.push(read);
   }
   return found;
 }

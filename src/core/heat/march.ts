@@ -147,6 +147,7 @@ function held(column: Column, t: Float64Array, { latent, from, to }: Room, into:
 /**
  * Finds temperatures with `H(T) − s·Q(T) = rhs` by Newton from a guess in `t`, H the heat held: linear but for cells that are drying.
  */
+// biome-ignore lint/complexity/noExcessiveCognitiveComplexity: a row of the matrix for each kind of side
 function solveHeld(column: Column, s: number, rhs: Float64Array, t: Float64Array, r: Room): boolean {
   const { capacity, dried, conductance: g, topC, bottomC } = column;
   const { n, diagonal, latent } = r;
@@ -206,6 +207,7 @@ function solveHeld(column: Column, s: number, rhs: Float64Array, t: Float64Array
  * @throws {NotSolvable} no step is small enough
  * @see Bank et al., Transient simulation of silicon devices and circuits (1985); Hosea & Shampine, Analysis and implementation of TR-BDF2 (1996)
  */
+// biome-ignore lint/complexity/noExcessiveCognitiveComplexity: the step of the solver is in one piece: its arrays are shared and nothing is allocated
 export function march(
   column: Column,
   durationS: number,

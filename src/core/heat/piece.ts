@@ -126,6 +126,7 @@ const PLACES = { air: 'in air', rack: 'on a rack' } as const;
 const air = (roomC: number, lossWm2K: number = AIR_WM2K): Side => ({ kind: 'air', roomC, lossWm2K });
 
 /** Builds the stages of one piece; `pieceOf` names its own layers, so that many pieces can follow each other over one base. */
+// biome-ignore lint/complexity/noExcessiveCognitiveComplexity: the stages of a passage, told in order
 function stagesOf(piece: Piece, passage: Passage, column: 'art' | 'bare', pieceOf: (key: string) => string) {
   const { contactKPa, roomC, baseC, lowerC, droop } = piece;
   const all = keyed(piece).map((layer) => (ON_BASE.includes(layer.role) ? layer : { ...layer, key: pieceOf(layer.key) }));

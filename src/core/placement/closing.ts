@@ -82,6 +82,7 @@ class BlockFiller {
     return best;
   }
 
+  // biome-ignore lint/complexity/noExcessiveCognitiveComplexity: the four cuts of the search, nested as the method has them
   private cut(w: number, h: number, depth: number, start: Spot[], most: number): Spot[] {
     let best = start;
     const [xs, ys] = [cuts(w, this.a, this.b), cuts(h, this.a, this.b)];

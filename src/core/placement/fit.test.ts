@@ -225,6 +225,7 @@ const eased = (one: FitAsk): FitAsk => ({
 });
 
 describe('over random blanks, art and platens', () => {
+  // biome-ignore lint/complexity/noExcessiveCognitiveComplexity: a raster beside every lay
   it('a lay called feasible is so on a raster; where none is called feasible, a 5 mm grid of lays finds none', () => {
     const seen = { infeasible: 0, near: 0, missed: 0, wrong: 0 };
     for (const one of fc.sample(asks, { ...runs(2000), seed: 4 })) {

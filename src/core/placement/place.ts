@@ -137,6 +137,13 @@ interface Offset {
   anchorMoved: boolean;
 }
 
+function reasonOf({ isTall, isV, isScaled }: { isTall: boolean; isV: boolean; isScaled: boolean }, rule: PositionRule): Offset['because'] {
+  if (isTall) return 'tall art';
+  if (isV) return 'V-neck';
+  if (isScaled) return 'youth or long size';
+  return rule.measured === 'middle on it' ? 'centred' : 'by size';
+}
+
 /** How far from which line, by the rule, for this neck and this art. */
 function offsetOf({ size, art, tapeStepMm, tallRule }: PlaceAsk, rule: PositionRule, measures: BlankMeasures): Offset {
   const scale = lengthScale(measures, size, rule);
@@ -155,15 +162,7 @@ function offsetOf({ size, art, tapeStepMm, tallRule }: PlaceAsk, rule: PositionR
   const isTall = tallRule && rule.tallMm !== undefined && art.heightMm > TALL_SHARE * printable;
   const which = isTall && rule.tallMm ? rule.tallMm : isV && rule.vNeckMm ? rule.vNeckMm : rule.offsetMm;
   const mm = alongSizes(which, size, rule) * scale;
-  const because = isTall
-    ? 'tall art'
-    : isV
-      ? 'V-neck'
-      : scale !== 1
-        ? 'youth or long size'
-        : rule.measured === 'middle on it'
-          ? 'centred'
-          : 'by size';
+  const because = reasonOf({ isTall: isTall === true, isV, isScaled: scale !== 1 }, rule);
   // a neck that is drawn to fit is no line to measure from: the shoulder seam beside it stays
   if (atCollar && measures.neck === 'adjustable')
     return { anchor: 'shoulder-neck point', mm: tape(start + mm), because, anchorMoved: true };

@@ -91,6 +91,12 @@ interface Heard {
   history: { at: number; readC: number }[];
 }
 
+function stateOf({ heardAt, fault, jumped }: Heard, now: number): DeviceView['state'] {
+  if (now - heardAt > SILENT_AFTER_MS || now < heardAt - CLOCK_JUMP_MS) return 'silent';
+  if (fault) return 'nonsense';
+  return jumped ? 'clock jumped' : 'live';
+}
+
 /** What every device said last. Pure but for its own memory: the clock is passed in. */
 export class DeviceBoard {
   private readonly heard = new Map<string, Heard>();
@@ -147,8 +153,7 @@ export class DeviceBoard {
 
   view(now: number): DeviceView[] {
     return [...this.heard.entries()].map(([device, one]) => {
-      const silent = now - one.heardAt > SILENT_AFTER_MS || now < one.heardAt - CLOCK_JUMP_MS;
-      const state = silent ? 'silent' : one.fault ? 'nonsense' : one.jumped ? 'clock jumped' : 'live';
+      const state = stateOf(one, now);
       const { last } = one;
       const live = state === 'live' && last !== null;
       const readout = last?.kind === 'press' ? last : null;

@@ -80,19 +80,8 @@ export function cueOf(plan: RunPlan, run: RunState, at: number, picked: number |
   const urgent = choice && ['hot peel', 'hot rub', 'time is up'].includes(choice.why);
   const other = picked === null || urgent ? undefined : actsOf(plan, run).find(({ lot }) => lot.first === picked);
   if (other && other.from > now) return clockCue(plan, run, other.lot, now);
-  const act = other ?? choice?.act;
-  if (act)
-    return {
-      ...QUIET,
-      ...handling(plan, act.lot),
-      verb: verbOf(plan, act),
-      pieces: act.lot.pieces,
-      stage: act.stage,
-      act: act.kind,
-      why: other ? null : (choice?.why ?? null),
-      hot: act.peel === 'hot',
-      leftS: act.kind === 'opened' ? 0 : null,
-    };
+  if (other) return actCue(plan, other, null);
+  if (choice) return actCue(plan, choice.act, choice.why);
   const shut = run.active.find((lot) => lot.phase === 'closed') ?? run.active.find((lot) => lot.dueAt === firstDue(run));
   if (run.pausedAt !== null && shut?.phase !== 'closed') {
     const lot = shut ?? run.active[0] ?? nextLot(plan, run);
@@ -100,6 +89,19 @@ export function cueOf(plan: RunPlan, run: RunState, at: number, picked: number |
   }
   return clockCue(plan, run, shut, now);
 }
+
+/** Something to do now. @param why null: the operator turned to it */
+const actCue = (plan: RunPlan, act: Act, why: Why | null): Cue => ({
+  ...QUIET,
+  ...handling(plan, act.lot),
+  verb: verbOf(plan, act),
+  pieces: act.lot.pieces,
+  stage: act.stage,
+  act: act.kind,
+  why,
+  hot: act.peel === 'hot',
+  leftS: act.kind === 'opened' ? 0 : null,
+});
 
 function clockCue(plan: RunPlan, run: RunState, lot: Lot | undefined, now: number): Cue {
   const stage = lot && plan.stages[lot.stage];

@@ -36,71 +36,90 @@ function verdict(plan: RunPlan, run: RunState, lot: Lot, event: Done & { kind: '
 
 type OnLot = Extract<Done, { kind: 'next' | 'closed' | 'opened' | 'peeled' | 'laid back' | 'kept' | 'spoiled' }>;
 
-/** One event of a lot. Refused, with words for the operator, where it cannot have happened from this state. */
+/** An event of a lot, with the lot as it stands. */
+interface On<E> {
+  plan: RunPlan;
+  run: RunState;
+  lot: Lot;
+  stage: RunPlan['stages'][number];
+  event: E;
+  put: (changed: Lot) => Applied;
+}
+
+/** What each event does to its lot. Refused, with words for the operator, where it cannot have happened from this state. */
+const ON_LOT: { [K in OnLot['kind']]: (on: On<Extract<OnLot, { kind: K }>>) => Applied } = {
+  closed: ({ run, lot, stage, event, put }) => {
+    if (stage.by !== 'press' || lot.phase !== 'ready') return refused('There is nothing to close the press on now.');
+    const other = held(run, lot);
+    if (other) return refused(other);
+    const set = stage.kind === 'press' ? { setC: run.setC, setS: run.setS } : {};
+    return put({
+      ...lot,
+      ...set,
+      readC: event.readC ?? null,
+      phase: 'closed',
+      onPress: true,
+      since: event.at,
+      dueAt: event.at + secondsOf(stage, run) * 1000,
+    });
+  },
+  opened: ({ plan, lot, stage, event, put }) => {
+    if (lot.phase !== 'closed') return refused('The press is not closed.');
+    const plannedS = lot.dueAt === null ? stage.timeS : (lot.dueAt - lot.since) / 1000;
+    const closing = { stage: stage.kind, plannedS, closedAt: lot.since, openedAt: event.at, readC: lot.readC };
+    return put(enter(plan, { ...lot, closings: [...lot.closings, closing] }, lot.stage + 1, event.at));
+  },
+  next: ({ plan, run, lot, stage, event, put }) => {
+    if (stage.by === 'press' || stage.kind === 'peel' || stage.kind === 'inspect')
+      return refused(`The ${stage.kind} is not over by itself.`);
+    const here = placeOf(plan, lot.stage) === 'press';
+    const other = here && !lot.onPress ? held(run, lot) : null;
+    if (other) return refused(other);
+    return put(enter(plan, { ...lot, onPress: here }, lot.stage + 1, event.at));
+  },
+  peeled: ({ plan, lot, stage, event, put }) => {
+    // a piece judged cool enough is peeled straight out of its wait
+    const at = waitsForPeel(plan, lot, stage) ? lot.stage + 1 : lot.stage;
+    if (plan.stages[at]?.kind !== 'peel') return refused('There is nothing to peel now.');
+    return put(enter(plan, { ...lot, peels: [...lot.peels, peelDone(plan, lot, at, event.at)] }, at + 1, event.at));
+  },
+  'laid back': ({ plan, lot, stage, event, put }) => {
+    if (stage.kind !== 'peel' && stage.kind !== 'inspect' && !waitsForPeel(plan, lot, stage))
+      return refused('Only a piece that is being peeled or looked at can be laid back.');
+    const back = enter(plan, lot, closingBefore(plan, lot.stage), event.at);
+    return put({ ...back, laidBack: lot.laidBack + 1 });
+  },
+  kept: ({ plan, run, lot, stage, event }) =>
+    stage.kind === 'inspect' ? ok(verdict(plan, run, lot, event)) : refused('A piece is kept once it has been looked at.'),
+  spoiled: ({ plan, run, lot, event }) => (lot.phase === 'closed' ? refused('Open the press first.') : ok(verdict(plan, run, lot, event))),
+};
+
+/** It cools for the peel that comes next. */
+const waitsForPeel = (plan: RunPlan, lot: Lot, stage: RunPlan['stages'][number]): boolean =>
+  stage.by === 'clock' && plan.stages[lot.stage + 1]?.kind === 'peel';
+
+/** A peel as it was done, at a stage of the plan. */
+function peelDone(plan: RunPlan, lot: Lot, at: number, doneAt: number): DonePeel {
+  const before = plan.stages[at - 1];
+  const waited = before?.by === 'clock';
+  // straight from the press the hand begins after the opening, or after the rub: as this stage was entered
+  const from = waited ? (lot.closings.at(-1)?.openedAt ?? lot.since) : lot.since;
+  const tookS = Math.max(0, (doneAt - from) / 1000 - (plan.stages[at]?.timeS ?? 0));
+  const untilS = before?.span?.toS;
+  return {
+    peel: peelAt(plan, at) ?? 'cold',
+    plannedS: waited ? before.timeS : 0,
+    tookS,
+    ...(typeof untilS === 'number' && { untilS }),
+  };
+}
+
 function onLot(plan: RunPlan, run: RunState, lot: Lot, event: OnLot): Applied {
   const stage = plan.stages[lot.stage];
   if (!stage) return refused('This run has no such stage.');
   const put = (changed: Lot): Applied => ok(withLot(plan, run, changed));
-  switch (event.kind) {
-    case 'closed': {
-      if (stage.by !== 'press' || lot.phase !== 'ready') return refused('There is nothing to close the press on now.');
-      const other = held(run, lot);
-      if (other) return refused(other);
-      const set = stage.kind === 'press' ? { setC: run.setC, setS: run.setS } : {};
-      return put({
-        ...lot,
-        ...set,
-        readC: event.readC ?? null,
-        phase: 'closed',
-        onPress: true,
-        since: event.at,
-        dueAt: event.at + secondsOf(stage, run) * 1000,
-      });
-    }
-    case 'opened': {
-      if (lot.phase !== 'closed') return refused('The press is not closed.');
-      const plannedS = lot.dueAt === null ? stage.timeS : (lot.dueAt - lot.since) / 1000;
-      const closing = { stage: stage.kind, plannedS, closedAt: lot.since, openedAt: event.at, readC: lot.readC };
-      return put(enter(plan, { ...lot, closings: [...lot.closings, closing] }, lot.stage + 1, event.at));
-    }
-    case 'next': {
-      if (stage.by === 'press' || stage.kind === 'peel' || stage.kind === 'inspect')
-        return refused(`The ${stage.kind} is not over by itself.`);
-      const here = placeOf(plan, lot.stage) === 'press';
-      const other = here && !lot.onPress ? held(run, lot) : null;
-      if (other) return refused(other);
-      return put(enter(plan, { ...lot, onPress: here }, lot.stage + 1, event.at));
-    }
-    case 'peeled': {
-      // a piece judged cool enough is peeled straight out of its wait
-      const at = stage.by === 'clock' && plan.stages[lot.stage + 1]?.kind === 'peel' ? lot.stage + 1 : lot.stage;
-      if (plan.stages[at]?.kind !== 'peel') return refused('There is nothing to peel now.');
-      const before = plan.stages[at - 1];
-      // straight from the press the hand begins after the opening, or after the rub: as this stage was entered
-      const from = before?.by === 'clock' ? (lot.closings.at(-1)?.openedAt ?? lot.since) : lot.since;
-      const tookS = Math.max(0, (event.at - from) / 1000 - (plan.stages[at]?.timeS ?? 0));
-      const untilS = before?.span?.toS;
-      const done: DonePeel = {
-        peel: peelAt(plan, at) ?? 'cold',
-        plannedS: before?.by === 'clock' ? before.timeS : 0,
-        tookS,
-        ...(typeof untilS === 'number' && { untilS }),
-      };
-      return put(enter(plan, { ...lot, peels: [...lot.peels, done] }, at + 1, event.at));
-    }
-    case 'laid back': {
-      if (stage.kind !== 'peel' && stage.kind !== 'inspect' && !(stage.by === 'clock' && plan.stages[lot.stage + 1]?.kind === 'peel'))
-        return refused('Only a piece that is being peeled or looked at can be laid back.');
-      const back = enter(plan, lot, closingBefore(plan, lot.stage), event.at);
-      return put({ ...back, laidBack: lot.laidBack + 1 });
-    }
-    case 'kept':
-      if (stage.kind !== 'inspect') return refused('A piece is kept once it has been looked at.');
-      return ok(verdict(plan, run, lot, event));
-    case 'spoiled':
-      if (lot.phase === 'closed') return refused('Open the press first.');
-      return ok(verdict(plan, run, lot, event));
-  }
+  // the event's own handler is looked up by its kind
+  return (ON_LOT[event.kind] as (on: On<OnLot>) => Applied)({ plan, run, lot, stage, event, put });
 }
 
 /** An event that is about the run and no one lot. */

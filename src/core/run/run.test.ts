@@ -343,6 +343,7 @@ function playAny([plan, list]: [RunPlan, ('cue' | Said)[]], jumps: readonly numb
   const states: RunState[] = [replay(plan, 0, [])];
   let at = 1;
   const wrong: string[] = [];
+  // biome-ignore lint/complexity/noExcessiveCognitiveComplexity: what must hold after every event, one line each
   list.forEach((one, i) => {
     at = Math.max(1, at + (jumps[i % Math.max(1, jumps.length)] ?? 7000));
     const before = states.at(-1) as RunState;

@@ -50,6 +50,7 @@ function bestS(plan: RunPlan, limit: number): number {
     const fresh = Array.from({ length: plan.pieces - run.begun }, () => plan.stages).flat();
     return [...begun, ...fresh].reduce((sum, one) => sum + (one.by === 'hands' ? one.timeS : one.by === 'press' ? HANDLE_S : 0), 0);
   };
+  // biome-ignore lint/complexity/noExcessiveCognitiveComplexity: the best order found by trying all of them
   const visit = (run: RunState, at: number): void => {
     const now = (at - 1) / 1000;
     if (run.done) {

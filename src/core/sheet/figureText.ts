@@ -76,40 +76,72 @@ function unitIn(kind: Kind, texts: readonly string[], options: FigureOptions): U
  * @returns bad: in words, for the field it was typed in
  */
 export function readFigure(kind: Kind, typed: string, options: FigureOptions): ReadFigure {
-  const bad = (message: string): ReadFigure => ({ state: 'bad', message });
   const clean = typed.trim().replace(/\s+/g, ' ');
   if (clean === '') return bad(`Type it as the sheet has it: ${EXAMPLES[kind]}.`);
-  const about = /^(?:about|approx(?:imately)?\.?|ca\.?|~)\s*(.*)$/i.exec(clean);
-  const [plain = '', tolerance] = (about?.[1] ?? clean).split(/\s*(?:±|\+\/-|\+-)\s*/);
-  const [, sides = plain, startText] = /^(.*?)[,;]?\s*(?:start|begin)(?:ning)?(?: at| with)?\s*(.+)$/i.exec(plain) ?? [];
-  const [lowText = '', highText] = sides.split(/\s*(?:–|—|-|\bto\b)\s*/i);
+  const parts = partsOf(clean);
   const typedUnit = unitIn(
     kind,
-    [lowText, highText, startText].filter((text) => text !== undefined),
+    [parts.low, parts.high, parts.start].filter((text) => text !== undefined),
     options,
   );
   const unit = typedUnit ?? options.unit;
   const known = typedUnit ?? (options.sure ? unit : null);
-  const values: number[] = [];
-  for (const text of [lowText, highText, startText]) {
-    if (text === undefined) continue;
-    // a figure that makes sense only in the other unit is asked about where a quantity is typed; here its unit is asked for
-    const own = known && !/[a-z:]/i.test(text) ? `${text} ${UNITS[known].typed[0]}` : text;
-    const parsed = parseQuantity(kind, own, { ...options, unit });
-    if (parsed.state === 'bad') return bad(parsed.message);
-    if (parsed.state === 'ask') return bad(`${parsed.message} Type the unit with it.`);
-    values.push(parsed.value);
-  }
-  const [value = 0, max, start] = values;
+  const read = { kind, unit, known, options };
+  const value = readOne(parts.low, read);
+  const max = readOne(parts.high, read);
+  const start = readOne(parts.start, read);
+  const wrong = [value, max, start].find((one) => typeof one === 'string');
+  if (typeof wrong === 'string') return bad(wrong);
+  return figureOf(kind, parts, unit, { value: value as number, max: max as number | undefined, start: start as number | undefined });
+}
+
+const bad = (message: string): ReadFigure => ({ state: 'bad', message });
+
+/** What was typed, taken apart: `about`, one figure or two with a start, a tolerance. */
+interface Parts {
+  about: boolean;
+  low: string;
+  high: string | undefined;
+  start: string | undefined;
+  tolerance: string | undefined;
+}
+
+function partsOf(clean: string): Parts {
+  const about = /^(?:about|approx(?:imately)?\.?|ca\.?|~)\s*(.*)$/i.exec(clean);
+  const [plain = '', tolerance] = (about?.[1] ?? clean).split(/\s*(?:±|\+\/-|\+-)\s*/);
+  const [, sides = plain, start] = /^(.*?)[,;]?\s*(?:start|begin)(?:ning)?(?: at| with)?\s*(.+)$/i.exec(plain) ?? [];
+  const [low = '', high] = sides.split(/\s*(?:–|—|-|\bto\b)\s*/i);
+  return { about: about !== null, low, high, start, tolerance };
+}
+
+/** One of its figures; in words what is wrong with it; nothing where nothing was typed. */
+function readOne(
+  text: string | undefined,
+  { kind, unit, known, options }: { kind: Kind; unit: UnitId; known: UnitId | null; options: FigureOptions },
+): number | string | undefined {
+  if (text === undefined) return undefined;
+  // a figure that makes sense only in the other unit is asked about where a quantity is typed; here its unit is asked for
+  const own = known && !/[a-z:]/i.test(text) ? `${text} ${UNITS[known].typed[0]}` : text;
+  const parsed = parseQuantity(kind, own, { ...options, unit });
+  if (parsed.state === 'bad') return parsed.message;
+  return parsed.state === 'ask' ? `${parsed.message} Type the unit with it.` : parsed.value;
+}
+
+/** The figure they make together. */
+function figureOf(
+  kind: Kind,
+  { about, high, start: startText, tolerance }: Parts,
+  unit: UnitId,
+  { value, max, start }: { value: number; max: number | undefined; start: number | undefined },
+): ReadFigure {
   if (tolerance !== undefined) {
-    if (highText !== undefined) return bad(`A range and a tolerance at once: which does the sheet say? ${EXAMPLES[kind]}.`);
+    if (high !== undefined) return bad(`A range and a tolerance at once: which does the sheet say? ${EXAMPLES[kind]}.`);
     const span = Number(tolerance.replace(',', '.').replace(/[^\d.]/g, ''));
     if (tolerance === '' || !Number.isFinite(span)) return bad(`“± ${tolerance}” is not a tolerance. Type it like ${EXAMPLES[kind]}.`);
     return { state: 'ok', figure: { form: 'tolerance', value, plusMinus: kind === 'temperature' ? spanInside(span, unit) : span }, unit };
   }
-  if (highText === undefined) {
-    if (startText !== undefined) return bad(`A start belongs to a range: ${EXAMPLES[kind]}.`);
-    return { state: 'ok', figure: { form: 'one', value, ...(about && { about: true }) }, unit };
-  }
-  return { state: 'ok', figure: { form: 'range', min: value, max: max ?? value, ...(start !== undefined && { start }) }, unit };
+  if (high !== undefined)
+    return { state: 'ok', figure: { form: 'range', min: value, max: max ?? value, ...(start !== undefined && { start }) }, unit };
+  if (startText !== undefined) return bad(`A start belongs to a range: ${EXAMPLES[kind]}.`);
+  return { state: 'ok', figure: { form: 'one', value, ...(about && { about: true }) }, unit };
 }

@@ -25,42 +25,38 @@ const MOST_CHOICES = 12;
 const sized = (origin: unknown, n: unknown): string =>
   origin === 'string' ? `${n} letters` : origin === 'array' || origin === 'set' ? `${n} of them` : String(n);
 
-/** Plain words for a fault the schema has no words of its own for. Takes an issue as the schema library raises it. */
-function plainFault(issue: { code?: string | undefined; input?: unknown } & Record<string, unknown>): string {
-  switch (issue.code) {
-    case 'invalid_type': {
-      if (issue.input === undefined) return 'This is missing.';
-      const kind = String(issue.expected);
-      return `This must be ${KINDS[kind] ?? kind}.`;
-    }
-    case 'too_big':
-      return issue.origin === 'string' || issue.origin === 'array'
-        ? `Keep it to ${sized(issue.origin, issue.maximum)}.`
-        : `This must be ${issue.inclusive === false ? 'under' : 'at most'} ${String(issue.maximum)}.`;
-    case 'too_small':
-      if (issue.origin === 'string' && issue.minimum === 1) return 'This is empty.';
-      return issue.origin === 'string' || issue.origin === 'array'
-        ? `It needs at least ${sized(issue.origin, issue.minimum)}.`
-        : `This must be ${issue.inclusive === false ? 'over' : 'at least'} ${String(issue.minimum)}.`;
-    case 'invalid_format':
-      return FORMATS[String(issue.format)] ?? 'This is not written as it should be.';
-    case 'invalid_value': {
-      const values = (issue.values as unknown[] | undefined) ?? [];
-      if (values.length === 1) return `This must be “${String(values[0])}”.`;
-      const shown = values.slice(0, MOST_CHOICES).map(String).join(', ');
-      return `This must be one of: ${shown}${values.length > MOST_CHOICES ? ' and others' : ''}.`;
-    }
-    case 'invalid_union':
-      return 'This is of no known kind.';
-    case 'unrecognized_keys':
-      return `These fields are not known: ${((issue.keys as string[] | undefined) ?? []).join(', ')}.`;
-    case 'invalid_key':
-      return 'A name in it is not one that is known.';
-    case 'not_multiple_of':
-      return `This must go in steps of ${String(issue.divisor)}.`;
-    default:
-      return 'This cannot be taken as it is.';
-  }
-}
+type Issue = { code?: string | undefined; input?: unknown } & Record<string, unknown>;
 
-z.config({ localeError: (issue) => plainFault(issue as Parameters<typeof plainFault>[0]) });
+const isCounted = ({ origin }: Issue): boolean => origin === 'string' || origin === 'array';
+
+/** Words by the code of an issue, as the schema library raises it. */
+const WORDS: Record<string, (issue: Issue) => string> = {
+  invalid_type: ({ input, expected }) =>
+    input === undefined ? 'This is missing.' : `This must be ${KINDS[String(expected)] ?? String(expected)}.`,
+  too_big: (issue) =>
+    isCounted(issue)
+      ? `Keep it to ${sized(issue.origin, issue.maximum)}.`
+      : `This must be ${issue.inclusive === false ? 'under' : 'at most'} ${String(issue.maximum)}.`,
+  too_small: (issue) => {
+    if (issue.origin === 'string' && issue.minimum === 1) return 'This is empty.';
+    return isCounted(issue)
+      ? `It needs at least ${sized(issue.origin, issue.minimum)}.`
+      : `This must be ${issue.inclusive === false ? 'over' : 'at least'} ${String(issue.minimum)}.`;
+  },
+  invalid_format: ({ format }) => FORMATS[String(format)] ?? 'This is not written as it should be.',
+  invalid_value: (issue) => {
+    const values = (issue.values as unknown[] | undefined) ?? [];
+    if (values.length === 1) return `This must be “${String(values[0])}”.`;
+    const shown = values.slice(0, MOST_CHOICES).map(String).join(', ');
+    return `This must be one of: ${shown}${values.length > MOST_CHOICES ? ' and others' : ''}.`;
+  },
+  invalid_union: () => 'This is of no known kind.',
+  unrecognized_keys: ({ keys }) => `These fields are not known: ${((keys as string[] | undefined) ?? []).join(', ')}.`,
+  invalid_key: () => 'A name in it is not one that is known.',
+  not_multiple_of: ({ divisor }) => `This must go in steps of ${String(divisor)}.`,
+};
+
+/** Plain words for a fault the schema has no words of its own for. */
+const plainFault = (issue: Issue): string => WORDS[issue.code ?? '']?.(issue) ?? 'This cannot be taken as it is.';
+
+z.config({ localeError: (issue) => plainFault(issue as Issue) });

@@ -43,13 +43,7 @@ export function startRun(
     if (!line || !print) throw notFound(line ? 'print' : 'line', line ? (printKey ?? '') : lineId);
     const card = resolve(inputOf(readFacts(db), order, { ...line, roster: stillWanting(db, orderId, line, print.key) }, print));
     if (card.lamp.state === 'hold') throw refuse('On Hold', 'This card is on Hold. Take one of its ways out first.', 'on Hold');
-    const other = listOpenRuns(db).find((run) => run.orderId === orderId && run.lineId === lineId && run.printKey === print.key);
-    if (other)
-      throw refuse(
-        'Already being pressed',
-        'This print is already being pressed. Open its run, or stop it first.',
-        `run ${other.id} is open`,
-      );
+    mustBeFree(db, { orderId, lineId, printKey: print.key });
     const pieces = printLeft({ lineId, count: line.count, prints: donePrints(db, order.id, line) }, print.key);
     if (pieces < 1)
       throw refuse('Nothing left', 'Every piece of this print has been pressed. Raise the line’s count to press more.', 'nothing left');
@@ -73,6 +67,15 @@ export function startRun(
     if (triedS !== null && triedS !== card.set.timeS) addEvent(db, id, 1, { id: randomUUID(), at: now, kind: 'set', timeS: triedS });
     return openRun(db, id);
   });
+}
+
+/** @throws {Refusal} 409 the print is already being pressed */
+function mustBeFree(db: Db, print: { orderId: string; lineId: string; printKey: string }): void {
+  const other = listOpenRuns(db).find(
+    (run) => run.orderId === print.orderId && run.lineId === print.lineId && run.printKey === print.printKey,
+  );
+  if (!other) return;
+  throw refuse('Already being pressed', 'This print is already being pressed. Open its run, or stop it first.', `run ${other.id} is open`);
 }
 
 /** Entries of a line's roster that have no good pressing of a print yet, in their order: a spoiled piece stays on it. */

@@ -18,13 +18,15 @@ export function Bench() {
 const hrefOf = ({ orderId, next }: BenchRow) =>
   `/orders/${orderId}${next.station === 'lines' ? '' : `/${next.station}`}${next.lineId ? `?line=${next.lineId}&print=${next.printKey ?? ''}` : ''}`;
 
+const STEP_OF: Record<string, number> = { ArrowDown: 1, j: 1, ArrowUp: -1, k: -1 };
+
 /** Arrow keys and J, K walk the queue. */
 function useWalk() {
   const list = useRef<HTMLOListElement>(null);
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       if (event.target instanceof HTMLElement && event.target.matches('input, textarea, select')) return;
-      const step = event.key === 'ArrowDown' || event.key === 'j' ? 1 : event.key === 'ArrowUp' || event.key === 'k' ? -1 : 0;
+      const step = STEP_OF[event.key] ?? 0;
       const links = [...(list.current?.querySelectorAll<HTMLAnchorElement>('a[data-next]') ?? [])];
       if (step === 0 || links.length === 0) return;
       event.preventDefault();

@@ -55,6 +55,11 @@ function asked(filter: Filter, q: string) {
   };
 }
 
+function countWords(total: number): string {
+  if (total === 1) return 'one pressing';
+  return total > MOST_COUNTED ? `more than ${MOST_COUNTED} pressings` : `${total} pressings`;
+}
+
 function LogSearch({ initialQuery }: { initialQuery: string }) {
   const [typed, setTyped] = useState(initialQuery);
   const [filter, setFilter] = useState(NONE);
@@ -84,7 +89,7 @@ function LogSearch({ initialQuery }: { initialQuery: string }) {
           <TextField label="Find by any words: order, blank, transfer, reason, note" type="search" value={typed} onChange={setTyped} />
         </div>
         <p className="label flex-1 pb-8" role="status">
-          {data ? (total === 1 ? 'one pressing' : total > MOST_COUNTED ? `more than ${MOST_COUNTED} pressings` : `${total} pressings`) : ''}
+          {data ? countWords(total) : ''}
         </p>
         <div className="flex gap-2 pb-5">
           <a className={`act ${total ? '' : 'invisible'}`} href={out('csv')} download="pressings.csv">

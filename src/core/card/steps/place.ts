@@ -58,6 +58,12 @@ export function placeWords({ laid, house, print, fabric }: Pick<PreparedInput, '
 
 const side = (mm: number, low: string, high: string): Phrase => (mm < 0 ? phrase`${tape(-mm)} ${low}` : phrase`${tape(mm)} ${high}`);
 
+function turnWords(turn: number): Phrase {
+  if (turn === 0) return phrase``;
+  if (turn === 180) return phrase` with its top end towards you,`;
+  return phrase` a quarter turn ${turn === 90 ? 'clockwise' : 'anticlockwise'},`;
+}
+
 /** How the piece lies on the platen, where it does not simply lie in the middle. */
 export function layWords(input: PreparedInput, { platen }: Pick<Draft, 'platen'>): Phrase | null {
   const { laid, press, blank } = input;
@@ -68,18 +74,12 @@ export function layWords(input: PreparedInput, { platen }: Pick<Draft, 'platen'>
     ...(Math.abs(yMm) >= 5 ? [side(yMm, 'behind', 'in front of')] : []),
     ...(Math.abs(xMm) >= 5 ? [side(xMm, 'left of', 'right of')] : []),
   ];
-  const turned =
-    turn === 0
-      ? phrase``
-      : turn === 180
-        ? phrase` with its top end towards you,`
-        : phrase` a quarter turn ${turn === 90 ? 'clockwise' : 'anticlockwise'},`;
   const off = offTheEdge(input);
   const [one, two] = where;
   const shift = one
     ? phrase` so that the middle of the art lies ${one}${two ? phrase` and ${two}` : ''} the middle of ${platen.name ? `the ${platen.name}` : 'the platen'}`
     : phrase``;
-  return phrase`Lay the ${blank.kind}${turned}${shift}${off.length > 0 ? phrase`: ${listed(off)} ${off.length > 1 ? 'hang' : 'hangs'} off the edge` : ''}. It may slip ${tape(clearanceOf(laid) ?? 0)} either way.`;
+  return phrase`Lay the ${blank.kind}${turnWords(turn)}${shift}${off.length > 0 ? phrase`: ${listed(off)} ${off.length > 1 ? 'hang' : 'hangs'} off the edge` : ''}. It may slip ${tape(clearanceOf(laid) ?? 0)} either way.`;
 }
 
 /** What is raised near the art and kept off the platen by the lay. */
