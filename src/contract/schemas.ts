@@ -4,7 +4,7 @@ import { HeatWaySchema, WayOutSchema } from '../core/advice';
 import { CardSchema } from '../core/card';
 import { LearnedShiftSchema } from '../core/draft';
 import { HouseSchema } from '../core/house';
-import { AmendmentSchema, PressingSchema, STATIONS } from '../core/log';
+import { AmendmentSchema, PressingSchema, STATION_IDS } from '../core/log';
 import { AidSchema, BlankSchema, DUTIES, Dwell, FabricSchema, Id, Initials, SetTemp } from '../core/materials';
 import { LineSchema, OrderSchema, PrintSchema, RosterEntrySchema } from '../core/order';
 import {
@@ -61,7 +61,7 @@ export const BenchRowSchema = z.object({
   cautions: z.number(),
   minutesLeft: z.number(),
   what: z.string(),
-  next: z.object({ station: z.enum(STATIONS), lineId: z.string().nullable(), printKey: z.string().nullable(), verb: z.string() }),
+  next: z.object({ station: z.enum(STATION_IDS), lineId: z.string().nullable(), printKey: z.string().nullable(), verb: z.string() }),
 });
 export type BenchRow = z.infer<typeof BenchRowSchema>;
 

@@ -15,12 +15,9 @@ export {
   finishedPieces,
   type LineProgress,
   lineLamp,
-  type NextStep,
-  nextStep,
   orderLamp,
   type PrintProgress,
   printLeft,
-  STATIONS,
-  type Station,
   spoiledPieces,
 } from './queue';
+export { type NextStep, nextStep, STATION_IDS, type Station, type StationAt, stationHref, stationsOf } from './stations';

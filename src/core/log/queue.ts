@@ -1,4 +1,4 @@
-/** The day's queue: what an order needs next, from its lines, their prints, their lamps and what has been pressed. */
+/** The day's queue: how far an order is, from its lines, their prints, their lamps and what has been pressed. */
 import type { LampState } from '../window';
 
 /** How far one print of a line is, over all its pieces. */
@@ -16,17 +16,6 @@ export interface LineProgress {
   count: number;
   /** In the order they are pressed. */
   prints: PrintProgress[];
-}
-
-export const STATIONS = ['lines', 'card', 'run', 'record'] as const;
-export type Station = (typeof STATIONS)[number];
-
-export interface NextStep {
-  station: Station;
-  lineId: string | null;
-  printKey: string | null;
-  /** As a button says it. */
-  verb: string;
 }
 
 const RANK: Record<LampState, number> = { clear: 0, care: 1, hold: 2 };
@@ -66,24 +55,4 @@ export function orderLamp(lines: readonly LineProgress[]): { state: LampState; c
   const lamps = linesLeft(lines).map(lineLamp);
   const state = lamps.reduce<LampState>((worst, lamp) => (RANK[lamp.state] > RANK[worst] ? lamp.state : worst), 'clear');
   return { state, cautions: Math.max(0, ...lamps.map((lamp) => lamp.cautions)) };
-}
-
-/** One next step: a run under way, else the first print that can be pressed, else a Hold to settle, else the record. */
-export function nextStep(lines: readonly LineProgress[]): NextStep {
-  if (lines.length === 0) return { station: 'lines', lineId: null, printKey: null, verb: 'Add a line' };
-  const all = lines.flatMap((line) => line.prints.map((print) => ({ line, print })));
-  const at = (station: Station, verb: string, found: (typeof all)[number]): NextStep => ({
-    station,
-    lineId: found.line.lineId,
-    printKey: found.print.printKey,
-    verb,
-  });
-  const running = all.find(({ print }) => print.openRunId !== null);
-  if (running) return at('run', 'Back to the press', running);
-  const left = all.filter(({ line, print }) => printLeft(line, print.printKey) > 0);
-  const ready = left.find(({ print }) => print.lamp !== 'hold');
-  if (ready) return at('card', 'Open the card', ready);
-  const held = left[0];
-  if (held) return at('card', 'Find a way out', held);
-  return { station: 'record', lineId: null, printKey: null, verb: 'See the record' };
 }

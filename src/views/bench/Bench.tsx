@@ -1,6 +1,8 @@
 /** The bench: today's orders as a queue, each with its lamp and its one next step. */
+
 import { useEffect, useRef, useState } from 'react';
 import type { BenchRow } from '../../contract';
+import { stationHref } from '../../core/log';
 import { dayText, dueText, isoDayText, workText } from '../../ui/days';
 import { Lamp } from '../../ui/Lamp';
 import { LeftOut } from '../../ui/LeftOut';
@@ -15,8 +17,7 @@ export function Bench() {
   );
 }
 
-const hrefOf = ({ orderId, next }: BenchRow) =>
-  `/orders/${orderId}${next.station === 'lines' ? '' : `/${next.station}`}${next.lineId ? `?line=${next.lineId}&print=${next.printKey ?? ''}` : ''}`;
+const hrefOf = ({ orderId, next }: BenchRow) => stationHref(orderId, next.station, next);
 
 const STEP_OF: Record<string, number> = { ArrowDown: 1, j: 1, ArrowUp: -1, k: -1 };
 
@@ -121,7 +122,7 @@ function QueueRow({ row, first, today }: { row: BenchRow; first: boolean; today:
         <div className="label">{isoDayText(row.due)}</div>
       </div>
       <div className="min-w-0">
-        <a href={`/orders/${row.orderId}`} className="block truncate text-lg font-bold text-ink no-underline hover:underline">
+        <a href={stationHref(row.orderId, 'lines')} className="block truncate text-lg font-bold text-ink no-underline hover:underline">
           {row.name}
         </a>
         <div className="truncate">{row.what || 'no lines yet'}</div>

@@ -4,7 +4,7 @@ import { API, type LineCard } from '../../contract';
 import { lineAfter } from '../../core/advice';
 import { type HouseSetting, withSetting } from '../../core/house';
 import { lampAt } from '../../core/judgement';
-import { printLeft } from '../../core/log';
+import { printLeft, stationHref } from '../../core/log';
 import { heated, type Line, type Print, topLayer } from '../../core/order';
 import { CLOSING_NAMES } from '../../core/sheet';
 import type { HouseUnits } from '../../core/units';
@@ -58,7 +58,7 @@ function CardOfOrder({ orderId, lineId, printKey }: CardViewProps) {
       <>
         <OrderHead state={data} station="card" lineId={null} />
         <p className="m-6">
-          This order has no line yet. <a href={`/orders/${orderId}`}>Add a line</a> and its card stands here.
+          This order has no line yet. <a href={stationHref(orderId, 'lines')}>Add a line</a> and its card stands here.
         </p>
       </>
     );
@@ -68,7 +68,7 @@ function CardOfOrder({ orderId, lineId, printKey }: CardViewProps) {
   const start = () =>
     run.start({ lineId: line.id, printKey: print.key, openRunId, operator: operators.includes(operator) ? operator : '' });
   const done = progress !== undefined && printLeft(progress, print.key) === 0;
-  const hrefOf = (id: string, key?: string) => `/orders/${orderId}/card?line=${id}${key ? `&print=${key}` : ''}`;
+  const hrefOf = (id: string, key?: string) => stationHref(orderId, 'card', { lineId: id, printKey: key });
   return (
     <>
       <OrderHead state={data} station="card" lineId={line.id} printKey={print.key}>

@@ -1,6 +1,8 @@
 /** The Heat bench's page: where the stack on it is from, an order's card or the shelf; or practice. */
+
 import { lazy, Suspense } from 'react';
 import type { Reply } from '../../contract';
+import { stationHref } from '../../core/log';
 import { sidedWords } from '../../core/materials';
 import type { Print } from '../../core/order';
 import { type Press, usualPress } from '../../core/press';
@@ -42,14 +44,14 @@ function FromOrder({ order: id, line: lineId, print: printKey }: { order: string
       { ...line, prints: line.prints.map((one) => (one.key === printKey ? { ...one, choices: { ...one.choices, ...choices } } : one)) },
       'setting from the Heat bench taken',
     );
-    if (kept) goTo(`/orders/${id}/card?line=${lineId}&print=${printKey}`);
+    if (kept) goTo(stationHref(id, 'card', { lineId, printKey }));
   };
   return (
     <Bench
       key={`${id} ${lineId} ${printKey}`}
       stack={heat.data.stack}
       title={`${order.data?.order.name ?? ''}, ${sidedWords(print)}`}
-      back={{ href: `/orders/${id}/card?line=${lineId}&print=${printKey}`, send, fault: order.fault }}
+      back={{ href: stationHref(id, 'card', { lineId, printKey }), send, fault: order.fault }}
     />
   );
 }

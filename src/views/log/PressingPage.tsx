@@ -1,6 +1,8 @@
 /** One pressing: how it came out, what was really done, the card as it was, and the way to do it again. */
+
 import { useState } from 'react';
 import { call, type Reply } from '../../contract';
+import { stationHref } from '../../core/log';
 import { instantText } from '../../ui/days';
 import { Fault } from '../../ui/Fault';
 import { useUnits } from '../../ui/house';
@@ -36,7 +38,7 @@ function PressingOf({ id }: { id: string }) {
           </h1>
           <p className="text-soft">
             <span className="figure">{instantText(p.endedAt)}</span> · {p.blankName} {p.size} · {p.artName}, {p.position} ·{' '}
-            <a href={`/orders/${p.orderId}/record`}>the order’s record</a>
+            <a href={stationHref(p.orderId, 'record')}>the order’s record</a>
           </p>
         </div>
         <div className="text-lg leading-tight">
@@ -63,7 +65,7 @@ function Again({ id }: { id: string }) {
   const looking = useWrite(async () => setRepeat(await call('again', { params: { id } })));
   const beginning = useWrite(({ order }: Repeat) => write('putOrder', { params: { id: order.id }, body: order }));
   const begin = async (one: Repeat) => {
-    if (await beginning.save(one)) goTo(`/orders/${one.order.id}/card`);
+    if (await beginning.save(one)) goTo(stationHref(one.order.id, 'card'));
   };
   const fault = looking.fault ?? beginning.fault;
   if (fault) return <Fault of={fault} className="max-w-sm border-l-4 border-brick pl-3 text-brick" />;

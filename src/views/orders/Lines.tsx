@@ -1,5 +1,7 @@
 /** Station Lines of an order: what it is made of. */
+
 import { useMemo } from 'react';
+import { stationHref } from '../../core/log';
 import type { Line } from '../../core/order';
 import { useUnits } from '../../ui/house';
 import { Island, Pending, useRoute } from '../../ui/query';
@@ -36,18 +38,19 @@ function LinesOf({ orderId, search }: { orderId: string; search: URLSearchParams
   const { order } = data;
   const add = async (line: Line) => {
     const saved = isNew ? await save({ ...order, lines: [...order.lines, line] }, 'line added') : await saveLine(line, 'line changed');
-    if (saved && isNew) goTo(`/orders/${orderId}/card?line=${line.id}`);
+    if (saved && isNew) goTo(stationHref(orderId, 'card', { lineId: line.id }));
     return saved;
   };
   const remove = async () => {
-    if (await save({ ...order, lines: order.lines.filter((line) => line.id !== known?.id) }, 'line removed')) goTo(`/orders/${orderId}`);
+    if (await save({ ...order, lines: order.lines.filter((line) => line.id !== known?.id) }, 'line removed'))
+      goTo(stationHref(orderId, 'lines'));
   };
   const firstLine = order.lines[0];
   return (
     <>
       <OrderHead state={data} station="lines" lineId={known?.id ?? null} printKey={use ? null : print}>
         {firstLine && (
-          <a className="act" href={`/orders/${orderId}/card?line=${known?.id ?? firstLine.id}`}>
+          <a className="act" href={stationHref(orderId, 'card', { lineId: known?.id ?? firstLine.id })}>
             Open the card
           </a>
         )}
@@ -57,10 +60,10 @@ function LinesOf({ orderId, search }: { orderId: string; search: URLSearchParams
           state={data}
           current={isNew ? null : (known?.id ?? null)}
           blankName={(id) => shelf.data.blanks.find((b) => b.id === id)?.name ?? id}
-          hrefOf={(id) => `/orders/${orderId}?line=${id}`}
+          hrefOf={(id) => stationHref(orderId, 'lines', { lineId: id })}
         >
           <a
-            href={`/orders/${orderId}?line=${NEW}`}
+            href={stationHref(orderId, 'lines', { lineId: NEW })}
             aria-current={isNew ? 'true' : undefined}
             className={`block border-l-4 px-4 py-4 font-semibold no-underline ${isNew ? 'border-teal bg-sheet' : 'border-transparent'}`}
           >

@@ -1,6 +1,8 @@
 /** Orders: begin a new one, and every order that is on the bench. */
+
 import { useState } from 'react';
 import { call, ProblemError } from '../../contract';
+import { stationHref } from '../../core/log';
 import { dueText, isoDay, isoDayText } from '../../ui/days';
 import { Fault } from '../../ui/Fault';
 import { TextField } from '../../ui/Field';
@@ -32,7 +34,7 @@ function NewOrder({ initialName }: { initialName: string }) {
   const fields = fault instanceof ProblemError ? fault.fields : {};
   const begin = async (event: { preventDefault: () => void }) => {
     event.preventDefault();
-    if (await save()) goTo(`/orders/${id}`);
+    if (await save()) goTo(stationHref(id, 'lines'));
   };
   return (
     <form onSubmit={(event) => void begin(event)} id="new" aria-labelledby="new-order">
@@ -80,7 +82,7 @@ function OrderList() {
       <ul>
         {data.orders.map((row) => (
           <li key={row.orderId} className="rule-top grid grid-cols-[1fr_7rem_7rem_auto] items-center gap-4 py-2">
-            <a className="min-w-0 py-2 text-ink no-underline hover:underline" href={`/orders/${row.orderId}`}>
+            <a className="min-w-0 py-2 text-ink no-underline hover:underline" href={stationHref(row.orderId, 'lines')}>
               <span className="block truncate font-semibold">{row.name}</span>
               <span className="label block truncate">{row.what || 'no lines yet'}</span>
             </a>

@@ -1,8 +1,10 @@
 /** Station Place of an order: where the art goes on this blank in this size, how the piece is laid, and what to lay it by. */
+
 import { type ReactNode, useMemo, useRef, useState } from 'react';
 import { API } from '../../contract';
 import { type Card, type Lettering, letteringOf } from '../../core/card';
 import { type Laid, type LaidInput, laidOf, layOf, nudged, platenOf } from '../../core/draft';
+import { stationHref } from '../../core/log';
 import { isHard, sidedWords } from '../../core/materials';
 import type { Print } from '../../core/order';
 import { type Fit, type Placement, TAPE_STEP_MM } from '../../core/placement';
@@ -54,18 +56,18 @@ function PlaceOfOrder({ orderId, lineId, printKey }: PlaceViewProps) {
       <>
         <OrderHead state={data} station="place" lineId={null} />
         <p className="m-6">
-          This order has no line yet. <a href={`/orders/${orderId}`}>Add a line</a>, and where its print goes stands here.
+          This order has no line yet. <a href={stationHref(orderId, 'lines')}>Add a line</a>, and where its print goes stands here.
         </p>
       </>
     );
-  const hrefOf = (id: string, key?: string) => `/orders/${orderId}/place?line=${id}${key ? `&print=${key}` : ''}`;
+  const hrefOf = (id: string, key?: string) => stationHref(orderId, 'place', { lineId: id, printKey: key });
   const card = cards.data.cards.find((one) => one.lineId === line.id && one.printKey === print.key)?.card;
   const savePrint = (changed: Print, what: string) =>
     order.saveLine({ ...line, prints: line.prints.map((one) => (one.key === print.key ? changed : one)) }, what);
   return (
     <>
       <OrderHead state={data} station="place" lineId={line.id} printKey={print.key}>
-        <a className="act act-main whitespace-nowrap" href={`/orders/${orderId}/card?line=${line.id}&print=${print.key}`}>
+        <a className="act act-main whitespace-nowrap" href={stationHref(orderId, 'card', { lineId: line.id, printKey: print.key })}>
           To its card
         </a>
       </OrderHead>

@@ -1,5 +1,7 @@
 /** After the run: what happened against the plan, what was spoiled and why, what to change next time, each by one click, and what to press next. */
+
 import type { RunReply } from '../../contract';
+import { stationHref } from '../../core/log';
 import { afterRun, standing } from '../../core/run';
 import { useKeys } from '../../ui/keys';
 import { useRoute } from '../../ui/query';
@@ -76,7 +78,7 @@ export function AfterSheet({ reply, run }: { reply: RunReply; run: LiveRun }) {
         </div>
       </div>
       <GoOn reply={reply} state={state}>
-        <a className="act border-night-line text-white" href={`/orders/${reply.run.orderId}/record`}>
+        <a className="act border-night-line text-white" href={stationHref(reply.run.orderId, 'record')}>
           See the record
         </a>
         <button type="button" className={`act border-night-line text-white ${last ? '' : 'opacity-40'}`} disabled={!last} onClick={undo}>

@@ -2,7 +2,7 @@
 import { type ReactNode, useState } from 'react';
 import type { RunReply } from '../../contract';
 import { changesBetween } from '../../core/advice';
-import { nextPrint } from '../../core/log';
+import { nextPrint, stationHref } from '../../core/log';
 import { asLeft, type RunState } from '../../core/run';
 import { Fault } from '../../ui/Fault';
 import { useOperator } from '../../ui/operator';
@@ -24,7 +24,7 @@ export function GoOn({ reply, state, children }: { reply: RunReply; state: RunSt
   const { start, fault } = useStartRun(orderId);
   const next = order && nextPrint(order.order.lines, order.lines, { lineId, printKey });
   const card = cards?.find((one) => one.lineId === next?.line.id && one.printKey === next?.print.key)?.card;
-  const look = next && next.lamp !== 'clear' ? `/orders/${orderId}/card?line=${next.line.id}&print=${next.print.key}` : null;
+  const look = next && next.lamp !== 'clear' ? stationHref(orderId, 'card', { lineId: next.line.id, printKey: next.print.key }) : null;
   const go = () => {
     if (next && !look && performance.now() - shownAt > SLIP_MS)
       void start({ lineId: next.line.id, printKey: next.print.key, operator: operators.includes(operator) ? operator : '' });

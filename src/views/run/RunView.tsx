@@ -1,6 +1,6 @@
 /** Station Run of an order: dark, one cue, the whole screen is the button. */
 import { useRef } from 'react';
-import { finishedPieces } from '../../core/log';
+import { finishedPieces, stationHref } from '../../core/log';
 import { Island, Pending, useRoute } from '../../ui/query';
 import { RunScreen } from './RunScreen';
 
@@ -45,10 +45,7 @@ function NothingRuns({ orderId, lineId, left }: { orderId: string; lineId: strin
       <p className="py-3 text-night-soft">
         {left > 0 ? `${left} pieces are left. Look at the card once more and start from there.` : 'Every piece has been pressed.'}
       </p>
-      <a
-        className="act border-amber text-amber"
-        href={left > 0 ? `/orders/${orderId}/card${lineId ? `?line=${lineId}` : ''}` : `/orders/${orderId}/record`}
-      >
+      <a className="act border-amber text-amber" href={stationHref(orderId, left > 0 ? 'card' : 'record', { lineId })}>
         {left > 0 ? 'Open the card' : 'See the record'}
       </a>
     </div>

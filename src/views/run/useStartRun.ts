@@ -1,5 +1,7 @@
 /** Starts a run of a print, or goes back to the one that is open, and turns to the press. */
+
 import { useRef } from 'react';
+import { stationHref } from '../../core/log';
 import { forgetAct } from '../../ui/acts';
 import { newId } from '../../ui/newId';
 import { useWrite, write } from '../../ui/write';
@@ -28,7 +30,7 @@ export function useStartRun(orderId: string) {
     const id = asked.openRunId ?? ids.current[print];
     if (await save({ ...asked, id })) {
       forgetAct();
-      goTo(`/orders/${orderId}/run?line=${asked.lineId}&run=${id}`);
+      goTo(stationHref(orderId, 'run', { lineId: asked.lineId, runId: id }));
     } else starting.current = false;
   };
   return { start, fault };

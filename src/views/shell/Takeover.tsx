@@ -1,14 +1,16 @@
 /** A press whose time is up takes over whatever page is open, until somebody goes to it or puts it off. */
+
 import { navigate } from 'astro:transitions/client';
 import { useEffect, useRef, useState } from 'react';
 import type { Rail } from '../../contract';
+import { stationHref } from '../../core/log';
 import { useSecondsTo } from '../../ui/clock';
 import { piecesOrScrap } from '../../ui/pieces';
 import { keptSounds, playTone } from '../../ui/tones';
 
 type RunNow = Rail['runs'][number];
 
-export const runHref = ({ orderId, lineId, runId }: RunNow): string => `/orders/${orderId}/run?line=${lineId}&run=${runId}`;
+export const runHref = ({ orderId, lineId, runId }: RunNow): string => stationHref(orderId, 'run', { lineId, runId });
 
 export function Takeover({ runs }: { runs: readonly RunNow[] }) {
   const closed = runs.flatMap((run) => run.clocks.filter(({ phase }) => phase === 'closed').map((clock) => ({ run, clock })));
@@ -16,7 +18,7 @@ export function Takeover({ runs }: { runs: readonly RunNow[] }) {
   const [putOff, setPutOff] = useState<number | null>(null);
   const here = ({ orderId, runId }: RunNow) => {
     const shown = new URLSearchParams(location.search).get('run');
-    return location.pathname === `/orders/${orderId}/run` && (shown === null || shown === runId);
+    return location.pathname === stationHref(orderId, 'run') && (shown === null || shown === runId);
   };
   const due = closed.find(({ run, clock }) => clock.dueAt <= now && clock.dueAt !== putOff && !here(run));
   return due ? <Due key={due.clock.dueAt} run={due.run} pieces={due.clock.pieces} onPutOff={() => setPutOff(due.clock.dueAt)} /> : null;
