@@ -1,8 +1,10 @@
 /** The shop: the one database connection of the server process, opened at first use. */
+
 import { existsSync } from 'node:fs';
 import { join } from 'node:path';
 import { appFolder, migrationsFolder } from './app';
 import { ownClocks, steadyClock } from './clock';
+import { dayOf } from './day';
 import { holdShop, makeShop, openShop, realPath, type Shop } from './db';
 import { log } from './http/log';
 import { loadDemoShop } from './stores/demoShop';
@@ -23,7 +25,7 @@ export const shopPath = (): string => realPath(process.env.TIDY_BEACON_DB || joi
 function fill({ db }: Pick<Shop, 'db'>): void {
   const demo = process.env.TIDY_BEACON_DEMO;
   if (demo) loadDemoShop(db, demo, new Date());
-  else beginShop(db, new Date().toISOString().slice(0, 10));
+  else beginShop(db, dayOf(Date.now()));
 }
 
 const hasHouse = ({ sqlite }: Pick<Shop, 'sqlite'>): boolean =>

@@ -12,10 +12,10 @@ import * as blankRoute from '../pages/api/v1/shelf/blanks/[id]';
 import * as testedRoute from '../pages/api/v1/shelf/tested/[id]';
 import * as matrixRoute from '../pages/api/v1/tested-matrix';
 import * as paperRoute from '../pages/api/v1/tested-matrix.pdf';
+import { dayOf } from './day';
 import { shop } from './shop';
 import { inputOf, readFacts } from './stores/cards';
 import { findOrder } from './stores/orders';
-import { dayOf } from './stores/pressRecords';
 import { readShelf } from './stores/shelf';
 import { testFaults } from './stores/tested';
 

@@ -1,34 +1,23 @@
 /** Days as the shop says them. */
-
-const WEEKDAYS = ['Sun', 'Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat'];
-const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
-const DAY_MS = 86_400_000;
-
-const startOf = (day: Date) => new Date(day.getFullYear(), day.getMonth(), day.getDate());
-const fromIso = (iso: string) => new Date(`${iso}T00:00:00`);
+import { differenceInCalendarDays, format, formatISO, parseISO } from 'date-fns';
 
 /** `Fri 12 Dec` */
-export const dayText = (day: Date): string => `${WEEKDAYS[day.getDay()]} ${day.getDate()} ${MONTHS[day.getMonth()]}`;
-export const isoDayText = (iso: string): string => dayText(fromIso(iso));
+export const dayText = (day: Date): string => format(day, 'EEE d MMM');
+export const isoDayText = (iso: string): string => dayText(parseISO(iso));
 
 /** `today`, `tomorrow`, `in 5 days`, `3 days late` */
 export function dueText(iso: string, today: Date): string {
-  const days = Math.round((fromIso(iso).getTime() - startOf(today).getTime()) / DAY_MS);
+  const days = differenceInCalendarDays(parseISO(iso), today);
   if (days === 0) return 'today';
   if (days === 1) return 'tomorrow';
   return days > 0 ? `in ${days} days` : `${-days} ${days === -1 ? 'day' : 'days'} late`;
 }
 
 /** `2026-12-12` in the shop's own calendar. */
-export function isoDay(day: Date): string {
-  return `${day.getFullYear()}-${String(day.getMonth() + 1).padStart(2, '0')}-${String(day.getDate()).padStart(2, '0')}`;
-}
+export const isoDay = (day: Date): string => formatISO(day, { representation: 'date' });
 
 /** `Tue 24 Nov 15:09` */
-export function instantText(ms: number): string {
-  const at = new Date(ms);
-  return `${dayText(at)} ${String(at.getHours()).padStart(2, '0')}:${String(at.getMinutes()).padStart(2, '0')}`;
-}
+export const instantText = (ms: number): string => format(ms, 'EEE d MMM HH:mm');
 
 /** `24 min`, and from two hours on `3 h`: an estimate, not a promise. */
 export function workText(minutes: number): string {

@@ -9,6 +9,7 @@ import type { APIRoute } from 'astro';
 import { STALE_AFTER_ALL } from '../../contract/paths';
 import { migrationsFolder } from '../app';
 import { keptCopies, keptCopy, swapIn, takeBackup } from '../backup';
+import { dayOf } from '../day';
 import { shop } from '../shop';
 import { inWorker } from '../work/pool';
 import { workFolder } from '../workFolder';
@@ -21,7 +22,7 @@ import { attachment, streamed } from './streamed';
 const RESTORE_LIMIT = 4 * 1024 ** 3;
 
 /** `tidy-beacon-2026-11-25.beacon`: the day says which is which. */
-const nameFor = (now: Date) => `tidy-beacon-${now.toISOString().slice(0, 10)}.beacon`;
+const nameFor = (now: Date) => `tidy-beacon-${dayOf(now)}.beacon`;
 
 export const backupReply: APIRoute = async ({ request }) => {
   let remove: (() => void) | null = null;

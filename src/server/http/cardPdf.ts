@@ -1,4 +1,5 @@
 /** The card on paper: one page to hang at the press, usable when the tablet is dead. */
+
 import PDFDocument from 'pdfkit';
 import { z } from 'zod';
 import { type Card, type ClosingFigures, closingsOfCard, letteringOf, resolve, writtenWords } from '../../core/card';
@@ -7,6 +8,7 @@ import { COVER_SHEETS } from '../../core/heat';
 import type { House } from '../../core/house';
 import { sidedWords } from '../../core/materials';
 import { formatDuration, formatForHouse, formatQuantity, type HouseUnits, type Phrase, phraseText } from '../../core/units';
+import { dayOf } from '../day';
 import { inputOf, readFacts } from '../stores/cards';
 import { findOrder } from '../stores/orders';
 import type { Db } from '../stores/perShop';
@@ -255,7 +257,7 @@ export async function cardFile(
   const facts = readFacts(db);
   const card = resolve(inputOf(facts, order, line, print));
   const pdf = await cardPdf(
-    { card, orderName: order.name, due: order.due, house: facts.house, printedOn: new Date().toISOString().slice(0, 10) },
+    { card, orderName: order.name, due: order.due, house: facts.house, printedOn: dayOf(Date.now()) },
     query.data.paper,
   );
   return { bytes: new Uint8Array(pdf), name: `card-${line.size}-${sidedWords(print)}.pdf`, type: 'application/pdf' };

@@ -1,8 +1,10 @@
 /** Own transfers on own fabrics on paper, to hang beside the press: set value and time of each, its lamp, what was tested in bold. */
+
 import PDFDocument from 'pdfkit';
 import { z } from 'zod';
 import type { Matrix } from '../../core/advice';
 import { formatDuration, formatQuantity } from '../../core/units';
+import { dayOf } from '../day';
 import type { Db } from '../stores/perShop';
 import { matrixFor } from '../stores/tested';
 import { lampShape } from './lampShape';
@@ -116,6 +118,6 @@ export async function matrixFile(db: Db, asked: Record<string, string>): Promise
   if (!query.success) throw invalid(query.error, 'Query');
   const { press, paper } = query.data;
   const matrix = matrixFor(db, press);
-  const bytes = new Uint8Array(await matrixPdf(matrix, paper, new Date().toISOString().slice(0, 10)));
+  const bytes = new Uint8Array(await matrixPdf(matrix, paper, dayOf(Date.now())));
   return { bytes, name: `transfers-on-fabrics-${matrix.press.name}.pdf`, type: 'application/pdf' };
 }

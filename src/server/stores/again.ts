@@ -1,10 +1,13 @@
 /** A past pressing opened again: with the card as it was, and as a new order that repeats it. */
+
 import { randomUUID } from 'node:crypto';
+import { addDays } from 'date-fns';
 import { changesSince, choicesToRepeat } from '../../core/advice';
 import { type Card, resolve } from '../../core/card';
 import type { Pressing } from '../../core/log';
 import { POSITIONS, sidedWords } from '../../core/materials';
 import type { Line, Order, Print } from '../../core/order';
+import { dayOf } from '../day';
 import { Refusal } from '../http/problem';
 import { type Facts, inputOf, readFacts } from './cards';
 import { frozenCard } from './frozenCards';
@@ -113,7 +116,7 @@ export function againReply(db: Db, id: string, now: Date) {
   const { setC: _, ...choices } = print.choices;
   const fresh = resolve(inputOf(facts, { lines: [line] }, line, print));
   const repeated = { ...print, choices: choicesToRepeat(card, fresh, fresh.set.byHand ? print.choices : choices) };
-  const due = new Date(now.getFullYear(), now.getMonth(), now.getDate() + DUE_IN_DAYS, 12).toISOString().slice(0, 10);
+  const due = dayOf(addDays(now, DUE_IN_DAYS));
   const order: Order = {
     id: randomUUID(),
     name: `${pressing.orderName.slice(0, 73)}, again`,

@@ -1,4 +1,5 @@
 /** Cards: worked out from what the shop holds now. */
+
 import type { ComputeCard } from '../../contract/schemas';
 import { type HeatWay, heatWays, type WayOut, waysOut } from '../../core/advice';
 import { type Card, lampAndMinutes, resolve } from '../../core/card';
@@ -8,11 +9,12 @@ import { type Line, type Order, type Print, pressingOrder, topLayer } from '../.
 import type { FoundCheck, FoundSlips, PlatenMap, Press, UseSince } from '../../core/press';
 import { pressStage } from '../../core/sheet';
 import type { LampState } from '../../core/window';
+import { dayOf } from '../day';
 import { notFound } from '../http/problem';
 import { readHouse } from './house';
 import { learnedShifts } from './learned';
 import { type Db, perShop, remember } from './perShop';
-import { asLogged, dayOf, latestChecks, latestMaps, latestSlips } from './pressRecords';
+import { asLogged, latestChecks, latestMaps, latestSlips } from './pressRecords';
 import { markOf, whileSame } from './revisions';
 import { listPresses, readShelf, type Shelf } from './shelf';
 import { usesSince } from './uses';

@@ -1,7 +1,9 @@
 /** Loads the demo shop from its folder into a new database; due days and past runs are offsets from the day it is loaded. */
+
 import { createHash } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { addDays, addHours, startOfDay, subDays } from 'date-fns';
 import { z } from 'zod';
 import type { Stage } from '../../core/card';
 import { HouseSchema } from '../../core/house';
@@ -11,6 +13,7 @@ import { OrderSchema } from '../../core/order';
 import { PressSchema } from '../../core/press';
 import { apply, type Lot, lotOf, planOf, type RunEvent, type RunFact, replay, SPOIL_REASONS } from '../../core/run';
 import { ProductSchema, TestedSchema } from '../../core/sheet';
+import { dayOf } from '../day';
 import { aids, blanks, fabrics, house, presses, products, tested } from '../db/schema';
 import { readHouse } from './house';
 import { findOrder, putOrder, removeOrder } from './orders';
@@ -72,10 +75,7 @@ export function loadDemoShop(db: Db, folder: string, today: Date): void {
   for (const order of demoOrders.filter((one) => one.removed)) removeOrder(db, order.id, today.getTime());
 }
 
-const dayFrom = (today: Date, days: number): string => {
-  const day = new Date(today.getFullYear(), today.getMonth(), today.getDate() + days, 12);
-  return `${day.getFullYear()}-${String(day.getMonth() + 1).padStart(2, '0')}-${String(day.getDate()).padStart(2, '0')}`;
-};
+const dayFrom = (today: Date, days: number): string => dayOf(addDays(today, days));
 
 /** A fixed id from words, so that the demo is the same every time. */
 const idFrom = (words: string): string => {
@@ -86,7 +86,7 @@ const idFrom = (words: string): string => {
 type DemoPiece = z.output<typeof DemoRun>['pieces'][number];
 /** Plays a past run to its end, or stops it after the pieces it names; its events and pressings are stored once it is over. */
 function playRun(db: Db, demo: z.output<typeof DemoRun>, today: Date): void {
-  let at = new Date(today.getFullYear(), today.getMonth(), today.getDate() - demo.daysAgo, demo.hour).getTime();
+  let at = addHours(startOfDay(subDays(today, demo.daysAgo)), demo.hour).getTime();
   const { run, card } = startRun(db, demo.id, demo, at);
   const plan = planOf(run, card);
   const events: RunEvent[] = [];

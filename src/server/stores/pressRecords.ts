@@ -1,4 +1,5 @@
 /** What was found out about presses: written once, read as the press’s report and as the maps cards are worked out from. */
+
 import { isDeepStrictEqual } from 'node:util';
 import { and, asc, desc, eq, sql } from 'drizzle-orm';
 import type { Unreadable } from '../../contract/schemas';
@@ -27,6 +28,7 @@ import {
   refined,
   type Survey,
 } from '../../core/press';
+import { dayOf } from '../day';
 import { pressAmendments, pressRecords, runEvents, runs } from '../db/schema';
 import { notFound, Refusal } from '../http/problem';
 import { type Db, perShop, remember } from './perShop';
@@ -35,13 +37,6 @@ import { markOf, whileSame } from './revisions';
 import { find, list, type Versioned } from './versioned';
 
 const DAY_MS = 86_400_000;
-
-/** Day of an instant in the server's own time, ISO. */
-export const dayOf = (at: number): string => {
-  const day = new Date(at);
-  const two = (n: number) => String(n).padStart(2, '0');
-  return `${day.getFullYear()}-${two(day.getMonth() + 1)}-${two(day.getDate())}`;
-};
 
 const platenOf = (press: Press, id: string) => platensOf(press).find((one) => one.id === id);
 

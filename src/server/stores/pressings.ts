@@ -1,4 +1,5 @@
 /** The log: pressings are only ever added; what came later is read beside them. */
+import { addDays, parseISO } from 'date-fns';
 import { and, count, desc, eq, gte, lt, type SQL, sql } from 'drizzle-orm';
 import type { Unreadable } from '../../contract/schemas';
 import { PRESSING_READER } from '../../core/formats';
@@ -77,10 +78,7 @@ const wordsOf = (p: Pressing): string =>
   ).join(' ')} `;
 
 /** Midnight a day begins, or the one after it, in the server's own time. */
-const dayStart = (iso: string, days = 0): number => {
-  const [year = 0, month = 1, day = 1] = iso.split('-').map(Number);
-  return new Date(year, month - 1, day + days).getTime();
-};
+const dayStart = (iso: string, days = 0): number => addDays(parseISO(iso), days).getTime();
 
 /** Everything asked for but the words. */
 function filters({ orderId, outcome, fabric, product, press, from, to, before, beforeId }: Omit<LogQuery, 'limit'>): SQL[] {

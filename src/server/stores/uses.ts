@@ -1,4 +1,5 @@
 /** Uses: what each press has been through since it was measured, from the log. */
+import { parseISO } from 'date-fns';
 import { and, count, eq, gte } from 'drizzle-orm';
 import type { Press, UseSince } from '../../core/press';
 import { pressings } from '../db/schema';
@@ -12,7 +13,7 @@ export function usesSince(db: Db, presses: readonly Press[], found: readonly { p
   return presses.flatMap(({ id, name, calibration }) => {
     const days = new Set([...(calibration ? [calibration.on] : []), ...found.filter((one) => one.pressId === id).map((one) => one.on)]);
     return [...days].map((on) => {
-      const since = new Date(`${on}T00:00`).getTime();
+      const since = parseISO(on).getTime();
       const row = db
         .select({ n: count() })
         .from(pressings)

@@ -1,5 +1,6 @@
 /** Orders: begin a new one, and every order that is on the bench. */
 
+import { addDays } from 'date-fns';
 import { useState } from 'react';
 import { call, ProblemError } from '../../contract';
 import { stationHref } from '../../core/log';
@@ -26,7 +27,7 @@ export function Orders({ initialName = '' }: { initialName?: string }) {
 function NewOrder({ initialName }: { initialName: string }) {
   const [name, setName] = useState(initialName);
   const [customer, setCustomer] = useState('');
-  const [due, setDue] = useState(() => isoDay(new Date(Date.now() + 2 * 86_400_000)));
+  const [due, setDue] = useState(() => isoDay(addDays(new Date(), 2)));
   const [id] = useState(newId);
   const { save, pending, fault } = useWrite(() =>
     write('putOrder', { params: { id }, body: { id, name, customer, due, note: '', lines: [] } }),
