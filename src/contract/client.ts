@@ -29,6 +29,9 @@ export type Args<N extends RouteName> = Part<'params', Params<N>> &
 
 /** An answer that has not come by then never will: a network that is gone without a word holds a question for ever, ms. */
 const PATIENCE_MS = 30_000;
+/** What the server works on for so long as it allows is waited for longer: given up and asked again it would begin anew each time. */
+const LONG_MS = 130_000;
+const TAKES_LONG: readonly RouteName[] = ['orderCards', 'whichTransfer', 'testedMatrix', 'measuringWorth'];
 
 /**
  * Calls a route.
@@ -43,7 +46,7 @@ export async function call<N extends RouteName>(name: N, args: Args<N>): Promise
   if (body !== undefined) headers['content-type'] = 'application/json';
   if (ifMatch !== undefined) headers['if-match'] = `"${ifMatch}"`;
   const patience = new AbortController();
-  const late = setTimeout(() => patience.abort(), PATIENCE_MS);
+  const late = setTimeout(() => patience.abort(), TAKES_LONG.includes(name) ? LONG_MS : PATIENCE_MS);
   try {
     const { signal } = patience;
     const sent = body === undefined ? {} : { body: JSON.stringify(body) };

@@ -39,6 +39,20 @@ describe('the typed client', () => {
     vi.stubGlobal('fetch', async () => Promise.reject(new TypeError('network')));
     await expect(call('bench', {})).rejects.toBeInstanceOf(AwayError);
   });
+  it('waits as long for what takes long as the server works on it, and gives up on the rest sooner', async () => {
+    vi.useFakeTimers();
+    vi.stubGlobal('fetch', (_: string, { signal }: RequestInit) => {
+      return new Promise((__, fail) => signal?.addEventListener('abort', () => fail(new Error('aborted'))));
+    });
+    const gone: string[] = [];
+    call('bench', {}).catch(() => gone.push('bench'));
+    call('testedMatrix', { query: { press: 'p' } }).catch(() => gone.push('matrix'));
+    await vi.advanceTimersByTimeAsync(119_000);
+    expect(gone).toEqual(['bench']);
+    await vi.advanceTimersByTimeAsync(12_000);
+    expect(gone).toEqual(['bench', 'matrix']);
+    vi.useRealTimers();
+  });
   it('makes a problem of a reply that is none', async () => {
     answer(502, '<html>bad gateway</html>');
     await expect(call('bench', {})).rejects.toThrow('The server answered 502.');
