@@ -46,21 +46,24 @@ export interface Seen {
  */
 export async function work(page: Page, on: (seen: Seen) => string | null | Promise<string | null>): Promise<void> {
   const button = page.locator('button[data-cue]');
+  const look = () =>
+    button.evaluate((b) => [b.getAttribute('data-cue') ?? '', b.textContent ?? '', b.querySelector('[data-piece]')?.textContent ?? '']);
   for (let i = 0; i < 400; i++) {
     await page.locator('button[data-cue], [data-done]').first().waitFor();
     if (await page.locator('[data-done]').isVisible()) return;
-    const [state, words, piece] = await button.evaluate((b) => [
-      b.getAttribute('data-cue') ?? '',
-      b.textContent ?? '',
-      b.querySelector('[data-piece]')?.textContent ?? '',
-    ]);
+    const [state, words, piece] = await look();
     const verb = VERBS.find((one) => words?.startsWith(one)) ?? words ?? '';
     const key = await on({ verb, piece: piece ?? '' });
     if (key === 'stop') return;
     if (key === 'wait') await page.waitForTimeout(200);
     else if (key !== null) await page.keyboard.press(key);
     else if (state === 'running') await page.keyboard.press('o');
-    else await space(page);
+    else {
+      // a clock may have turned the cue to other work meanwhile: hands look before they act
+      await page.waitForTimeout(650);
+      const now = await look();
+      if (VERBS.find((one) => now[1]?.startsWith(one)) === verb && now[2] === piece) await page.keyboard.press('Space');
+    }
     await page.waitForTimeout(120);
   }
   throw new Error('the work came to no end');
