@@ -69,8 +69,10 @@ export type RouteName = keyof typeof PATHS;
 export type WriteName = { [N in RouteName]: (typeof PATHS)[N][0] extends 'PUT' | 'DELETE' ? N : never }[RouteName];
 
 const ORDERS = ['order', 'orderCards', 'bench'] as const;
-const SHELF = ['shelf', ...ORDERS, 'testedMatrix'] as const;
-const PRESSES = ['presses', 'pressReport', ...ORDERS, 'rail'] as const;
+/** What is judged by shelf, presses and house. */
+const JUDGED = [...ORDERS, 'testedMatrix', 'measuringWorth'] as const;
+const SHELF = ['shelf', ...JUDGED] as const;
+const PRESSES = ['presses', 'pressReport', ...JUDGED, 'rail'] as const;
 
 /** What each write makes stale: the page that wrote fetches it again, and every other open page is told of it. */
 export const STALE_AFTER = {
@@ -85,7 +87,7 @@ export const STALE_AFTER = {
   putPress: PRESSES,
   putPressRecord: PRESSES,
   putPressAmendment: PRESSES,
-  putHouse: ['house', ...ORDERS, 'learned'],
+  putHouse: ['house', ...JUDGED, 'learned'],
   putRun: ['order', 'bench', 'rail'],
   // its run is told by its steps
   putRunEvent: ['bench', 'rail'],
