@@ -6,6 +6,7 @@ import { availableParallelism } from 'node:os';
 import { join } from 'node:path';
 import { MessageChannel } from 'node:worker_threads';
 import { Piscina } from 'piscina';
+import { STARTING_HOUSE } from '../../core/house';
 import { appFolder } from '../app';
 import { Refusal } from '../http/problem';
 import type { JudgedRoute } from './jobs';
@@ -59,7 +60,7 @@ function poolOf(name: PoolName): Piscina<Task, Done> {
   const { threads, megabytes, waiting } = LIMITS[name];
   const pool = new Piscina<Task, Done>({
     filename: workerFile(),
-    minThreads: name === 'shop' ? 1 : 0,
+    minThreads: name === 'shop' || name === 'cards' ? 1 : 0,
     maxThreads: threads,
     maxQueue: waiting,
     // threads begin in about a third of a second; between a page's questions they stay
@@ -138,5 +139,20 @@ export async function inWorkerTelling(
 /** A long list, made in a thread as it is taken; one moment of the shop. @returns `end` lets the thread go before the list is at its end */
 export const listInWorker = (path: string, ask: ListAsk) => takePieces((port) => inWorker({ do: 'list', path, ask, port }));
 
-/** Begins the thread that pages wait for, so that the first of them does not wait for it to begin. */
-export const warmUp = (): void => void poolOf('shop');
+/** Questions whose example cards go through most of a judgement. */
+const WARMS_UP = ['coverWhenAllowed', 'layers', 'obstruction'] as const;
+
+/**
+ * Begins the threads that pages wait for, so that the first of them does not wait for it to begin. The one that judges cards
+ * judges a few at once: a new thread takes ten times as long for its first card as for its hundredth.
+ */
+export function warmUp(): void {
+  poolOf('shop');
+  for (const rule of WARMS_UP) {
+    const asked = { params: {}, query: {}, text: JSON.stringify({ rule, house: STARTING_HOUSE }), ifMatch: null };
+    // nobody waits for it: where it fails, so will the first question, and say so
+    poolOf('cards')
+      .run({ do: 'compute', route: 'computeSchool', asked })
+      .catch(() => undefined);
+  }
+}
