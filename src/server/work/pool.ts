@@ -140,7 +140,7 @@ export async function inWorkerTelling(
 export const listInWorker = (path: string, ask: ListAsk) => takePieces((port) => inWorker({ do: 'list', path, ask, port }));
 
 /** Questions whose example cards go through most of a judgement. */
-const WARMS_UP = ['coverWhenAllowed', 'layers', 'obstruction'] as const;
+const WARMS_UP = ['coverWhenAllowed', 'layers', 'obstruction', 'secondPress', 'prePress', 'loading'] as const;
 
 /**
  * Begins the threads that pages wait for, so that the first of them does not wait for it to begin. The one that judges cards
