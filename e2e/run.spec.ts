@@ -383,3 +383,28 @@ test('a kept step that cannot be taken is told on whatever page is open, until i
   await page.waitForTimeout(800);
   await expect(told).toHaveCount(0);
 });
+
+test('a press of Space just as a clock turns the cue to other work does nothing; a moment later it does', async ({ page }) => {
+  await page.goto('/orders/order-guide-tees/card?line=line-guide-m');
+  await start(page);
+  await work(page, ({ verb, piece }) => (verb === 'Load' && piece.includes('2') ? 'stop' : null));
+  const button = page.locator('button[data-cue]');
+  // hands that meant to load the second piece, at the very moment at which the first is warm
+  const cued = await button.evaluate(
+    (one) =>
+      new Promise<string>((seen) => {
+        // on a slow machine it may be there already, and there is nothing to be seen
+        if (one.textContent?.startsWith('Peel')) return seen('Peel');
+        new MutationObserver((_, watch) => {
+          const is = document.querySelector('button[data-cue]')?.textContent ?? '';
+          if (!is.startsWith('Peel')) return;
+          watch.disconnect();
+          document.body.dispatchEvent(new KeyboardEvent('keydown', { key: ' ', code: 'Space', bubbles: true }));
+          setTimeout(() => seen(document.querySelector('button[data-cue]')?.textContent ?? ''), 300);
+        }).observe(one.ownerDocument.body, { subtree: true, childList: true, characterData: true });
+      }),
+  );
+  expect(cued).toMatch(/^Peel/);
+  await advance(page, /^Peel/);
+  await cue(page, /^Look it over|^Load/);
+});

@@ -1,5 +1,5 @@
 /** Pressing: the cue with its clock and what comes next, set values and stack, the cooling lane, and the keys. */
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useMemo, useRef, useState } from 'react';
 import type { RunReply } from '../../contract';
 import { cooling, cueOf, factOf, following, type RunFact, standing, styleOf } from '../../core/run';
 import { useSecondsTo } from '../../ui/clock';
@@ -19,12 +19,11 @@ import { useCueSounds, useSounds } from './useCueSounds';
 import { usePhoto } from './usePhoto';
 import type { LiveRun } from './useRun';
 import { useRunKeys } from './useRunKeys';
+import { useTurned } from './useTurned';
 import { cueWords } from './words';
 
 /** A second press of Space within this time after the last is a slip of the hand, ms. */
 const SLIP_MS = 600;
-/** A hand that comes so soon after a clock turned the cue to other work meant what stood there before, ms. */
-const TURNED_MS = 500;
 const NO_LAYERS: [] = [];
 
 /** A closing carries what the press's readout says as it closes. */
@@ -70,27 +69,18 @@ export function Pressing({ reply, run, readoutC }: { reply: RunReply; run: LiveR
   const [sounds, nextSounds] = useSounds();
   useCueSounds(state, cue, run.refusal, sounds);
   const lastAct = useRef(0);
-  // what is cued, and since when, where it was not this hand that turned it there from other work
-  const shown = useRef({ cued: '', act: cue.act, turnedAt: Number.NEGATIVE_INFINITY });
-  const byHand = useRef(true);
-  const cued = `${cue.act} ${cue.stage} ${cue.pieces.join(' ')}`;
-  useEffect(() => {
-    if (shown.current.cued === cued) return;
-    const turned = shown.current.act !== null && !byHand.current;
-    shown.current = { cued, act: cue.act, turnedAt: turned ? performance.now() : Number.NEGATIVE_INFINITY };
-    byHand.current = false;
-  }, [cued, cue.act]);
+  const turned = useTurned(cue);
   const last = standing(run.events).at(-1);
   const happen = (fact: RunFact) => {
     setPicked(null);
     setEarly(false);
-    byHand.current = true;
+    turned.byHand();
     run.happen(fact);
   };
   const photo = usePhoto(run.happen);
   const about = cue.pieces[0] === undefined ? {} : { piece: cue.pieces[0] };
   const act = () => {
-    if (performance.now() - lastAct.current < SLIP_MS || performance.now() - shown.current.turnedAt < TURNED_MS) return;
+    if (performance.now() - lastAct.current < SLIP_MS || turned.justNow()) return;
     if (cue.act === null) return setEarly(cue.early !== null);
     lastAct.current = performance.now();
     happen(read(factOf(cue, cue.act), readoutC));

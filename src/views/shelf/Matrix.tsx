@@ -164,7 +164,7 @@ function Field({ cell, unit, label, on, onChoose }: FieldProps) {
       {!held && (
         <span className={`figure leading-tight ${cell.testedOn ? 'font-bold' : ''}`}>
           {formatQuantity(cell.setC, unit)}
-          <span className="block font-sans text-xs text-soft">
+          <span className="block font-sans text-xs text-soft tracking-normal [word-spacing:normal]">
             {formatDuration(cell.timeS)}
             {cell.testedOn ? ', tested' : ''}
           </span>
