@@ -39,7 +39,7 @@ export interface Further {
   kind: ChosenStage;
   /** What its sheet asks for; null: it is done at the press stage's heat. */
   tempC: Allowed | null;
-  /** Null: no blank lies in the press yet. */
+  /** Null: no blank lies in the press yet, or it is a mere tack, which the press stage on top of it speaks for. */
   onCloth: OnCloth | null;
   /** Chosen for this print or kept by the house, °C; null: neither. */
   ownC: number | null;
