@@ -17,6 +17,7 @@ import { chanceFrom } from './requests';
 const STATIONS = Number(process.env.STATIONS ?? 100);
 const SECONDS = Number(process.env.SECONDS ?? 120);
 const PRESSINGS = Number(process.env.PRESSINGS ?? 100_000);
+const FORMATS = (process.env.FORMATS ?? 'csv,json').split(',');
 const EXPORTED = Number(process.env.EXPORTED ?? 1_000_000);
 /** A station goes on to the next step, and looks at a page, after about so long, ms. */
 const STEP_MS = 8000;
@@ -65,7 +66,8 @@ const open = (await json(shop, 'rail')).runs.length;
 
 let going = true;
 let steps: number[] = [];
-let reads: { path: string; ms: number }[] = [];
+let reads: { path: string; ms: number; at: number }[] = [];
+let workBegun = performance.now();
 const wrong = new Map<string, number>();
 const fault = (what: string) => wrong.set(what, (wrong.get(what) ?? 0) + 1);
 
@@ -78,7 +80,8 @@ async function read(path: string): Promise<void> {
   } catch (error) {
     fault(`${path} ${error}`);
   }
-  reads.push({ path, ms: performance.now() - begun });
+  const now = performance.now();
+  reads.push({ path, ms: now - begun, at: (begun - workBegun) / 1000 });
 }
 
 /** Hears the change stream as a page does, and asks for the rail, all changes of a second together. */
@@ -170,6 +173,8 @@ function say(what: string, seconds: number, wantedStep: number, wantedRead: numb
     byPath.set(name, [...(byPath.get(name) ?? []), ms]);
   }
   console.log(`  ${[...byPath].map(([name, ms]) => `${name} ${percentile(sorted(ms), 0.99).toFixed(0)} of ${ms.length}`).join(', ')}`);
+  const slowest = [...reads].sort((a, b) => b.ms - a.ms).slice(0, 6);
+  console.log(`  slowest ${slowest.map(({ path, ms, at }) => `${path} ${ms.toFixed(0)} ms at ${at.toFixed(1)} s`).join(', ')}`);
   for (const [one, n] of wrong) console.log(`  wrong ${n} times: ${one}`);
 }
 
@@ -181,6 +186,7 @@ async function work(during: () => Promise<void>): Promise<number> {
   const hearing = Array.from({ length: STATIONS }, () => hear(stop.signal).catch(() => undefined));
   const working = Array.from({ length: STATIONS }, (_, n) => [press(n), look(n)]).flat();
   const begun = performance.now();
+  workBegun = begun;
   await during();
   const took = (performance.now() - begun) / 1000;
   going = false;
@@ -215,7 +221,7 @@ if (EXPORTED > PRESSINGS) {
   console.log(
     `Each page once after the start with ${EXPORTED} pressings, the slowest in ${Math.max(...reads.map(({ ms }) => ms)).toFixed(0)} ms`,
   );
-  for (const format of ['csv', 'json']) {
+  for (const format of FORMATS) {
     const before = status();
     let [most, bytes, first] = [0, 0, 0];
     const took = await work(async () => {

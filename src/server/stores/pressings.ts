@@ -117,23 +117,35 @@ function commonAmong(db: Db, asked: readonly string[]): string[] {
   return asked.filter((word) => sample.filter((one) => one.words.includes(` ${word}`)).length > COMMON_SHARE * sample.length);
 }
 
+/** Records that have all of some words, at most one past `MOST_COUNTED`. */
+const countOfWords = (db: Db, asked: readonly string[]): number =>
+  db.get<{ n: number }>(
+    sql`SELECT count(*) AS n FROM (SELECT rowid FROM pressing_words WHERE pressing_words MATCH ${matchOf(asked)} LIMIT ${MOST_COUNTED + 1})`,
+  ).n;
+
+/** How the words of a query are looked for. */
+interface WordSearch {
+  where: SQL[];
+  /** Every record is read on the way back from the newest; else the index gives those that can be meant. */
+  walked: boolean;
+}
+
 /**
  * The condition for words.
  *
  * Words that few records have are found through the full-text index and sorted; words that many have are met often on
  * the way back from the newest, so for those the records are walked instead.
  */
-function wordsCondition(db: Db, asked: readonly string[]): SQL[] {
+function wordSearch(db: Db, { q = '' }: Pick<LogQuery, 'q'>): WordSearch {
+  const asked = words(q);
+  // signs alone are no words, and no record has them
+  if (asked.length === 0) return { where: q.trim() === '' ? [] : [sql`0`], walked: false };
   const common = commonAmong(db, asked);
   const walked = (some: readonly string[]) => some.map((word) => sql`instr(${pressings.words}, ${` ${word}`}) > 0`);
   const rare = asked.filter((word) => !common.includes(word));
-  if (rare.length === 0) return walked(common);
-  const match = matchOf(rare);
-  const found = db.get<{ n: number }>(
-    sql`SELECT count(*) AS n FROM (SELECT rowid FROM pressing_words WHERE pressing_words MATCH ${match} LIMIT ${MOST_COUNTED + 1})`,
-  );
-  if (found.n > MOST_COUNTED) return walked(asked);
-  return [sql`pressings.seq IN (SELECT rowid FROM pressing_words WHERE pressing_words MATCH ${match})`, ...walked(common)];
+  if (rare.length === 0 || countOfWords(db, rare) > MOST_COUNTED) return { where: walked(asked), walked: true };
+  const found = sql`pressings.seq IN (SELECT rowid FROM pressing_words WHERE pressing_words MATCH ${matchOf(rare)})`;
+  return { where: [found, ...walked(common)], walked: false };
 }
 
 /** Amendments of a record in the order they came, as one JSON list. */
@@ -144,35 +156,35 @@ export function logWalk(db: Db, query: Omit<LogQuery, 'limit'>): { sql: string; 
   return db
     .select({ id: pressings.id, text: sql<string>`pressings.doc`.as('text'), later: LATER.as('later') })
     .from(pressings)
-    .where(and(...askedWords(db, query), ...filters(query)))
+    .where(and(...wordSearch(db, query).where, ...filters(query)))
     .orderBy(desc(pressings.endedAt), desc(pressings.seq))
     .toSQL();
 }
 
-/** The condition for the words of a query. */
-function askedWords(db: Db, { q = '' }: Pick<LogQuery, 'q'>): SQL[] {
-  const sought = words(q);
-  // signs alone are no words, and no record has them
-  return sought.length === 0 && q.trim() !== '' ? [sql`0`] : wordsCondition(db, sought);
+/** How many records a query finds, at most one past `MOST_COUNTED`. Common words alone are counted in their index: a walk would read every record. */
+function countFound(db: Db, query: LogQuery, { where, walked }: WordSearch): number {
+  const narrowed = filters(query);
+  if (walked && narrowed.length === 0) return countOfWords(db, words(query.q ?? ''));
+  const counted = db
+    .select({ one: sql`1` })
+    .from(pressings)
+    .where(and(...where, ...narrowed))
+    .limit(MOST_COUNTED + 1)
+    .as('counted');
+  return db.select({ n: count() }).from(counted).get()?.n ?? 0;
 }
 
 /** Newest first; `more` says whether older ones are left; `total` stops one past `MOST_COUNTED`. */
 export function searchLog(db: Db, query: LogQuery): { pressings: Logged[]; total: number; more: boolean; unreadable: Unreadable[] } {
-  const asked = askedWords(db, query);
+  const search = wordSearch(db, query);
   const rows = db
     .select({ id: pressings.id, text: textOf(pressings.doc) })
     .from(pressings)
-    .where(and(...asked, ...filters(query)))
+    .where(and(...search.where, ...filters(query)))
     .orderBy(desc(pressings.endedAt), desc(pressings.seq))
     .limit(query.limit + 1)
     .all();
-  const counted = db
-    .select({ one: sql`1` })
-    .from(pressings)
-    .where(and(...asked, ...filters({ ...query, before: undefined, beforeId: undefined })))
-    .limit(MOST_COUNTED + 1)
-    .as('counted');
-  const total = db.select({ n: count() }).from(counted).get()?.n ?? 0;
+  const total = countFound(db, { ...query, before: undefined, beforeId: undefined }, search);
   const page = readAll<Pressing>(PRESSING_READER, 'pressing', rows.slice(0, query.limit));
   return { pressings: withAmendments(db, page.docs), total, more: rows.length > query.limit, unreadable: page.unreadable };
 }

@@ -62,6 +62,18 @@ describe('the demo shop', () => {
       on,
       closings: 2 * since,
     });
+    // counted on from there as the log grows, and each day for itself
+    const { db } = fresh((one) => loadDemoShop(one.db, join(process.cwd(), 'demo'), TODAY));
+    const closings = () => usesSince(db, presses, maps).map((one) => one.closings);
+    const before = closings();
+    const [known] = searchLog(db, { press: 'Swing-away', limit: 1 }).pressings;
+    if (!known) throw new Error('the demo log has no pressing on the swing-away');
+    const { amendments: _, withdrawn: __, ...pressing } = known;
+    ['Swing-away', 'Swing-away', 'another press'].forEach((pressName, i) => {
+      addPressing(db, { ...pressing, pressName, id: `00000000-0000-4000-8000-00000000000${i}`, endedAt: TODAY.getTime() }, false);
+    });
+    const pressIds = usesSince(db, presses, maps).map((one) => one.pressId);
+    expect(closings()).toEqual(before.map((n, i) => n + (pressIds[i] === 'press-swing' ? 4 : 0)));
   });
   it('whose house changes while cards are judged gives cards of the new house to who asks next', () => {
     const { db } = fresh((one) => loadDemoShop(one.db, join(process.cwd(), 'demo'), TODAY));

@@ -11,7 +11,7 @@ import { appFolder } from '../app';
 import { Refusal } from '../http/problem';
 import type { JudgedRoute } from './jobs';
 import { takePieces } from './pieces';
-import type { Done, DoneOf, ListAsk, Task } from './task';
+import type { Done, DoneOf, ListAsk, Task, ThreadData } from './task';
 
 /** What a kind of task may take. */
 interface Limits {
@@ -21,18 +21,20 @@ interface Limits {
   megabytes: number;
   /** Tasks that wait for their turn; more are told to come again. */
   waiting: number;
+  /** How far its threads stand back: the request thread is at 0; 19 takes what nobody else wants (`os.setPriority`). */
+  nice: number;
 }
 
 const spare = Math.max(1, availableParallelism() - 1);
 /** Apart from each other, so that none of them makes another wait. */
 const LIMITS = {
-  compute: { threads: Math.min(2, spare), seconds: 20, megabytes: 512, waiting: 64 },
-  shop: { threads: 1, seconds: 60, megabytes: 1024, waiting: 256 },
+  compute: { threads: Math.min(2, spare), seconds: 20, megabytes: 512, waiting: 64, nice: 2 },
+  shop: { threads: 1, seconds: 60, megabytes: 1024, waiting: 256, nice: 2 },
   // whole cards of a large order take long: the bench does not wait for them
-  cards: { threads: 1, seconds: 120, megabytes: 1024, waiting: 64 },
+  cards: { threads: 1, seconds: 120, megabytes: 1024, waiting: 64, nice: 2 },
   // as long as its reader takes; one that takes nothing for a minute is let go (http/incoming.ts)
-  list: { threads: 2, seconds: 7200, megabytes: 512, waiting: 8 },
-  file: { threads: 1, seconds: 600, megabytes: 2048, waiting: 4 },
+  list: { threads: 2, seconds: 7200, megabytes: 512, waiting: 8, nice: 19 },
+  file: { threads: 1, seconds: 600, megabytes: 2048, waiting: 4, nice: 19 },
 } satisfies Record<string, Limits>;
 type PoolName = keyof typeof LIMITS;
 
@@ -57,9 +59,10 @@ function poolOf(name: PoolName): Piscina<Task, Done> {
   holder[HELD] ??= new Map();
   const known = holder[HELD].get(name);
   if (known) return known;
-  const { threads, megabytes, waiting } = LIMITS[name];
+  const { threads, megabytes, waiting, nice } = LIMITS[name];
   const pool = new Piscina<Task, Done>({
     filename: workerFile(),
+    workerData: { nice } satisfies ThreadData,
     minThreads: name === 'shop' || name === 'cards' ? 1 : 0,
     maxThreads: threads,
     maxQueue: waiting,

@@ -58,3 +58,9 @@ export type Done =
   | { refused: Refused }
   /** Nobody's fault but ours. */
   | { fault: { message: string; stack: string } };
+
+/** What a thread is told when it begins. */
+export interface ThreadData {
+  /** How far it stands back for others (`os.setPriority`). */
+  nice: number;
+}

@@ -1,6 +1,6 @@
 /** A worker thread: does one task after the other, with a reading connection of its own. Built into a file of its own (scripts/worker.mjs). */
 import { setPriority } from 'node:os';
-import type { MessagePort } from 'node:worker_threads';
+import { type MessagePort, workerData } from 'node:worker_threads';
 import { keptReading, openForReading } from '../db/reading';
 import type { Answer, Asked } from '../http/answer';
 import { inputOf, outgoing } from '../http/answer';
@@ -13,11 +13,11 @@ import type { Db } from '../stores/perShop';
 import { shopJson } from '../stores/shopExport';
 import { COMPUTED, type ComputedRoute, JUDGED, type JudgedRoute } from './jobs';
 import { sendPieces } from './pieces';
-import type { Done, ListAsk, Task } from './task';
+import type { Done, ListAsk, Task, ThreadData } from './task';
 
 // on Linux this is the thread's own: the request thread goes first
 try {
-  setPriority(10);
+  setPriority((workerData as ThreadData).nice);
 } catch {
   // not allowed here; then they share
 }
