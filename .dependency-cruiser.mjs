@@ -18,7 +18,7 @@ const CORE = [
   ['log'],
   ['formats'],
 ];
-const PURE_PACKAGES = ['zod', 'clipper2-ts', 'csv-parse', 'csv-stringify'];
+const PURE_PACKAGES = ['zod', 'clipper2-ts', 'csv-parse', 'csv-stringify', 'simple-statistics', 'lru-cache'];
 
 const layer = (name, from, to) => ({ name, severity: 'error', from: { path: from }, to: { path: to } });
 /** A test may come to what it tests by all that lies above it. */

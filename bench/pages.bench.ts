@@ -5,17 +5,17 @@ import { chromium } from '@playwright/test';
 import { Shop } from '../e2e/shop';
 
 const PAGES: [string, string, number][] = [
-  ['Bench', '/', 220],
-  ['Orders', '/orders', 220],
-  ['Lines', '/orders/order-guide-tees', 220],
-  ['Card', '/orders/order-guide-tees/card', 220],
+  ['Bench', '/', 240],
+  ['Orders', '/orders', 240],
+  ['Lines', '/orders/order-guide-tees', 240],
+  ['Card', '/orders/order-guide-tees/card', 240],
   ['Run', '/orders/order-guide-tees/run', 150],
-  ['Record', '/orders/order-guide-tees/record', 220],
-  ['Presses', '/presses', 220],
-  ['Shelf', '/shelf', 220],
-  ['Log', '/log', 220],
+  ['Record', '/orders/order-guide-tees/record', 240],
+  ['Presses', '/presses', 240],
+  ['Shelf', '/shelf', 240],
+  ['Log', '/log', 240],
   ['Heat bench', '/heat-bench?order=order-guide-tees&line=line-guide-m&print=a', 280],
-  ['House', '/house', 220],
+  ['House', '/house', 240],
 ];
 
 const shop = await Shop.open();

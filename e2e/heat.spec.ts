@@ -71,13 +71,13 @@ test('a map is drawn rough at once and then fine, can be stopped, and the first 
   await page.getByLabel('Up').selectOption('base');
   await page.getByRole('button', { name: 'Draw the map' }).click();
   const map = page.getByRole('img', { name: /of the map is sound/ });
-  await expect(map).toHaveAttribute('width', '10');
+  await expect(map).toHaveAttribute('data-steps', '10');
   await page.getByRole('button', { name: 'Stop' }).click();
   await expect(page.getByText('Stopped. What stands here is the rough map.')).toBeVisible();
   await page.getByLabel('Across').selectOption('time');
   await page.getByLabel('Up').selectOption('temperature');
   await page.getByRole('button', { name: 'Draw the map' }).click();
-  await expect(map).toHaveAttribute('width', '60');
+  await expect(map).toHaveAttribute('data-steps', '60');
   await page.getByRole('tab', { name: 'First pieces of a day' }).click();
   await expect(page.getByRole('region', { name: 'First pieces' }).getByRole('row')).toHaveCount(9);
 });

@@ -7,16 +7,21 @@
  *   ───┴────┴────┴──▁▃▆█▆▃▁──┴────┴────┴────┴────┴───
  *                 ▲ set
  */
+import { area } from 'd3-shape';
 import { useId, useRef } from 'react';
+import { useFocusRing } from 'react-aria/useFocusRing';
+import { useSlider, useSliderThumb } from 'react-aria/useSlider';
+import { useSliderState } from 'react-stately/useSliderState';
 import { bandOf } from '../core/press';
-import { formatFigure, formatForHouse, formatQuantity, type HouseUnits, snap, toShown, UNITS } from '../core/units';
+import { formatFigure, formatForHouse, formatQuantity, type HouseUnits, snap, toInside, toShown, UNITS } from '../core/units';
 import { marginsAt, smallestMargin, type Window } from '../core/window';
-import { axisTicks, onAxis, rampColour } from './ramp';
+import { AXIS, axisTicks, onAxis, rampColour } from './ramp';
 import { useWidth } from './useWidth';
 
 const HEIGHT = 148;
 const BASE_Y = 84;
 const PAD = 14;
+const FORMAT = new Intl.NumberFormat('en');
 /** Sides that are drawn as a line. */
 const LINES = [
   ['dye', 'dye'],
@@ -36,29 +41,31 @@ interface WindowBarProps {
 export function WindowBar({ window: w, bracket, setC, house, onMove }: WindowBarProps) {
   const [ref, width] = useWidth<HTMLDivElement>();
   return (
-    <div ref={ref} className="w-full" style={{ height: HEIGHT }}>
-      {width > 0 && <Drawing w={w} bracket={bracket} setC={setC} house={house} width={width} onMove={onMove} />}
+    <div ref={ref} className="relative w-full" style={{ height: HEIGHT }}>
+      {width > 0 && (
+        <>
+          <Drawing w={w} bracket={bracket} setC={setC} house={house} width={width} />
+          {onMove && <Grip w={w} setC={setC} house={house} width={width} onMove={onMove} />}
+        </>
+      )}
     </div>
   );
 }
 
-function Drawing({
-  w,
-  bracket,
-  setC,
-  house,
-  width,
-  onMove,
-}: {
+/** Where a temperature stands across the bar, px. */
+const acrossOf = (width: number) => (tempC: number) => PAD + onAxis(tempC) * (width - 2 * PAD);
+
+interface DrawingProps {
   w: Window;
   bracket: string;
   setC: number;
   house: HouseUnits;
   width: number;
-  onMove: ((setC: number) => void) | undefined;
-}) {
+}
+
+function Drawing({ w, bracket, setC, house, width }: DrawingProps) {
   const hatch = useId();
-  const x = (tempC: number) => PAD + onAxis(tempC) * (width - 2 * PAD);
+  const x = acrossOf(width);
   const sideOf = (side: string) => w.bounds.find((b) => b.side === side);
   const bound = (side: string) => sideOf(side)?.surfaceC;
   const low = bound('sheet low') ?? 0;
@@ -108,7 +115,7 @@ function Drawing({
         {bracket}
       </text>
       <Delivered x={x} low={lowC} mid={mid} high={highC} />
-      <Handle w={w} setC={setC} x={x} width={width} house={house} onMove={onMove} />
+      <Handle w={w} setC={setC} x={x} width={width} />
     </svg>
   );
 }
@@ -188,10 +195,12 @@ const HILL = { points: 24, sds: 3, topY: 47, sdsInBand: 1.96 } as const;
 function Delivered({ x, low, mid, high }: { x: (t: number) => number; low: number; mid: number; high: number }) {
   const gradient = useId();
   const sd = Math.max(0.4, (high - low) / 2 / HILL.sdsInBand);
-  const points = Array.from({ length: HILL.points + 1 }, (_, i) => {
-    const z = -HILL.sds + (2 * HILL.sds * i) / HILL.points;
-    return `${x(mid + z * sd).toFixed(1)} ${(BASE_Y - (BASE_Y - HILL.topY) * Math.exp((-z * z) / 2)).toFixed(1)}`;
-  });
+  const zs = Array.from({ length: HILL.points + 1 }, (_, i) => -HILL.sds + (2 * HILL.sds * i) / HILL.points);
+  const hill = area<number>()
+    .x((z) => x(mid + z * sd))
+    .y0(BASE_Y)
+    .y1((z) => BASE_Y - (BASE_Y - HILL.topY) * Math.exp((-z * z) / 2))
+    .digits(1);
   return (
     <g>
       <defs>
@@ -200,7 +209,7 @@ function Delivered({ x, low, mid, high }: { x: (t: number) => number; low: numbe
           <stop offset="1" stopColor={rampColour(mid + HILL.sds * sd)} />
         </linearGradient>
       </defs>
-      <path d={`M${points.join('L')}`} fill={`url(#${gradient})`} stroke="var(--color-ink)" strokeWidth="1.5" />
+      <path d={hill(zs) ?? ''} fill={`url(#${gradient})`} stroke="var(--color-ink)" strokeWidth="1.5" />
       <line x1={x(mid)} x2={x(mid)} y1={HILL.topY} y2={BASE_Y} stroke="var(--color-ink)" strokeWidth="2.5" />
     </g>
   );
@@ -220,63 +229,13 @@ function describe(w: Window, setC: number, house: HouseUnits): string {
   return `set ${formatQuantity(setC, unit)}, surface ${formatQuantity(lowC, unit)} to ${formatQuantity(highC, unit)}, ${room}`;
 }
 
-function Handle({
-  w,
-  setC,
-  x,
-  width,
-  house,
-  onMove,
-}: {
-  w: Window;
-  setC: number;
-  x: (t: number) => number;
-  width: number;
-  house: HouseUnits;
-  onMove: ((setC: number) => void) | undefined;
-}) {
-  const dragging = useRef(false);
-  const { unit, step, minC, maxC } = w.settable;
-  const clamp = (t: number) => snap(Math.min(maxC, Math.max(minC, t)), unit, step);
-  const nudge = (steps: number) => onMove?.(clamp(setC + (steps * step * (unit === 'F' ? 5 : 9)) / 9));
-  const keys: Record<string, number> = { ArrowRight: 1, ArrowUp: 1, ArrowLeft: -1, ArrowDown: -1, PageUp: 5, PageDown: -5 };
-  const at = x(setC);
-  const drag = (event: React.PointerEvent<SVGGElement>) => {
-    if (!dragging.current) return;
-    const left = event.currentTarget.ownerSVGElement?.getBoundingClientRect().left ?? 0;
-    const share = (event.clientX - left - PAD) / (width - 2 * PAD);
-    onMove?.(clamp(90 + share * 135));
-  };
-  const slider = onMove
-    ? {
-        role: 'slider',
-        tabIndex: 0,
-        'aria-label': 'Set value',
-        'aria-valuemin': Math.round(toShown(minC, unit)),
-        'aria-valuemax': Math.round(toShown(maxC, unit)),
-        'aria-valuenow': Math.round(toShown(setC, unit)),
-        'aria-valuetext': describe(w, setC, house),
-        onKeyDown: (event: React.KeyboardEvent) => {
-          const steps = keys[event.key];
-          if (steps === undefined) return;
-          event.preventDefault();
-          nudge(steps);
-        },
-        onPointerDown: (event: React.PointerEvent<SVGGElement>) => {
-          dragging.current = true;
-          event.currentTarget.setPointerCapture(event.pointerId);
-        },
-        onPointerMove: drag,
-        onPointerUp: () => {
-          dragging.current = false;
-        },
-      }
-    : {};
+function Handle({ w, setC, x, width }: Pick<DrawingProps, 'w' | 'setC' | 'width'> & { x: (t: number) => number }) {
+  const { unit } = w.settable;
   const { midC } = bandOf(w, setC);
+  const at = x(setC);
   const anchor = at > width - 90 ? 'end' : at < 90 ? 'start' : 'middle';
   return (
-    <g {...slider} className={onMove ? 'cursor-ew-resize' : ''}>
-      <rect x={at - 26} y={BASE_Y - 4} width="52" height="52" fill="transparent" />
+    <g>
       {Math.abs(midC - setC) > 0.4 && (
         <path d={`M${at} ${BASE_Y + 2}L${x(midC)} ${BASE_Y - 1}`} stroke="var(--color-teal)" strokeWidth="2" />
       )}
@@ -285,5 +244,60 @@ function Handle({
         set <tspan className="figure">{formatFigure(setC, unit)}</tspan> {UNITS[unit].symbol}
       </text>
     </g>
+  );
+}
+
+/** Side of what a finger takes hold of, px. */
+const GRIP = 52;
+
+/** What is taken hold of over the drawn handle: dragged, or moved by keys in the steps of the press. */
+function Grip({
+  w,
+  setC,
+  house,
+  width,
+  onMove,
+}: Pick<DrawingProps, 'w' | 'setC' | 'house' | 'width'> & { onMove: (setC: number) => void }) {
+  const track = useRef<HTMLDivElement>(null);
+  const input = useRef<HTMLInputElement>(null);
+  const { unit, step, minC, maxC } = w.settable;
+  const inSteps = (tempC: number) => step * Math.round(toShown(tempC, unit) / step);
+  // no further than the axis is drawn
+  const ends = { minValue: inSteps(Math.max(minC, AXIS.lowC)), maxValue: inSteps(Math.min(maxC, AXIS.highC)) };
+  const state = useSliderState({
+    ...ends,
+    step,
+    value: inSteps(setC),
+    onChange: (shown: number) => onMove(snap(toInside(shown, unit), unit, step)),
+    numberFormatter: FORMAT,
+    label: 'Set value',
+  });
+  const { groupProps, trackProps: _, labelProps: __ } = useSlider({ ...ends, step, 'aria-label': 'Set value' }, state, track);
+  const { thumbProps, inputProps } = useSliderThumb({ index: 0, trackRef: track, inputRef: input, 'aria-label': 'Set value' }, state);
+  const { focusProps, isFocusVisible } = useFocusRing();
+  const words = { 'aria-valuetext': describe(w, setC, house) };
+  const x = acrossOf(width);
+  const left = x(toInside(ends.minValue, unit));
+  return (
+    <div {...groupProps}>
+      <div
+        ref={track}
+        className="pointer-events-none absolute"
+        style={{ left, width: x(toInside(ends.maxValue, unit)) - left, top: BASE_Y, height: 1 }}
+      />
+      <div
+        {...thumbProps}
+        className={`absolute cursor-ew-resize touch-none ${isFocusVisible ? 'outline-2 outline-teal' : ''}`}
+        style={{ left: x(setC) - GRIP / 2, top: BASE_Y - 4, width: GRIP, height: GRIP }}
+      >
+        <input
+          {...inputProps}
+          {...focusProps}
+          {...words}
+          ref={input}
+          className="pointer-events-none absolute inset-0 size-full opacity-0"
+        />
+      </div>
+    </div>
   );
 }

@@ -29,7 +29,7 @@ function refusalOf(fields: Record<string, string>): ProblemError | null {
 /** Nothing typed is let go when the values are set anew. */
 const KEEP = { keepDefaultValues: true, keepErrors: true, keepIsSubmitted: true, keepSubmitCount: true, keepTouched: true } as const;
 
-interface DocForm<T> {
+interface DocForm<T, Taken = T> {
   doc: T;
   /** Whether it differs from what it began as. */
   dirty: boolean;
@@ -39,19 +39,30 @@ interface DocForm<T> {
   patch: (part: Partial<T>) => void;
   /** The whole document anew, where a change takes fields away. */
   replace: (doc: T) => void;
+  /** Begins anew, with nothing refused yet. */
+  begin: (start: T) => void;
   /** Begins anew from another, with what is typed on top of it. */
   rebase: (start: T, doc: T) => void;
-  /** Handed in: `onTaken` gets what the schema takes. */
-  submit: (onTaken: (doc: T) => unknown) => Promise<void>;
+  /** Handed in: `onTaken` gets what the schema takes, `onRefused` what it refuses by field. */
+  submit: (onTaken: (doc: Taken) => unknown, onRefused?: (fields: Record<string, string>) => void) => Promise<void>;
+  /** The same, as the handler of a form element. */
+  handle: (
+    onTaken: (doc: Taken) => unknown,
+    onRefused?: (fields: Record<string, string>) => void,
+  ) => (event: { preventDefault: () => void }) => void;
 }
 
 /**
- * @param schema what the document must be
+ * @param schema what the document must be; what is empty while it is typed may be null in `start`
  * @param start what the form begins from
  * @param tidied what is judged and handed in instead of what was typed: without its empty entries, say
  */
-export function useDocForm<T extends FieldValues>(schema: z.ZodType<T>, start: T, tidied: (doc: T) => T = (doc) => doc): DocForm<T> {
-  const judge = zodResolver(schema as z.ZodType<T, T>, undefined, { raw: true });
+export function useDocForm<T extends FieldValues, Taken = T>(
+  schema: z.ZodType<Taken>,
+  start: T,
+  tidied: (doc: T) => T = (doc) => doc,
+): DocForm<T, Taken> {
+  const judge = zodResolver(schema as unknown as z.ZodType<T, T>, undefined, { raw: true });
   const form = useForm<T, unknown, T>({
     defaultValues: start as DefaultValues<T>,
     resolver: (values, context, options) => judge(tidied(values), context, options),
@@ -61,6 +72,13 @@ export function useDocForm<T extends FieldValues>(schema: z.ZodType<T>, start: T
   const fields = flattened(errors);
   // once something was refused, each change is judged at once
   const judgeAgain = () => void (isSubmitted && form.trigger());
+  const submit: DocForm<T, Taken>['submit'] = (onTaken, onRefused) =>
+    form.handleSubmit(
+      async (taken) => {
+        await onTaken(taken as unknown as Taken);
+      },
+      (refused) => onRefused?.(flattened(refused)),
+    )();
   return {
     doc,
     dirty: isDirty,
@@ -74,12 +92,15 @@ export function useDocForm<T extends FieldValues>(schema: z.ZodType<T>, start: T
       form.reset(next, KEEP);
       judgeAgain();
     },
+    begin: (from) => form.reset(from),
     rebase: (from, next) => {
       form.reset(from, { keepErrors: true, keepIsSubmitted: true });
       form.reset(next, KEEP);
     },
-    submit: async (onTaken) => {
-      await form.handleSubmit((taken) => onTaken(taken))();
+    submit,
+    handle: (onTaken, onRefused) => (event) => {
+      event.preventDefault();
+      void submit(onTaken, onRefused);
     },
   };
 }

@@ -1,7 +1,7 @@
-/** The one temperature axis and the one colour ramp of the app. */
+/** The one temperature axis and the one colour ramp of the app. Every page has it: no drawing package for six lines. */
 
 /** Both ends of the axis, °C. */
-const AXIS = { lowC: 90, highC: 225 } as const;
+export const AXIS = { lowC: 90, highC: 225 } as const;
 
 /** Position on the axis, 0 to 1, kept inside it. */
 export const onAxis = (tempC: number): number => Math.min(1, Math.max(0, (tempC - AXIS.lowC) / (AXIS.highC - AXIS.lowC)));
@@ -24,7 +24,7 @@ export function rampColour(tempC: number): string {
   const [t0, from] = STOPS[i - 1] ?? [0, [0, 0, 0] as const];
   const [t1, to] = STOPS[i] ?? [1, [0, 0, 0] as const];
   const share = (t - t0) / (t1 - t0);
-  return `rgb(${from.map((c, k) => Math.round(c + ((to[k] ?? c) - c) * share)).join(' ')})`;
+  return `rgb(${from.map((c, k) => Math.round(c + ((to[k] ?? c) - c) * share)).join(', ')})`;
 }
 
 /** Round values to mark on the axis in a unit, as °C. */

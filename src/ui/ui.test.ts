@@ -46,8 +46,8 @@ describe('the one temperature axis', () => {
     }
   });
   it('has a colour for every temperature, the same outside its ends', () => {
-    expect(rampColour(90)).toBe('rgb(122 146 158)');
-    expect(rampColour(160)).toBe('rgb(226 138 52)');
+    expect(rampColour(90)).toBe('rgb(122, 146, 158)');
+    expect(rampColour(160)).toBe('rgb(226, 138, 52)');
     expect(rampColour(-40)).toBe(rampColour(90));
     expect(rampColour(900)).toBe(rampColour(225));
   });

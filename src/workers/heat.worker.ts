@@ -2,11 +2,24 @@
 import { expose } from 'comlink';
 import { type Deal, type Outcome, type Played, play, SITUATIONS } from '../core/advice';
 import { type Allowed, baseWarming, type Doubt, type Series, series } from '../core/heat';
-import { adhesiveOfAsk, bandOfAsk, correctAsk, type HeatAsk, peelOfAsk, type Seen, type SweepAsk, see, sweepRows } from '../core/heatBench';
+import {
+  adhesiveOfAsk,
+  bandOfAsk,
+  correctAsk,
+  faultOfAsk,
+  type HeatAsk,
+  peelOfAsk,
+  type Seen,
+  type SweepAsk,
+  see,
+  sweepRows,
+} from '../core/heatBench';
 
 const QUICK = { resolution: 0.4, toleranceK: 0.1 } as const;
 
 const api = {
+  /** What is wrong with a question; null: nothing. */
+  fault: faultOfAsk,
   see: (ask: HeatAsk, doubt: Doubt): { seen: Seen; band: ReturnType<typeof bandOfAsk> } => ({
     seen: see(ask),
     band: bandOfAsk(ask, doubt),

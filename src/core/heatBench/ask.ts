@@ -40,6 +40,12 @@ function contradicts({ adhesive, limits }: Pick<HeatAsk, 'adhesive' | 'limits'>,
 
 export const HeatAskSchema = HeatAskFields.superRefine(contradicts);
 
+/** What is wrong with a question, in words; null: it can be worked out. */
+export function faultOfAsk(ask: unknown): string | null {
+  const { error } = HeatAskSchema.safeParse(ask);
+  return error ? (error.issues[0]?.message ?? 'This cannot be worked out.') : null;
+}
+
 const span = (low: number, high: number, what: string, unit: string) =>
   z
     .object({ min: figure(low, high, `The least ${what}`, unit), max: figure(low, high, `The most ${what}`, unit) })

@@ -1,7 +1,7 @@
 /** Learn: how far the bond a card reckons is off on one press with one transfer, from how its pressings came out. */
 import type { LearnedShift } from '../draft';
 import { SOUND } from '../heat';
-import { normalCdf } from '../numerics';
+import { normalCdf, quantileOfDensity } from '../numerics';
 import type { Pressing } from './pressing';
 
 /** How a piece came out, as far as that tells of its bond. */
@@ -27,6 +27,7 @@ const LIFTS_UNDER = 0.8;
 
 const STEP = 0.005;
 const REACH = 0.75;
+const EVEN = { first: -REACH, step: STEP };
 const GRID = Array.from({ length: Math.round((2 * REACH) / STEP) + 1 }, (_, i) => -REACH + i * STEP);
 
 /** Logarithms of the bonds between one outcome and the next, weakest first. */
@@ -47,17 +48,6 @@ export interface ShiftPosterior {
   low: number;
   high: number;
   n: number;
-}
-
-/** Value below which a share of the weight lies, on straight lines between grid points. */
-function quantile(weights: readonly number[], share: number): number {
-  let sum = 0;
-  for (let i = 0; i < weights.length; i++) {
-    const weight = weights[i] as number;
-    if (sum + weight >= share) return (GRID[i] as number) + STEP * ((share - sum) / weight - 0.5);
-    sum += weight;
-  }
-  return REACH;
 }
 
 /**
@@ -87,7 +77,13 @@ export function shiftAfter(evidence: readonly Evidence[]): ShiftPosterior {
   const weights = raw.map((one) => one / total);
   const mean = weights.reduce((sum, weight, i) => sum + weight * (GRID[i] as number), 0);
   const variance = weights.reduce((sum, weight, i) => sum + weight * ((GRID[i] as number) - mean) ** 2, 0);
-  return { mean, sd: Math.sqrt(variance), low: quantile(weights, 0.05), high: quantile(weights, 0.95), n: evidence.length };
+  return {
+    mean,
+    sd: Math.sqrt(variance),
+    low: quantileOfDensity(weights, 0.05, EVEN),
+    high: quantileOfDensity(weights, 0.95, EVEN),
+    n: evidence.length,
+  };
 }
 
 /** How a pressing came out, as far as heat and pressure are to thank or to blame; null: it tells nothing of them. */

@@ -1,4 +1,5 @@
 /** Where prints really came to lie, measured after pressing, and whether somebody’s always lie off the same way. */
+import { mean, sampleStandardDeviation } from 'simple-statistics';
 import { z } from 'zod';
 
 /** How far off its place a print lies: to the right as it lies, down, mm; and turned clockwise, degrees. */
@@ -43,10 +44,10 @@ const T95 = [12.71, 4.3, 3.18, 2.78, 2.57, 2.45, 2.36, 2.31, 2.26, 2.23];
 
 function lean(values: readonly number[]): Lean {
   const n = values.length;
-  const mean = values.reduce((sum, v) => sum + v, 0) / n;
-  if (n < 2) return { mean, sure: false };
-  const sd = Math.sqrt(values.reduce((sum, v) => sum + (v - mean) ** 2, 0) / (n - 1));
-  return { mean, sure: Math.abs(mean) > ((T95[n - 2] ?? 2) * sd) / Math.sqrt(n) };
+  const middle = mean([...values]);
+  if (n < 2) return { mean: middle, sure: false };
+  const sd = sampleStandardDeviation([...values]);
+  return { mean: middle, sure: Math.abs(middle) > ((T95[n - 2] ?? 2) * sd) / Math.sqrt(n) };
 }
 
 /**

@@ -4,5 +4,6 @@ export { erfcx } from './erfcx';
 export { fixedNormals } from './fixedNormals';
 export { interpolate } from './interpolate';
 export { logNormalCdf, mixtureCdf, mixtureMoments, mixtureQuantile, type NormalPart, normalCdf } from './mixture';
+export { quantileOfDensity, quantileOfSorted } from './quantile';
 export { remembered } from './remembered';
 export { rootOf } from './root';

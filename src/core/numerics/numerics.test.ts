@@ -10,6 +10,8 @@ import {
   mixtureMoments,
   mixtureQuantile,
   normalCdf,
+  quantileOfDensity,
+  quantileOfSorted,
   remembered,
   rootOf,
 } from './index';
@@ -102,6 +104,26 @@ describe('normal distributions and mixtures of them', () => {
     const { mean, sd } = mixtureMoments(parts);
     expect(mean).toBeCloseTo(-1.5, 12);
     expect(sd ** 2).toBeCloseTo(0.75 * (1 + 2.5 ** 2) + 0.25 * (2.5 ** 2 + 7.5 ** 2), 9);
+  });
+});
+
+describe('quantiles', () => {
+  it('of figures in order run from the least to the greatest, straight between two of them', () => {
+    expect([0, 0.25, 0.5, 0.9, 1].map((share) => quantileOfSorted([1, 2, 4, 8, 16], share))).toEqual([1, 2, 4, 12.8, 16]);
+    expect(quantileOfSorted([7], 0.3)).toBe(7);
+  });
+  it('of a density on a grid are those of the normal it stands for', () => {
+    const [first, step] = [-5, 0.01];
+    const heights = Array.from({ length: 1001 }, (_, i) => Math.exp(-((first + i * step) ** 2) / 2));
+    const whole = heights.reduce((sum, one) => sum + one, 0);
+    const weights = heights.map((one) => one / whole);
+    for (const [share, z] of [
+      [0.05, -1.6449],
+      [0.5, 0],
+      [0.95, 1.6449],
+    ] as const)
+      expect(quantileOfDensity(weights, share, { first, step })).toBeCloseTo(z, 3);
+    expect(quantileOfDensity([0.5, 0.4], 0.95, { first, step })).toBeCloseTo(first + step, 9);
   });
 });
 

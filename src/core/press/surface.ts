@@ -3,7 +3,7 @@
  * be for what a press is set to. A press nobody measured is one of all presses; a survey narrows that same belief.
  */
 import { z } from 'zod';
-import { fixedNormals, pivotedCholesky, remembered } from '../numerics';
+import { fixedNormals, pivotedCholesky, quantileOfSorted, remembered } from '../numerics';
 import { type Area, alike, distance, nodesOf, type Place, PRIOR } from './platenFit';
 import type { Offset, Press } from './press';
 
@@ -23,14 +23,6 @@ export const SURE = 1.96;
 export const PARTS = { most: 16, enoughK2: 0.02 } as const;
 const DRAWS = fixedNormals(PARTS.most, 48);
 const TENTH = 0.1;
-
-/** The value a share of sorted figures lies below, straight between two of them. */
-function quantile(sorted: Float64Array, share: number): number {
-  const at = share * (sorted.length - 1);
-  const i = Math.floor(at);
-  const [a, b] = [sorted[i] as number, sorted[Math.min(sorted.length - 1, i + 1)] as number];
-  return a + (at - i) * (b - a);
-}
 
 function momentsOf(values: readonly number[]): Normal {
   const meanK = values.reduce((sum, value) => sum + value, 0) / values.length;
@@ -52,8 +44,8 @@ export function tenthsOf(places: readonly { meanK: number; parts: readonly numbe
       surface[i] = sum;
     });
     surface.sort();
-    cool?.push(quantile(surface, TENTH));
-    hot?.push(quantile(surface, 1 - TENTH));
+    cool?.push(quantileOfSorted(surface, TENTH));
+    hot?.push(quantileOfSorted(surface, 1 - TENTH));
     most?.push(surface.at(-1) as number);
   }
   return { coolest: momentsOf(cool ?? []), hottest: momentsOf(hot ?? []), most: momentsOf(most ?? []) };

@@ -1,5 +1,5 @@
 /** Warm-up, cooling and recovery of a platen: one warm lump with a heater, losing to the room. */
-
+import { median } from 'simple-statistics';
 import { z } from 'zod';
 
 /** Specific heat of the aluminium a platen is made of, J/kgK. */
@@ -94,13 +94,13 @@ export function canBeTrue(heater: Heater, time: LoggedTime): boolean {
  * What was not logged stays as it is, and a time that cannot be true is passed over.
  */
 export function refined(heater: Heater, logged: readonly LoggedTime[]): Heater {
-  const median = (values: number[]) => [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)];
+  const middleOf = (values: number[]) => (values.length > 0 ? median(values) : undefined);
   const times = logged.filter((time) => canBeTrue(heater, time));
   const losses = times.filter(({ fromC, toC }) => toC < fromC).map((time) => lossShown(heater, time));
-  const lossWK = median(losses);
+  const lossWK = middleOf(losses);
   const settled = { ...heater, lossWK: lossWK === undefined ? heater.lossWK : Math.min(lossWK, MOST_LOSS_WK) };
   const powers = times.filter(({ fromC, toC }) => toC > fromC).map((time) => powerShown(settled, time));
-  return { ...settled, powerW: Math.min(median(powers) ?? heater.powerW, MOST_W) };
+  return { ...settled, powerW: Math.min(middleOf(powers) ?? heater.powerW, MOST_W) };
 }
 
 /** What one closing takes. */

@@ -1,4 +1,5 @@
 /** After the run: what happened against the plan, and what to change next time, with the evidence. */
+import { mean } from 'simple-statistics';
 import type { Card } from '../card';
 import { type House, type HouseSetting, houseSetting } from '../house';
 import type { SpoilReason } from './events';
@@ -93,11 +94,10 @@ function peelsOf(worked: readonly Worked[]): PeelTimes[] {
   return (['hot', 'warm', 'cold'] as const).flatMap((peel) => {
     const own = all.filter((one) => one.peel === peel);
     if (own.length === 0) return [];
-    const mean = (of: (one: DonePeel) => number) => own.reduce((sum, one) => sum + of(one), 0) / own.length;
     return {
       peel,
-      plannedS: mean(({ plannedS }) => plannedS),
-      meanS: mean(({ tookS }) => tookS),
+      plannedS: mean(own.map(({ plannedS }) => plannedS)),
+      meanS: mean(own.map(({ tookS }) => tookS)),
       n: own.length,
       late: own.filter(({ plannedS, tookS, untilS }) => tookS > (untilS ?? plannedS + PEEL_LATE_S[peel])).length,
       early: own.filter(({ plannedS, tookS }) => plannedS - tookS >= PEEL_EARLY_S).length,

@@ -8,6 +8,7 @@ import { didUndoably } from '../../ui/acts';
 import { Fault } from '../../ui/Fault';
 import { useUnits } from '../../ui/house';
 import { useRoute } from '../../ui/query';
+import { Tabs } from '../../ui/TabBar';
 import { HeatChart } from './HeatChart';
 import { Indices } from './Indices';
 import { Loss } from './Loss';
@@ -22,11 +23,11 @@ const FirstPieces = lazy(() => import('./FirstPieces').then((m) => ({ default: m
 const SweepPanel = lazy(() => import('./SweepPanel').then((m) => ({ default: m.SweepPanel })));
 
 const VIEWS = [
-  { view: 'curves', name: 'Over time' },
-  { view: 'map', name: 'Map of two inputs' },
-  { view: 'first', name: 'First pieces of a day' },
+  { id: 'curves', name: 'Over time' },
+  { id: 'map', name: 'Map of two inputs' },
+  { id: 'first', name: 'First pieces of a day' },
 ] as const;
-type View = (typeof VIEWS)[number]['view'];
+type View = (typeof VIEWS)[number]['id'];
 
 /** The order’s print the stack is from, and how a setting goes back to it. */
 interface Back {
@@ -101,40 +102,33 @@ export function Bench({ stack, title, back, pick }: { stack: BenchStack; title: 
               onTake={(timeS) => change(withPassage(variant, { timeS }), `${formatDuration(timeS)} taken`)}
             />
           )}
-          <div className="flex gap-1" role="tablist" aria-label="What is shown">
-            {VIEWS.map(({ view: one, name }) => (
-              <button
-                key={one}
-                type="button"
-                role="tab"
-                aria-selected={view === one}
-                className={`min-h-12 border-b-4 px-3 ${view === one ? 'border-teal font-bold' : 'border-transparent'}`}
-                onClick={() => setView(one)}
-              >
-                {name}
-              </button>
-            ))}
-            <span className="label ml-auto self-center">{busy ? 'reckoning …' : 'estimates: a test piece knows better'}</span>
-          </div>
-          <Suspense fallback={<p className="label p-4">Fetching …</p>}>
-            {view === 'map' ? (
-              <SweepPanel variant={variant} stack={stack} house={house} />
-            ) : view === 'first' ? (
-              <FirstPieces variant={variant} house={house} />
-            ) : answers && shown ? (
-              <>
-                <HeatChart
-                  seen={shown.seen}
-                  others={answers.columns.filter((one) => one !== shown)}
-                  limits={limitsOf(variant.ask)}
-                  house={house}
-                />
-                <Indices columns={answers.columns} house={house} />
-              </>
-            ) : (
-              !fault && <p className="label p-4">Reckoning …</p>
-            )}
-          </Suspense>
+          <Tabs
+            label="What is shown"
+            tabs={VIEWS}
+            selected={view}
+            onSelect={setView}
+            aside={<span className="label ml-auto">{busy ? 'reckoning …' : 'estimates: a test piece knows better'}</span>}
+          >
+            <Suspense fallback={<p className="label p-4">Fetching …</p>}>
+              {view === 'map' ? (
+                <SweepPanel variant={variant} stack={stack} house={house} />
+              ) : view === 'first' ? (
+                <FirstPieces variant={variant} house={house} />
+              ) : answers && shown ? (
+                <>
+                  <HeatChart
+                    seen={shown.seen}
+                    others={answers.columns.filter((one) => one !== shown)}
+                    limits={limitsOf(variant.ask)}
+                    house={house}
+                  />
+                  <Indices columns={answers.columns} house={house} />
+                </>
+              ) : (
+                !fault && <p className="label p-4">Reckoning …</p>
+              )}
+            </Suspense>
+          </Tabs>
         </div>
       </div>
     </div>

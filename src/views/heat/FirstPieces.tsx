@@ -1,7 +1,8 @@
 /** The first pieces of a day from a cold base: which is the first sound one, how much longer each wants, or how long to warm the base. */
-import { useEffect, useState } from 'react';
+import { type ReactNode, useEffect, useState } from 'react';
 import type { Series } from '../../core/heat';
 import { formatDuration, formatQuantity, type HouseUnits } from '../../core/units';
+import { type Column, DataTable } from '../../ui/DataTable';
 import { heatDesk } from '../../workers/heat';
 import type { Variant } from './variant';
 
@@ -12,6 +13,23 @@ const REST_S = 20;
 interface First {
   series: Series;
   warmS: number | null;
+}
+
+const columnsOf = (timeS: number, house: HouseUnits): Column<Series['pieces'][number]>[] => [
+  { head: 'piece', cell: (_, i) => i + 1, look: 'figure text-left' },
+  { head: 'bond', cell: ({ bond }) => bond.toFixed(2), look: 'figure' },
+  { head: 'glue as it opens', cell: ({ openC }) => formatQuantity(openC, house.temperature), look: 'figure' },
+  { head: 'to be like the last', cell: ({ wantsS }) => moreTime(wantsS, timeS) },
+];
+
+function moreTime(wantsS: number | null, timeS: number): ReactNode {
+  if (wantsS === null) return 'over twice the time';
+  if (wantsS - timeS < 0.1) return 'as it is';
+  return (
+    <>
+      <span className="figure">{(wantsS - timeS).toFixed(1)} s</span> more
+    </>
+  );
 }
 
 export function FirstPieces({ variant, house }: { variant: Variant; house: HouseUnits }) {
@@ -43,7 +61,6 @@ export function FirstPieces({ variant, house }: { variant: Variant; house: House
     );
   if (!first) return <p className="label p-4">Reckoning {PIECES} pieces one after another …</p>;
   const { series, warmS } = first;
-  const { timeS } = variant.ask.passage;
   return (
     <section aria-label="First pieces" className="pt-2">
       <p className="max-w-prose pb-2">
@@ -59,37 +76,13 @@ export function FirstPieces({ variant, house }: { variant: Variant; house: House
             ? 'There is nothing to warm.'
             : `Shut the press empty for ${formatDuration(warmS)} first, and the first piece is as good as the last.`}
       </p>
-      <table className="border-collapse text-right">
-        <thead>
-          <tr className="label">
-            {['piece', 'bond', 'glue as it opens', 'to be like the last'].map((name, i) => (
-              <th key={name} className={`py-1 pr-8 font-normal ${i === 0 ? 'text-left' : ''}`}>
-                {name}
-              </th>
-            ))}
-          </tr>
-        </thead>
-        <tbody>
-          {series.pieces.map(({ bond, openC, wantsS }, i) => (
-            <tr key={i} className={`rule-top ${i + 1 === series.firstSound ? 'font-semibold' : ''}`}>
-              <td className="figure py-1.5 pr-8 text-left">{i + 1}</td>
-              <td className="figure py-1.5 pr-8">{bond.toFixed(2)}</td>
-              <td className="figure py-1.5 pr-8">{formatQuantity(openC, house.temperature)}</td>
-              <td className="py-1.5 pr-8">
-                {wantsS === null ? (
-                  'over twice the time'
-                ) : wantsS - timeS < 0.1 ? (
-                  'as it is'
-                ) : (
-                  <>
-                    <span className="figure">{(wantsS - timeS).toFixed(1)} s</span> more
-                  </>
-                )}
-              </td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
+      <DataTable
+        look="text-right"
+        columns={columnsOf(variant.ask.passage.timeS, house)}
+        rows={series.pieces}
+        idOf={(_, i) => String(i)}
+        rowLook={(_, i) => `rule-top ${i + 1 === series.firstSound ? 'font-semibold' : ''}`}
+      />
     </section>
   );
 }

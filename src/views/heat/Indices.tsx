@@ -3,6 +3,7 @@ import type { ReactNode } from 'react';
 import { type BondBand, type PeelClock, SOUND } from '../../core/heat';
 import type { Seen } from '../../core/heatBench';
 import { formatDuration, formatQuantity, type HouseUnits } from '../../core/units';
+import { type Column, DataTable } from '../../ui/DataTable';
 
 export interface Reckoned {
   name: string;
@@ -50,9 +51,15 @@ const share = (value: number | null): ReactNode =>
 
 const clock = (s: number | null): string => (s === null ? 'not at all' : formatDuration(Math.round(s)));
 
+interface IndexRow {
+  name: string;
+  hint?: string;
+  of: (one: Reckoned) => ReactNode;
+}
+
 export function Indices({ columns, house }: { columns: readonly Reckoned[]; house: HouseUnits }) {
   const unit = house.temperature;
-  const rows: { name: string; hint?: string; of: (one: Reckoned) => ReactNode }[] = [
+  const rows: IndexRow[] = [
     {
       name: 'Set',
       of: ({ setC, timeS }) => (
@@ -113,34 +120,34 @@ export function Indices({ columns, house }: { columns: readonly Reckoned[]; hous
     },
   ];
   return (
-    <table className="w-full border-collapse" aria-label="What it comes to">
-      {columns.length > 1 && (
-        <thead>
-          <tr>
-            <th />
-            {columns.map(({ name }) => (
-              <th key={name} className="py-1 text-left">
-                {name}
-              </th>
-            ))}
-          </tr>
-        </thead>
-      )}
-      <tbody>
-        {rows.map(({ name, hint, of }) => (
-          <tr key={name} className="rule-top align-top">
-            <th scope="row" className="w-44 py-2 pr-4 text-left font-normal">
+    <DataTable
+      look="w-full text-left"
+      label="What it comes to"
+      columns={[
+        {
+          id: 'of what',
+          head: '',
+          namesRow: true,
+          look: 'w-44 py-2',
+          cell: ({ name, hint }) => (
+            <>
               {name}
               {hint && <span className="label block">{hint}</span>}
-            </th>
-            {columns.map((one) => (
-              <td key={one.name} className="py-2 pr-5">
-                {of(one)}
-              </td>
-            ))}
-          </tr>
-        ))}
-      </tbody>
-    </table>
+            </>
+          ),
+        },
+        ...columns.map(
+          (one): Column<IndexRow> => ({
+            id: one.name,
+            head: columns.length > 1 ? one.name : '',
+            headLook: 'font-bold text-ink',
+            look: 'py-2',
+            cell: ({ of }) => of(one),
+          }),
+        ),
+      ]}
+      rows={rows}
+      idOf={({ name }) => name}
+    />
   );
 }

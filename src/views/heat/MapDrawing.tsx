@@ -1,6 +1,9 @@
 /** The map a sweep gives: too little, sound, too much, with the sheet's window, the press's reach and the setting on it. */
-import { useEffect, useRef } from 'react';
+import { type ContourMultiPolygon, contours } from 'd3-contour';
+import { scaleLinear } from 'd3-scale';
+import { line } from 'd3-shape';
 import type { BenchStack } from '../../core/advice';
+import { SOUND } from '../../core/heat';
 import { SWEPT, type SweepAsk, type Swept } from '../../core/heatBench';
 import { bandOf } from '../../core/press';
 import { formatFigure, type HouseUnits } from '../../core/units';
@@ -29,60 +32,77 @@ export interface MapProps {
   house: HouseUnits;
 }
 
-const COLOURS = { under: [205, 213, 216], sound: [64, 136, 138], over: [226, 168, 80] } as const;
+const COLOURS = { under: '#cdd5d8', sound: '#40888a', over: '#e2a850' } as const;
 const HEIGHT = 380;
 const [LEFT, RIGHT, TOP, BOTTOM] = [66, 12, 10, 48];
 
 export function MapDrawing({ map, variant, stack, house }: MapProps & { map: Mapped }) {
   const [box, width] = useWidth<HTMLDivElement>();
-  const canvas = useRef<HTMLCanvasElement>(null);
   const { ask, rows } = map;
-  useEffect(() => {
-    const target = canvas.current;
-    const ctx = target?.getContext('2d');
-    if (!target || !ctx) return;
-    const image = ctx.createImageData(ask.x.steps, ask.y.steps);
-    rows.forEach(({ bonds }, j) => {
-      bonds.forEach((bond, i) => {
-        const at = 4 * ((ask.y.steps - 1 - j) * ask.x.steps + i);
-        const colour = COLOURS[classOf(bond)];
-        for (let k = 0; k < 3; k++) image.data[at + k] = colour[k] ?? 0;
-        image.data[at + 3] = 255;
-      });
-    });
-    ctx.putImageData(image, 0, 0);
-  }, [rows, ask]);
   const all = rows.flatMap(({ bonds }) => bonds);
   const part = (kind: keyof typeof COLOURS) =>
     Math.round((100 * all.filter((bond) => classOf(bond) === kind).length) / Math.max(1, all.length));
   const words = `${part('sound')} % of the map is sound, ${part('under')} % too little, ${part('over')} % too much.`;
   const inner = { w: Math.max(100, width - LEFT - RIGHT), h: HEIGHT - TOP - BOTTOM };
-  const px = (value: number) => LEFT + ((value - ask.x.from) / (ask.x.to - ask.x.from)) * inner.w;
-  const py = (value: number) => TOP + inner.h - ((value - ask.y.from) / (ask.y.to - ask.y.from)) * inner.h;
+  const px = scaleLinear()
+    .domain([ask.x.from, ask.x.to])
+    .range([LEFT, LEFT + inner.w]);
+  const py = scaleLinear()
+    .domain([ask.y.from, ask.y.to])
+    .range([TOP + inner.h, TOP]);
   return (
     <figure>
       <div ref={box} className="relative max-w-[760px]" style={{ height: HEIGHT }}>
-        <canvas
-          ref={canvas}
-          width={ask.x.steps}
-          height={ask.y.steps}
-          role="img"
-          aria-label={words}
-          className="absolute"
-          style={{ left: LEFT, top: TOP, width: inner.w, height: inner.h }}
-        />
+        <svg width={width} height={HEIGHT} role="img" aria-label={words} className="absolute inset-0" data-steps={ask.x.steps}>
+          <Bands map={map} inner={inner} />
+        </svg>
         {width > 0 && <Overlay {...{ ask, variant, stack, house, px, py, inner, width }} />}
       </div>
       <figcaption className="flex flex-wrap gap-x-5 gap-y-1 pt-1">
         {(['under', 'sound', 'over'] as const).map((kind) => (
           <span key={kind} className="flex items-center gap-2">
-            <span className="inline-block size-4 border border-ink" style={{ background: `rgb(${COLOURS[kind].join(' ')})` }} />
+            <span className="inline-block size-4 border border-ink" style={{ background: COLOURS[kind] }} />
             {{ under: 'too little', sound: 'sound', over: 'too much' }[kind]} <span className="figure label">{`${part(kind)} %`}</span>
           </span>
         ))}
         <span className="label">frame: the sheet’s window · hatched: beyond the press · ring: this setting</span>
       </figcaption>
     </figure>
+  );
+}
+
+/** Where the bond is sound and where it is too much, with an edge where it begins. */
+function Bands({ map: { ask, rows }, inner }: { map: Mapped; inner: { w: number; h: number } }) {
+  const { steps: columns } = ask.x;
+  // the drawing's rows go down, the values go up
+  const bonds = [...rows].reverse().flatMap((row) => row.bonds);
+  const [sound, over] = contours().size([columns, rows.length]).thresholds([SOUND.low, SOUND.high])(bonds);
+  const px = scaleLinear()
+    .domain([0, columns])
+    .range([LEFT, LEFT + inner.w]);
+  const py = scaleLinear()
+    .domain([0, rows.length])
+    .range([TOP, TOP + inner.h]);
+  const ring = line<number[]>()
+    .x(([x = 0]) => px(x))
+    .y(([, y = 0]) => py(y))
+    .digits(1);
+  const outline = (band: ContourMultiPolygon | undefined) =>
+    band?.coordinates.flatMap((polygon) => polygon.map((points) => `${ring(points)}Z`)).join('') ?? '';
+  return (
+    <>
+      <rect x={LEFT} y={TOP} width={inner.w} height={inner.h} fill={COLOURS.under} />
+      {[sound, over].map((band, i) => (
+        <path
+          key={i}
+          d={outline(band)}
+          fillRule="evenodd"
+          fill={i === 0 ? COLOURS.sound : COLOURS.over}
+          stroke="var(--color-ink)"
+          strokeWidth="1"
+        />
+      ))}
+    </>
   );
 }
 

@@ -1,9 +1,11 @@
 /** Practice: the app deals a situation from the shop's own shelf; settings and the moment to peel are played, and what came of it is shown. */
 import { useEffect, useRef, useState } from 'react';
+import { z } from 'zod';
 import { call, type Reply } from '../../contract';
 import { type BenchStack, deal, MISTAKES, type Mistake, type Outcome, type Played, SITUATIONS } from '../../core/advice';
 import { isHard } from '../../core/materials';
 import { formatDuration, formatForHouse, type HouseUnits } from '../../core/units';
+import { useDocForm } from '../../ui/docForm';
 import { useUnits } from '../../ui/house';
 import { newId } from '../../ui/newId';
 import { useOperator } from '../../ui/operator';
@@ -124,19 +126,21 @@ export function Practice() {
   );
 }
 
+const SettingSchema = z.object({ setC: z.number(), timeS: z.number(), prePressS: z.number() });
+
 type Step = { kind: 'set' } | { kind: 'peel' } | { kind: 'played' } | { kind: 'seen'; outcome: Outcome };
 
 function Game({ round, house, operator, onNext }: { round: Round; house: HouseUnits; operator: string; onNext: () => Promise<void> }) {
   const { stack } = round;
   const situation = SITUATIONS.find(({ id }) => id === round.situationId);
-  const [played, setPlayed] = useState<Played>({ setC: stack.press.minC, timeS: stack.allowed.timeS.min, prePressS: 0, peelS: 0 });
+  const form = useDocForm<Omit<Played, 'peelS'>>(SettingSchema, { setC: stack.press.minC, timeS: stack.allowed.timeS.min, prePressS: 0 });
   const [step, setStep] = useState<Step>({ kind: 'set' });
   const [fault, setFault] = useState<string | null>(null);
   const finish = async (peelS: number) => {
     // played once, however often the button is hit
     setStep({ kind: 'played' });
     try {
-      const outcome = await heatDesk.ask((api) => api.play({ situationId: round.situationId, stack }, { ...played, peelS }));
+      const outcome = await heatDesk.ask((api) => api.play({ situationId: round.situationId, stack }, { ...form.doc, peelS }));
       setStep({ kind: 'seen', outcome });
       await write('putPractice', {
         params: { id: newId() },
@@ -167,19 +171,15 @@ function Game({ round, house, operator, onNext }: { round: Round; house: HouseUn
         <form
           className="grid max-w-[640px] grid-cols-3 items-start gap-x-4"
           aria-label="Your setting"
-          onSubmit={(event) => {
-            event.preventDefault();
-            if (stack.peel === 'none') void finish(0);
-            else setStep({ kind: 'peel' });
-          }}
+          onSubmit={form.handle(() => (stack.peel === 'none' ? finish(0) : setStep({ kind: 'peel' })))}
         >
           {fields.map(({ key, ...field }) => (
             <QuantityField
               key={key}
               {...field}
               house={house}
-              value={played[key]}
-              onChange={(value) => value !== null && setPlayed({ ...played, [key]: value })}
+              value={form.doc[key]}
+              onChange={(value) => value !== null && form.patch({ [key]: value })}
             />
           ))}
           <button type="submit" className="act act-main col-span-2">

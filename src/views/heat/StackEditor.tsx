@@ -1,5 +1,8 @@
 /** The stack under the press, layer by layer: laid in from the shelf, moved by drag or by key, thinned, taken out. */
-import { useRef, useState } from 'react';
+import { closestCenter, DndContext, type DragEndEvent, PointerSensor, useSensor, useSensors } from '@dnd-kit/core';
+import { SortableContext, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable';
+import { CSS } from '@dnd-kit/utilities';
+import { type ReactNode, useRef, useState } from 'react';
 import type { StackLayer } from '../../core/heat';
 import { TextField } from '../../ui/Field';
 import { changed, laidIn, moved, PALETTE, takenOut, type Variant } from './variant';
@@ -23,7 +26,6 @@ interface StackEditorProps {
 
 export function StackEditor({ variant, fabrics, onChange }: StackEditorProps) {
   const { stack } = variant.ask.piece;
-  const [dragged, setDragged] = useState<number | null>(null);
   const [open, setOpen] = useState<number | null>(null);
   const list = useRef<HTMLOListElement>(null);
   const move = (i: number, to: number) => {
@@ -31,54 +33,36 @@ export function StackEditor({ variant, fabrics, onChange }: StackEditorProps) {
     onChange(moved(variant, i, to), `${stack[i]?.name ?? 'layer'} moved`);
     requestAnimationFrame(() => list.current?.querySelectorAll<HTMLButtonElement>('button[data-layer]')[to]?.focus());
   };
+  // a press without a move opens the layer; keys move it by themselves
+  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }));
+  const dropped = ({ active, over }: DragEndEvent) => {
+    if (over) move(Number(active.id), Number(over.id));
+  };
+  const places = stack.map((_, i) => String(i));
   const take = (layer: StackLayer) => onChange(laidIn(variant, layer), `${layer.name} laid in`);
   return (
     <section aria-label="Stack">
       <h2 className="pb-1">Under the press</h2>
       <p className="label pb-2">From the top. Drag a layer, or move it with Alt and the arrow keys; Delete takes it out.</p>
-      <ol ref={list} className="border-y-[10px] border-[#59656d]" aria-label="Layers, from the top">
-        {stack.map((layer, i) => (
-          <li key={`${i} ${layer.name}`}>
-            <button
-              type="button"
-              data-layer
-              draggable
-              aria-expanded={open === i}
-              className={`flex min-h-12 w-full cursor-grab items-center justify-between gap-2 border-2 px-3 text-left ${dragged === i ? 'border-amber' : 'border-transparent'} ${layer.role === 'transfer' ? 'text-white' : ''}`}
-              style={{ background: FILL[layer.role] }}
-              onClick={() => setOpen(open === i ? null : i)}
-              onDragStart={(event) => {
-                event.dataTransfer.setData('text/plain', String(i));
-                event.dataTransfer.effectAllowed = 'move';
-                setDragged(i);
-              }}
-              onDragOver={(event) => event.preventDefault()}
-              onDrop={(event) => {
-                event.preventDefault();
-                const from = Number(event.dataTransfer.getData('text/plain'));
-                setDragged(null);
-                if (Number.isInteger(from)) move(from, i);
-              }}
-              onDragEnd={() => setDragged(null)}
-              onKeyDown={(event) => {
-                if (event.altKey && (event.key === 'ArrowUp' || event.key === 'ArrowDown')) {
-                  event.preventDefault();
-                  move(i, i + (event.key === 'ArrowUp' ? -1 : 1));
-                } else if (event.key === 'Delete') onChange(takenOut(variant, i), `${layer.name} taken out`);
-              }}
-            >
-              <span className="min-w-0">
-                <span className="block truncate">{layer.name}</span>
-                {layer.waterKgM2 ? (
-                  <span className="figure block text-sm">{`${(layer.waterKgM2 * 1000).toFixed(0)} g/m² water`}</span>
-                ) : null}
-              </span>
-              <span className="figure shrink-0 text-sm">{layer.thicknessMm.toFixed(2)} mm</span>
-            </button>
-            {open === i && <LayerFields variant={variant} i={i} layer={layer} onChange={onChange} />}
-          </li>
-        ))}
-      </ol>
+      <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={dropped}>
+        <SortableContext items={places} strategy={verticalListSortingStrategy}>
+          <ol ref={list} className="border-y-[10px] border-[#59656d]" aria-label="Layers, from the top">
+            {stack.map((layer, i) => (
+              <LayerRow
+                key={`${i} ${layer.name}`}
+                i={i}
+                layer={layer}
+                open={open === i}
+                onOpen={() => setOpen(open === i ? null : i)}
+                onMove={(to) => move(i, to)}
+                onTakeOut={() => onChange(takenOut(variant, i), `${layer.name} taken out`)}
+              >
+                <LayerFields variant={variant} i={i} layer={layer} onChange={onChange} />
+              </LayerRow>
+            ))}
+          </ol>
+        </SortableContext>
+      </DndContext>
       <label className="label mt-3 block">
         Lay in
         <select
@@ -101,6 +85,48 @@ export function StackEditor({ variant, fabrics, onChange }: StackEditorProps) {
         </select>
       </label>
     </section>
+  );
+}
+
+interface LayerRowProps {
+  /** Its place from the top. */
+  i: number;
+  layer: StackLayer;
+  open: boolean;
+  onOpen: () => void;
+  onMove: (to: number) => void;
+  onTakeOut: () => void;
+  /** Its own figures, shown while it is open. */
+  children: ReactNode;
+}
+
+function LayerRow({ i, layer, open, onOpen, onMove, onTakeOut, children }: LayerRowProps) {
+  const { setNodeRef, listeners, transform, transition, isDragging } = useSortable({ id: String(i) });
+  return (
+    <li ref={setNodeRef} style={{ transform: CSS.Translate.toString(transform), transition }}>
+      <button
+        type="button"
+        data-layer
+        {...listeners}
+        aria-expanded={open}
+        className={`flex min-h-12 w-full cursor-grab touch-manipulation items-center justify-between gap-2 border-2 px-3 text-left ${isDragging ? 'border-amber' : 'border-transparent'} ${layer.role === 'transfer' ? 'text-white' : ''}`}
+        style={{ background: FILL[layer.role] }}
+        onClick={onOpen}
+        onKeyDown={(event) => {
+          if (event.altKey && (event.key === 'ArrowUp' || event.key === 'ArrowDown')) {
+            event.preventDefault();
+            onMove(i + (event.key === 'ArrowUp' ? -1 : 1));
+          } else if (event.key === 'Delete') onTakeOut();
+        }}
+      >
+        <span className="min-w-0">
+          <span className="block truncate">{layer.name}</span>
+          {layer.waterKgM2 ? <span className="figure block text-sm">{`${(layer.waterKgM2 * 1000).toFixed(0)} g/m² water`}</span> : null}
+        </span>
+        <span className="figure shrink-0 text-sm">{layer.thicknessMm.toFixed(2)} mm</span>
+      </button>
+      {open && children}
+    </li>
   );
 }
 

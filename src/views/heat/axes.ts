@@ -1,4 +1,5 @@
 /** Axes of a map: how far a sweep reaches about a piece and its sheet, where a variant stands on it, and its round figures. */
+import { scaleLinear } from 'd3-scale';
 import type { BenchStack } from '../../core/advice';
 import { SOUND } from '../../core/heat';
 import { SWEPT, type SweepAsk, type Swept } from '../../core/heatBench';
@@ -48,16 +49,15 @@ export function valueNow(of: Swept, { ask: { passage, piece } }: Variant): numbe
 
 export const isTemperature = (of: Swept): boolean => of === 'temperature' || of === 'base';
 
+/** About so many figures stand along an axis. */
+const MARKS = 5;
+
 /** Round figures along an axis, in the unit it is shown in, as inside values. */
 export function roundValues({ of, from, to }: SweepAsk['x'], house: HouseUnits): number[] {
   const unit = isTemperature(of) ? house.temperature : null;
   const [a, b] = unit ? [toShown(from, unit), toShown(to, unit)] : [from, to];
-  const rough = (b - a) / 6;
-  const power = 10 ** Math.floor(Math.log10(rough));
-  const step = ([1, 2, 5].find((one) => one * power >= rough) ?? 10) * power;
-  const values: number[] = [];
-  for (let v = Math.ceil(a / step) * step; v <= b + 1e-9; v += step) values.push(unit ? toInside(v, unit) : v);
-  return values;
+  const values = scaleLinear().domain([a, b]).ticks(MARKS);
+  return unit ? values.map((value) => toInside(value, unit)) : values;
 }
 
 /** What a bond comes to. */

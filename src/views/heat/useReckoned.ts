@@ -4,7 +4,7 @@ import type { BenchStack } from '../../core/advice';
 import type { Correction, Effect } from '../../core/heat';
 import { heatDesk } from '../../workers/heat';
 import type { Reckoned } from './Indices';
-import { faultOf, VARIANT_NAMES, type Variant } from './variant';
+import { VARIANT_NAMES, type Variant } from './variant';
 
 /** Half of a platen's 95 % spread is one standard deviation. */
 const SPREADS_A_SD = 2;
@@ -24,6 +24,8 @@ async function reckon(variants: readonly Variant[], current: number, stack: Benc
   const doubt = { platenK: stack.spreadK / SPREADS_A_SD, shiftSd: stack.shiftSd };
   const columns: Reckoned[] = [];
   for (const [i, one] of variants.entries()) {
+    const wrong = await heatDesk.ask((api) => api.fault(one.ask));
+    if (wrong) throw new Error(wrong);
     const { seen, band } = await heatDesk.ask((api) => api.see(one.ask, doubt));
     const peel = await heatDesk.ask((api) => api.peel(one.ask));
     columns.push({ name: VARIANT_NAMES[i] ?? '', setC: one.setC, timeS: one.ask.passage.timeS, seen, band, peel });
@@ -44,8 +46,6 @@ export function useReckoned(variants: readonly Variant[], current: number, stack
   const key = JSON.stringify([variants, current, stack?.press.id, stack?.spreadK]);
   const ask = useEffectEvent(async (isLate: () => boolean) => {
     if (!stack || variants.length === 0) return;
-    const bad = variants.map(faultOf).find((one) => one !== null);
-    if (bad) return setFault(bad);
     setBusy(true);
     try {
       const found = await reckon(variants, current, stack, isLate);

@@ -1,7 +1,7 @@
 /** Variants of a stack on the Heat bench: what is tried, and what can be done to it. */
 import type { BenchStack } from '../../core/advice';
 import { BASE_PAD, COVER_SHEETS, PADS_OVER, type StackLayer, UNDERLAYS } from '../../core/heat';
-import { type HeatAsk, HeatAskSchema } from '../../core/heatBench';
+import type { HeatAsk } from '../../core/heatBench';
 import { bandOf } from '../../core/press';
 
 /** One thing tried: a set value on the press's readout, and all the heat model is asked. */
@@ -71,12 +71,6 @@ export const changed = (one: Variant, i: number, change: Partial<StackLayer>): V
     one,
     one.ask.piece.stack.map((layer, j) => (j === i ? { ...layer, ...change } : layer)),
   );
-
-/** What is wrong with a variant, in words; null: it can be reckoned with. */
-export function faultOf(one: Variant): string | null {
-  const parsed = HeatAskSchema.safeParse(one.ask);
-  return parsed.success ? null : (parsed.error.issues[0]?.message ?? 'This cannot be reckoned with.');
-}
 
 /** Whether a cover lies over it, where its sheet leaves that open. */
 export const isCovered = (one: Variant): boolean => one.ask.piece.stack.some(({ role }) => role === 'cover');

@@ -61,13 +61,7 @@ function HouseForm({ now, fault, pending, save }: { now: Reply<'house'> } & Savi
   useEffect(() => changedBeside(), [now]);
   return (
     <div className="mx-auto grid max-w-[1240px] grid-cols-1 gap-8 min-[960px]:grid-cols-[1fr_24rem] px-5 pt-4">
-      <form
-        onSubmit={(event) => {
-          event.preventDefault();
-          void form.submit((taken) => save(taken, 'house changed', from));
-        }}
-        aria-label="House"
-      >
+      <form onSubmit={form.handle((taken) => save(taken, 'house changed', from))} aria-label="House">
         <div className="sticky top-0 z-10 flex min-h-16 items-center gap-4 border-b border-line bg-paper">
           <h1 className="flex-1">House</h1>
           {dirty && (

@@ -1,6 +1,7 @@
 /** How each operator’s prints lie off their place, where some were measured. */
 import type { Reply } from '../../contract';
 import { formatTape } from '../../core/units';
+import { DataTable } from '../../ui/DataTable';
 import { useUnits } from '../../ui/house';
 import { useRoute } from '../../ui/query';
 
@@ -19,32 +20,23 @@ export function Habits() {
   return (
     <section aria-label="Where prints came to lie" className="rule-top pt-3 pb-6">
       <h2>Where prints came to lie, as measured</h2>
-      <table className="w-full max-w-3xl text-left">
-        <thead className="label">
-          <tr>
-            <th className="py-1 font-normal">Pressed by</th>
-            <th className="font-normal">Position</th>
-            <th className="font-normal">Measured</th>
-            <th className="font-normal">Down</th>
-            <th className="font-normal">Across</th>
-            <th className="font-normal">Turned</th>
-          </tr>
-        </thead>
-        <tbody>
-          {biases.map((one) => (
-            <tr key={`${one.operator} ${one.position}`} className="rule-top">
-              <td className="py-1">{one.operator || 'no initials'}</td>
-              <td>{one.position}</td>
-              <td className="figure">{one.n}</td>
-              <td>{lean(one.down, 'high', 'low')}</td>
-              <td>{lean(one.across, 'left', 'right')}</td>
-              <td>
-                {one.turn.sure ? <b className="figure">{`${one.turn.mean.toFixed(1)}°`}</b> : <span className="label">no habit</span>}
-              </td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
+      <DataTable
+        look="w-full max-w-3xl text-left"
+        columns={[
+          { head: 'Pressed by', cell: ({ operator }) => operator || 'no initials' },
+          { head: 'Position', cell: ({ position }) => position },
+          { head: 'Measured', cell: ({ n }) => n, look: 'figure' },
+          { head: 'Down', cell: ({ down }) => lean(down, 'high', 'low') },
+          { head: 'Across', cell: ({ across }) => lean(across, 'left', 'right') },
+          {
+            head: 'Turned',
+            cell: ({ turn }) =>
+              turn.sure ? <b className="figure">{`${turn.mean.toFixed(1)}°`}</b> : <span className="label">no habit</span>,
+          },
+        ]}
+        rows={biases}
+        idOf={(one) => `${one.operator} ${one.position}`}
+      />
     </section>
   );
 }

@@ -1,8 +1,8 @@
 /** Where the print came to lie, measured after pressing. The record stays as it is; this is noted beside it. */
-import { useState } from 'react';
 import type { Reply } from '../../contract';
-import { readOffPlace } from '../../core/log';
+import { type OffPlace, OffPlaceSchema, readOffPlace } from '../../core/log';
 import { formatTape, type HouseUnits } from '../../core/units';
+import { useDocForm } from '../../ui/docForm';
 import { Fault } from '../../ui/Fault';
 import { NumberField } from '../../ui/NumberField';
 import { newId } from '../../ui/newId';
@@ -15,9 +15,10 @@ type Pressing = Reply<'pressing'>['pressing'];
 export function PlacedForm({ pressing, house }: { pressing: Pressing; house: HouseUnits }) {
   const last = pressing.amendments.filter((one) => one.field === 'placement').at(-1);
   const noted = last ? readOffPlace(last.to) : null;
-  const [off, setOff] = useState(noted ?? { xMm: 0, yMm: 0, turnDeg: 0 });
+  const form = useDocForm(OffPlaceSchema, noted ?? { xMm: 0, yMm: 0, turnDeg: 0 });
+  const { doc, fields } = form;
   const [by] = useOperator();
-  const { save, pending, fault } = useWrite(() =>
+  const { save, pending, fault } = useWrite((off: OffPlace) =>
     write('putPlaced', { params: { id: pressing.id, amendmentId: newId() }, body: { ...off, by } }),
   );
   return (
@@ -25,19 +26,29 @@ export function PlacedForm({ pressing, house }: { pressing: Pressing; house: Hou
       <summary className="cursor-pointer py-2 font-semibold text-teal">
         Where it came to lie{noted ? `: ${offWords(noted, house)}` : ', measured after pressing'}
       </summary>
-      <div className="grid max-w-3xl grid-cols-[1fr_1fr_1fr_auto] items-start gap-x-4">
+      <form
+        aria-label="Where it came to lie"
+        onSubmit={form.handle(save)}
+        className="grid max-w-3xl grid-cols-[1fr_1fr_1fr_auto] items-start gap-x-4"
+      >
         <ShiftFields
-          value={off}
+          value={doc}
           labels={{ xMm: 'Too far right by', yMm: 'Too low by' }}
           mostMm={200}
           house={house}
-          onChange={(shift) => setOff({ ...off, ...shift })}
+          problem={fields.xMm ?? fields.yMm}
+          onChange={form.patch}
         />
-        <NumberField label="Turned clockwise by, degrees" value={off.turnDeg} onChange={(turnDeg) => setOff({ ...off, turnDeg })} />
-        <button type="button" className="act mt-6" disabled={pending} onClick={() => void save()}>
+        <NumberField
+          label="Turned clockwise by, degrees"
+          value={doc.turnDeg}
+          onChange={(turnDeg) => form.patch({ turnDeg })}
+          problem={fields.turnDeg}
+        />
+        <button type="submit" className="act mt-6" disabled={pending}>
           Note it
         </button>
-      </div>
+      </form>
       <Fault of={fault} />
     </details>
   );

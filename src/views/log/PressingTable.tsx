@@ -1,81 +1,80 @@
 /** Pressings as rows, newest first; a row unfolds into what was really done. */
-import { Fragment, useState } from 'react';
+import { useState } from 'react';
 import { API, type Logged } from '../../contract';
-import { formatDuration, formatForHouse } from '../../core/units';
+import { formatDuration, formatForHouse, type HouseUnits } from '../../core/units';
+import { type Column, DataTable } from '../../ui/DataTable';
 import { instantText } from '../../ui/days';
 import { useUnits } from '../../ui/house';
 
 export function PressingTable({ pressings }: { pressings: Logged[] }) {
   const house = useUnits();
   const [open, setOpen] = useState<string | null>(null);
-  const cell = 'py-2 pr-4 align-top';
   return (
-    <table className="w-full border-collapse text-left text-[0.95rem]">
-      <thead>
-        <tr className="label">
-          <th className={cell}>When</th>
-          <th className={cell}>Piece</th>
-          <th className={cell}>Transfer, press</th>
-          <th className={`${cell} text-right`}>Set</th>
-          <th className={`${cell} text-right`}>Pressed</th>
-          <th className={cell}>Came out</th>
-          <th />
-        </tr>
-      </thead>
-      <tbody>
-        {pressings.map((p) => (
-          <Fragment key={p.id}>
-            <tr className={`rule-top ${p.withdrawn ? 'text-soft line-through' : ''}`}>
-              <td className={`${cell} figure whitespace-nowrap`}>{instantText(p.endedAt)}</td>
-              <td className={cell}>
-                {p.blankName} {p.size} <span className="label figure">no. {p.piece}</span>
-                {p.person && <strong> {[p.person.number, p.person.name].filter(Boolean).join(' ')}</strong>}
-                <span className="label block">
-                  {p.artName}, {p.position}
-                </span>
-              </td>
-              <td className={cell}>
-                {p.productName}
-                <span className="label block">{p.pressName}</span>
-              </td>
-              <td className={`${cell} figure text-right whitespace-nowrap`}>
-                {formatForHouse('temperature', p.setC, house)}
-                <span className="label block">{formatDuration(p.timeS)}</span>
-              </td>
-              <td className={`${cell} figure text-right whitespace-nowrap`}>
-                {p.pressedS === null ? 'not pressed' : `${p.pressedS.toFixed(1)} s`}
-              </td>
-              <td className={cell}>
-                <Outcome pressing={p} />
-              </td>
-              <td className="text-right align-top">
-                <button
-                  type="button"
-                  className="act act-quiet"
-                  aria-expanded={open === p.id}
-                  onClick={() => setOpen(open === p.id ? null : p.id)}
-                >
-                  {open === p.id ? 'Less' : 'More'}
-                  <span className="sr-only">
-                    {' '}
-                    about piece {p.piece} of {p.orderName}
-                  </span>
-                </button>
-              </td>
-            </tr>
-            {open === p.id && (
-              <tr>
-                <td colSpan={7} className="pb-4">
-                  <PressingDetail pressing={p} toRecord />
-                </td>
-              </tr>
-            )}
-          </Fragment>
-        ))}
-      </tbody>
-    </table>
+    <DataTable
+      look="w-full text-left text-[0.95rem]"
+      columns={columnsOf(house, open, setOpen)}
+      rows={pressings}
+      idOf={({ id }) => id}
+      rowLook={({ withdrawn }) => `rule-top ${withdrawn ? 'text-soft line-through' : ''}`}
+      below={(p) => open === p.id && <PressingDetail pressing={p} toRecord />}
+    />
   );
 }
+
+const columnsOf = (house: HouseUnits, open: string | null, onOpen: (id: string | null) => void): Column<Logged>[] => [
+  { head: 'When', look: 'figure whitespace-nowrap', cell: (p) => instantText(p.endedAt) },
+  {
+    head: 'Piece',
+    cell: (p) => (
+      <>
+        {p.blankName} {p.size} <span className="label figure">no. {p.piece}</span>
+        {p.person && <strong> {[p.person.number, p.person.name].filter(Boolean).join(' ')}</strong>}
+        <span className="label block">
+          {p.artName}, {p.position}
+        </span>
+      </>
+    ),
+  },
+  {
+    head: 'Transfer, press',
+    cell: (p) => (
+      <>
+        {p.productName}
+        <span className="label block">{p.pressName}</span>
+      </>
+    ),
+  },
+  {
+    head: 'Set',
+    look: 'figure text-right whitespace-nowrap',
+    cell: (p) => (
+      <>
+        {formatForHouse('temperature', p.setC, house)}
+        <span className="label block">{formatDuration(p.timeS)}</span>
+      </>
+    ),
+  },
+  {
+    head: 'Pressed',
+    look: 'figure text-right whitespace-nowrap',
+    cell: (p) => (p.pressedS === null ? 'not pressed' : `${p.pressedS.toFixed(1)} s`),
+  },
+  { head: 'Came out', cell: (p) => <Outcome pressing={p} /> },
+  {
+    id: 'more',
+    head: '',
+    look: 'text-right',
+    cell: (p) => (
+      <button type="button" className="act act-quiet" aria-expanded={open === p.id} onClick={() => onOpen(open === p.id ? null : p.id)}>
+        {open === p.id ? 'Less' : 'More'}
+        <span className="sr-only">
+          {' '}
+          about piece {p.piece} of {p.orderName}
+        </span>
+      </button>
+    ),
+  },
+];
 
 export function Outcome({ pressing: p }: { pressing: Logged }) {
   return (

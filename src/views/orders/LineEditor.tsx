@@ -1,13 +1,14 @@
 /** One line as it is typed in: how many, of what, with which prints. */
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { ProblemError, type ShelfReply } from '../../contract';
 import { describeMaterial } from '../../core/materials';
 import type { Line } from '../../core/order';
 import type { HouseUnits } from '../../core/units';
 import { Fault } from '../../ui/Fault';
 import { ChoiceField, TextField } from '../../ui/Field';
-import { useKeptDraft } from './keptDraft';
-import { type Faults, faultsOf, type LineDraft, lineOf, type PrintDraft, type Taken, withBlank, withPrint, withProduct } from './lineDraft';
+import { Tabs } from '../../ui/TabBar';
+import { useKeptLine } from './keptDraft';
+import { type Faults, type LineDraft, lineOf, type PrintDraft, type Taken, withBlank, withPrint, withProduct } from './lineDraft';
 import { PickField } from './PickField';
 import { type PressRow, PrintFields } from './PrintFields';
 import { printName } from './printName';
@@ -47,39 +48,33 @@ function whichHref(orderId: string, line: string, print: PrintDraft, draft: Line
 }
 
 export function LineEditor({ slot, take, orderId, start, isNew, shelf, presses, others, house, fault, onSave, onRemove }: LineEditorProps) {
-  const [draft, setDraft] = useKeptDraft(slot, start, (begun) => (take ? withProduct(begun, take) : begun));
-  const [found, setFound] = useState<Faults>({});
+  const form = useKeptLine(slot, start, (begun) => (take ? withProduct(begun, take) : begun));
+  const { doc: draft, patch, replace } = form;
   const [at, setAt] = useState(0);
-  useEffect(() => {
-    setFound({});
-  }, [start]);
-  const patch = (part: Partial<LineDraft>) => setDraft((now) => ({ ...now, ...part }));
-  const faults = { ...serverFaults(fault), ...found };
+  const faults: Faults = { ...serverFaults(fault), ...form.fields };
   const blank = shelf.blanks.find((one) => one.id === draft.blankId);
   const fabric = shelf.fabrics.find((one) => one.id === blank?.fabricId);
   const print = draft.prints[at] ?? draft.prints[0];
   const setPrint = (changed: PrintDraft) => patch({ prints: draft.prints.map((one) => (one.key === changed.key ? changed : one)) });
-  const submit = async (event: { preventDefault: () => void }) => {
-    event.preventDefault();
-    const missing = faultsOf(draft);
-    setFound(missing);
+  const save = (taken: LineDraft) =>
+    onSave(
+      lineOf(
+        taken,
+        presses.map((row) => row.press),
+        blank,
+      ),
+    );
+  /** The first print in which something is missing comes to the front. */
+  const showMissing = (missing: Faults) => {
     const inPrint = Object.keys(missing)
       .map((field) => /^prints\.(\d+)/.exec(field)?.[1])
       .find((index) => index !== undefined);
     if (inPrint !== undefined) setAt(Number(inPrint));
-    if (Object.keys(missing).length === 0)
-      await onSave(
-        lineOf(
-          draft,
-          presses.map((row) => row.press),
-          blank,
-        ),
-      );
   };
   const pieces = /^\d+$/.test(draft.count.trim()) && Number(draft.count) > 0 ? Number(draft.count) : null;
   return (
     <form
-      onSubmit={(event) => void submit(event)}
+      onSubmit={form.handle(save, showMissing)}
       className="grid max-w-[880px] content-start grid-cols-6 gap-x-5 gap-y-1 px-6 py-4"
       aria-label={isNew ? 'New line' : 'Line'}
     >
@@ -100,7 +95,7 @@ export function LineEditor({ slot, take, orderId, start, isNew, shelf, presses, 
           value={draft.blankId}
           onChange={(id) => {
             const picked = shelf.blanks.find((one) => one.id === id);
-            if (picked) setDraft((now) => withBlank(now, picked));
+            if (picked) replace(withBlank(draft, picked));
           }}
           problem={faults.blankId}
           items={shelf.blanks
@@ -125,21 +120,30 @@ export function LineEditor({ slot, take, orderId, start, isNew, shelf, presses, 
           ]}
         />
       </div>
-      <PrintTabs draft={draft} at={at} onGo={setAt} onDraft={setDraft} />
-      {print && (
-        <PrintFields
-          key={print.key}
-          print={print}
-          index={draft.prints.indexOf(print)}
-          shelf={shelf}
-          presses={presses}
-          blank={blank}
-          house={house}
-          faults={faults}
-          which={whichHref(orderId, isNew ? 'new' : draft.id, print, draft)}
-          onChange={setPrint}
-        />
-      )}
+      <Tabs
+        label="Its prints"
+        className="rule-top col-span-6 pt-2"
+        tabs={draft.prints.map((one, i) => ({ id: one.key, name: `${i + 1}. ${printName(one, draft.prints)}` }))}
+        selected={print?.key ?? ''}
+        onSelect={(key) => setAt(draft.prints.findIndex((one) => one.key === key))}
+        hidesOne
+        aside={<PrintActs draft={draft} at={at} onGo={setAt} onDraft={replace} />}
+      >
+        {print && (
+          <PrintFields
+            key={print.key}
+            print={print}
+            index={draft.prints.indexOf(print)}
+            shelf={shelf}
+            presses={presses}
+            blank={blank}
+            house={house}
+            faults={faults}
+            which={whichHref(orderId, isNew ? 'new' : draft.id, print, draft)}
+            onChange={setPrint}
+          />
+        )}
+      </Tabs>
       <div className="rule-top col-span-6 grid grid-cols-6 gap-x-5 pt-2">
         <div className="col-span-2">
           <TextField
@@ -186,8 +190,8 @@ export function LineEditor({ slot, take, orderId, start, isNew, shelf, presses, 
   );
 }
 
-/** The prints of the line side by side; with one alone there is only the way to a second. */
-function PrintTabs({
+/** The way to a print more, and to one less. */
+function PrintActs({
   draft,
   at,
   onGo,
@@ -203,19 +207,7 @@ function PrintTabs({
     onGo(0);
   };
   return (
-    <div className="rule-top col-span-6 flex flex-wrap items-center gap-1 pt-2">
-      {draft.prints.length > 1 &&
-        draft.prints.map((print, i) => (
-          <button
-            key={print.key}
-            type="button"
-            aria-pressed={i === at}
-            onClick={() => onGo(i)}
-            className={`min-h-12 border-b-4 px-3 ${i === at ? 'border-teal font-bold' : 'border-transparent'}`}
-          >
-            {i + 1}. {printName(print, draft.prints)}
-          </button>
-        ))}
+    <>
       <button
         type="button"
         className="act act-quiet"
@@ -231,6 +223,6 @@ function PrintTabs({
           Take this print out
         </button>
       )}
-    </div>
+    </>
   );
 }

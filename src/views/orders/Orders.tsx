@@ -2,9 +2,12 @@
 
 import { addDays } from 'date-fns';
 import { useState } from 'react';
+import type { z } from 'zod';
 import { call, ProblemError } from '../../contract';
 import { stationHref } from '../../core/log';
+import { OrderSchema } from '../../core/order';
 import { dueText, isoDay, isoDayText } from '../../ui/days';
+import { useDocForm } from '../../ui/docForm';
 import { Fault } from '../../ui/Fault';
 import { TextField } from '../../ui/Field';
 import { Lamp } from '../../ui/Lamp';
@@ -24,35 +27,42 @@ export function Orders({ initialName = '' }: { initialName?: string }) {
   );
 }
 
+const NewOrderSchema = OrderSchema.pick({ name: true, customer: true, due: true });
+
 function NewOrder({ initialName }: { initialName: string }) {
-  const [name, setName] = useState(initialName);
-  const [customer, setCustomer] = useState('');
-  const [due, setDue] = useState(() => isoDay(addDays(new Date(), 2)));
+  const form = useDocForm(NewOrderSchema, { name: initialName, customer: '', due: isoDay(addDays(new Date(), 2)) });
+  const { doc, patch } = form;
   const [id] = useState(newId);
-  const { save, pending, fault } = useWrite(() =>
-    write('putOrder', { params: { id }, body: { id, name, customer, due, note: '', lines: [] } }),
+  const { save, pending, fault } = useWrite((head: z.infer<typeof NewOrderSchema>) =>
+    write('putOrder', { params: { id }, body: { id, ...head, note: '', lines: [] } }),
   );
-  const fields = fault instanceof ProblemError ? fault.fields : {};
-  const begin = async (event: { preventDefault: () => void }) => {
-    event.preventDefault();
-    if (await save()) goTo(stationHref(id, 'lines'));
-  };
+  const fields = { ...(fault instanceof ProblemError && fault.fields), ...form.fields };
+  const begin = form.handle(async (head) => {
+    if (await save(head)) goTo(stationHref(id, 'lines'));
+  });
   return (
-    <form onSubmit={(event) => void begin(event)} id="new" aria-labelledby="new-order">
+    <form onSubmit={begin} id="new" aria-labelledby="new-order">
       <h1 id="new-order" className="pb-3">
         New order
       </h1>
       <TextField
         label="What it is for"
         name="name"
-        value={name}
-        onChange={setName}
+        value={doc.name}
+        onChange={(name) => patch({ name })}
         problem={fields.name}
         hint="As you will look for it: Guide tees, open night"
         autoFocus
       />
-      <TextField label="Customer" name="customer" value={customer} onChange={setCustomer} problem={fields.customer} hint="May stay empty" />
-      <TextField label="Wanted by" name="due" type="date" value={due} onChange={setDue} problem={fields.due} />
+      <TextField
+        label="Customer"
+        name="customer"
+        value={doc.customer}
+        onChange={(customer) => patch({ customer })}
+        problem={fields.customer}
+        hint="May stay empty"
+      />
+      <TextField label="Wanted by" name="due" type="date" value={doc.due} onChange={(due) => patch({ due })} problem={fields.due} />
       <Fault of={Object.keys(fields).length === 0 ? fault : null} />
       <button type="submit" className="act act-main w-full" disabled={pending}>
         Start the order

@@ -1,7 +1,8 @@
 /** What is typed into a line outlives leaving the page: the tab keeps it, beside what it began from, until it is saved. */
-import { useEffect, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
+import { useDocForm } from '../../ui/docForm';
 import { recall, remember } from '../../ui/tabMemory';
-import type { LineDraft } from './lineDraft';
+import { type LineDraft, LineDraftSchema } from './lineDraft';
 
 /** The id of a new line is made afresh each time: it is no part of what a draft began from. */
 const beginning = ({ id: _, ...rest }: LineDraft): string => JSON.stringify(rest);
@@ -27,21 +28,23 @@ export const textToKeep = (draft: LineDraft, start: LineDraft): string | null =>
   beginning(draft) === beginning(start) ? null : JSON.stringify({ from: beginning(start), draft } satisfies Kept);
 
 /**
- * A draft that begins from what was kept, else from `start`, and is kept as it changes. When `start` changes it begins anew.
+ * A form of a line that begins from what was kept, else from `start`, and is kept as it changes. When `start` changes it begins anew.
  *
  * @param slot names the line within its order
  * @param first done once to what it begins from
  */
-export function useKeptDraft(slot: string, start: LineDraft, first: (draft: LineDraft) => LineDraft) {
+export function useKeptLine(slot: string, start: LineDraft, first: (draft: LineDraft) => LineDraft) {
   const place = `line being typed: ${slot}`;
-  const [begun, setBegun] = useState(start);
-  const [draft, setDraft] = useState(() => first(keptDraft(recall(place), start) ?? start));
-  if (begun !== start) {
-    setBegun(start);
-    setDraft(start);
-  }
+  const [begun] = useState(() => first(keptDraft(recall(place), start) ?? start));
+  const form = useDocForm<LineDraft>(LineDraftSchema, begun);
+  const { doc, begin } = form;
+  const from = useRef(start);
   useEffect(() => {
-    remember(place, textToKeep(draft, start));
-  }, [draft, start, place]);
-  return [draft, setDraft] as const;
+    if (from.current === start) remember(place, textToKeep(doc, start));
+    else {
+      from.current = start;
+      begin(start);
+    }
+  }, [doc, start, place, begin]);
+  return form;
 }

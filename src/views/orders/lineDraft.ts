@@ -1,5 +1,6 @@
 /** A line while it is typed in: everything may still be empty. */
 
+import { z } from 'zod';
 import { type Blank, type Position, USUAL_POSITIONS } from '../../core/materials';
 import type { Line, Print, PrintLayer, RosterEntry } from '../../core/order';
 import { type Press, usualPress } from '../../core/press';
@@ -139,6 +140,11 @@ export function faultsOf(draft: LineDraft): Faults {
   });
   return faults;
 }
+
+/** A draft, refused where something is missing. */
+export const LineDraftSchema = z.custom<LineDraft>().superRefine((draft, { addIssue }) => {
+  for (const [field, message] of Object.entries(faultsOf(draft))) addIssue({ code: 'custom', path: field.split('.'), message });
+});
 
 const layersOf = (layers: readonly LayerDraft[]): PrintLayer[] =>
   layers.map(({ key, productId, colour }, i) => {

@@ -1,4 +1,15 @@
 /** Print sizes for the run: every size of this blank in the order with its print to scale, and where one print size ends. */
+import {
+  DndContext,
+  type DragEndEvent,
+  PointerSensor,
+  pointerWithin,
+  useDraggable,
+  useDroppable,
+  useSensor,
+  useSensors,
+} from '@dnd-kit/core';
+import { CSS } from '@dnd-kit/utilities';
 import { useState } from 'react';
 import { type Blank, blankMeasures } from '../../core/materials';
 import { type Line, type Order, type Print, runSizes, withPrintWidths } from '../../core/order';
@@ -85,48 +96,54 @@ const d = (ring: Ring): string => `M${ring.map(({ x, y }) => `${x.toFixed(0)} ${
 
 function Run({ sizes, split, blank, print, units, cuts, onToggle, onMove }: RunProps) {
   const widest = Math.max(...sizes.map((one) => one.chestMm));
+  // a press without a move parts the run there, or joins it again
+  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }));
+  const dropped = ({ active, over }: DragEndEvent) => {
+    if (over && over.id !== active.id) onMove(Number(active.id), Number(over.id));
+  };
   return (
-    <ol className="flex items-end overflow-x-auto pt-2">
-      {sizes.map(({ size, chestMm, pieces }, i) => {
-        const measures = blankMeasures(blank, size);
-        const outline = outlineOf(measures, PANEL_OF[print.position]);
-        const group = split.groups.find((one) => one.sizes.includes(size));
-        const width = group?.widthMm ?? print.widthMm;
-        const height = (print.heightMm * width) / print.widthMm;
-        const length = measures.measures.length ?? 700;
-        const top = (measures.measures.frontDrop ?? 80) + 60;
-        const bad = split.outside.includes(size);
-        return (
-          <li key={size} className="flex items-end" data-size={size}>
-            {i > 0 && (
-              <Divider
-                at={i}
-                on={cuts.includes(i)}
-                label={`Part the run between ${sizes[i - 1]?.size} and ${size}`}
-                onToggle={() => onToggle(i)}
-                onMove={(to) => onMove(i, to)}
-              />
-            )}
-            <figure className="m-0 text-center">
-              <svg
-                width={Math.round((chestMm / widest) * 104)}
-                height={Math.round((length / widest) * 104)}
-                viewBox={`${-chestMm / 2} 0 ${chestMm} ${length}`}
-                aria-hidden="true"
-              >
-                {outline && <path d={d(outline)} fill="var(--color-sheet)" stroke="var(--color-ink)" strokeWidth="6" />}
-                <rect x={-width / 2} y={top} width={width} height={height} fill={bad ? 'var(--color-brick)' : 'var(--color-teal)'} />
-              </svg>
-              <figcaption className="leading-tight">
-                <b>{size}</b> <span className="figure">{pieces}</span>
-                <span className={`label figure block ${bad ? 'text-brick' : ''}`}>{Math.round((100 * width) / chestMm)} %</span>
-                <span className="figure block text-sm font-semibold">{formatTape(width, units)}</span>
-              </figcaption>
-            </figure>
-          </li>
-        );
-      })}
-    </ol>
+    <DndContext sensors={sensors} collisionDetection={pointerWithin} onDragEnd={dropped}>
+      <ol className="flex items-end overflow-x-auto pt-2">
+        {sizes.map(({ size, chestMm, pieces }, i) => {
+          const measures = blankMeasures(blank, size);
+          const outline = outlineOf(measures, PANEL_OF[print.position]);
+          const group = split.groups.find((one) => one.sizes.includes(size));
+          const width = group?.widthMm ?? print.widthMm;
+          const height = (print.heightMm * width) / print.widthMm;
+          const length = measures.measures.length ?? 700;
+          const top = (measures.measures.frontDrop ?? 80) + 60;
+          const bad = split.outside.includes(size);
+          return (
+            <li key={size} className="flex items-end" data-size={size}>
+              {i > 0 && (
+                <Divider
+                  at={i}
+                  on={cuts.includes(i)}
+                  label={`Part the run between ${sizes[i - 1]?.size} and ${size}`}
+                  onToggle={() => onToggle(i)}
+                />
+              )}
+              <figure className="m-0 text-center">
+                <svg
+                  width={Math.round((chestMm / widest) * 104)}
+                  height={Math.round((length / widest) * 104)}
+                  viewBox={`${-chestMm / 2} 0 ${chestMm} ${length}`}
+                  aria-hidden="true"
+                >
+                  {outline && <path d={d(outline)} fill="var(--color-sheet)" stroke="var(--color-ink)" strokeWidth="6" />}
+                  <rect x={-width / 2} y={top} width={width} height={height} fill={bad ? 'var(--color-brick)' : 'var(--color-teal)'} />
+                </svg>
+                <figcaption className="leading-tight">
+                  <b>{size}</b> <span className="figure">{pieces}</span>
+                  <span className={`label figure block ${bad ? 'text-brick' : ''}`}>{Math.round((100 * width) / chestMm)} %</span>
+                  <span className="figure block text-sm font-semibold">{formatTape(width, units)}</span>
+                </figcaption>
+              </figure>
+            </li>
+          );
+        })}
+      </ol>
+    </DndContext>
   );
 }
 
@@ -135,36 +152,27 @@ interface DividerProps {
   on: boolean;
   label: string;
   onToggle: () => void;
-  onMove: (to: number) => void;
 }
 
 /** Between two sizes: pressed, the print changes there or no longer does; dragged, the change moves to where it is let go. */
-function Divider({ at, on, label, onToggle, onMove }: DividerProps) {
-  /** The mark under a point, if it is another one. */
-  const markAt = (x: number, y: number): number | null => {
-    const mark = document.elementsFromPoint(x, y).find((one) => one instanceof HTMLElement && one.dataset.mark);
-    const to = mark instanceof HTMLElement ? Number(mark.dataset.mark) : at;
-    return to === at ? null : to;
-  };
+function Divider({ at, on, label, onToggle }: DividerProps) {
+  const id = String(at);
+  const { setNodeRef: setDropRef, isOver } = useDroppable({ id });
+  const { setNodeRef, listeners, transform } = useDraggable({ id, disabled: !on });
   return (
     <button
+      ref={setDropRef}
       type="button"
       aria-pressed={on}
       aria-label={label}
-      data-mark={at}
-      className={`group flex min-h-32 w-10 touch-none items-stretch justify-center self-stretch ${on ? 'cursor-ew-resize' : ''}`}
-      onPointerDown={(event) => event.currentTarget.setPointerCapture(event.pointerId)}
-      onPointerUp={(event) => {
-        const to = on ? markAt(event.clientX, event.clientY) : null;
-        if (to !== null) onMove(to);
-      }}
-      onClick={(event) => {
-        // a drag that ends elsewhere is no press; a key is
-        if (event.detail === 0 || markAt(event.clientX, event.clientY) === null) onToggle();
-      }}
+      {...listeners}
+      className={`group flex min-h-32 w-10 touch-none items-stretch justify-center self-stretch ${on ? 'cursor-ew-resize' : ''} ${isOver ? 'bg-amber/30' : ''}`}
+      onClick={onToggle}
     >
       <span
+        ref={setNodeRef}
         aria-hidden="true"
+        style={{ transform: CSS.Translate.toString(transform && { ...transform, y: 0 }) }}
         className={`${on ? 'w-1.5 bg-amber outline outline-1 outline-ink' : 'w-0 border-l border-dashed border-line group-hover:border-ink'}`}
       />
     </button>

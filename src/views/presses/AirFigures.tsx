@@ -1,5 +1,5 @@
 /** An air press: its cylinders, and the line pressure that gives each band on each of its platens. */
-import { useState } from 'react';
+import { z } from 'zod';
 import { PRESSURE_BANDS } from '../../core/materials';
 import {
   type AirDrive,
@@ -15,6 +15,9 @@ import {
   ratioFrom,
 } from '../../core/press';
 import { formatFigure, formatForHouse, type HouseUnits, houseUnit, UNITS } from '../../core/units';
+import { type Column, DataTable } from '../../ui/DataTable';
+import { useDocForm } from '../../ui/docForm';
+import { saysTheSame } from '../../ui/equal';
 import { Fault } from '../../ui/Fault';
 import { NumberField } from '../../ui/NumberField';
 import { QuantityField } from '../../ui/QuantityField';
@@ -25,23 +28,28 @@ const PLAIN: AirDrive = { cylinders: 1, boreMm: 80, ratio: null, springN: 0 };
 const COASTER_MM2 = (Math.PI / 4) * 100 * 100;
 
 export function AirFigures({ press, version, house }: { press: Press; version: number; house: HouseUnits }) {
-  const [drive, setDrive] = useState<AirDrive>(press.drive ?? PLAIN);
+  const form = useDocForm<AirDrive>(AirDriveSchema, press.drive ?? PLAIN);
+  const { doc: drive, patch, fields } = form;
   const { save, fault } = useSavePress(press, version);
-  const patch = (part: Partial<AirDrive>) => setDrive((now) => ({ ...now, ...part }));
-  const dirty = JSON.stringify(drive) !== JSON.stringify(press.drive);
+  const dirty = !saysTheSame(drive, press.drive);
   return (
     <section aria-label="Air">
       <h3 className="pb-1">What pushes it down</h3>
-      <form
-        className="grid grid-cols-4 items-start gap-x-5"
-        onSubmit={(event) => {
-          event.preventDefault();
-          void save({ ...press, drive });
-        }}
-      >
-        <NumberField label="Cylinders" whole value={drive.cylinders} onChange={(cylinders) => patch({ cylinders })} />
-        <NumberField label="Bore of each, mm" value={drive.boreMm} onChange={(boreMm) => patch({ boreMm })} />
-        <NumberField label="Spring that lifts it, N" value={drive.springN} onChange={(springN) => patch({ springN })} />
+      <form className="grid grid-cols-4 items-start gap-x-5" onSubmit={form.handle((taken) => save({ ...press, drive: taken }))}>
+        <NumberField
+          label="Cylinders"
+          whole
+          value={drive.cylinders}
+          onChange={(cylinders) => patch({ cylinders })}
+          problem={fields.cylinders}
+        />
+        <NumberField label="Bore of each, mm" value={drive.boreMm} onChange={(boreMm) => patch({ boreMm })} problem={fields.boreMm} />
+        <NumberField
+          label="Spring that lifts it, N"
+          value={drive.springN}
+          onChange={(springN) => patch({ springN })}
+          problem={fields.springN}
+        />
         <div className="pt-6">
           <button type="submit" className="act act-main w-full" disabled={!dirty}>
             Save
@@ -68,39 +76,35 @@ function Bands({ drive, press, house }: { drive: AirDrive; press: Press; house: 
   return (
     <>
       <h3 className="pt-4 pb-1">Line pressure for each band</h3>
-      <table className="w-full border-collapse text-left">
-        <thead>
-          <tr className="label">
-            <th className="py-1 pr-4 font-normal">On</th>
-            {PRESSURE_BANDS.map((band) => (
-              <th key={band} className="py-1 pr-4 text-right font-normal">
-                {band}, {formatFigure(BAND_KPA[band].low, contact)}–{formatFigure(BAND_KPA[band].high, contact)} {UNITS[contact].symbol}
-              </th>
-            ))}
-          </tr>
-        </thead>
-        <tbody>
-          {[
-            ...platensOf(press)
-              .filter((one) => one.id !== 'lower')
-              .map((one) => ({ name: one.name, mm2: overlapMm2(one, base) })),
-            { name: 'one 100 mm coaster alone', mm2: COASTER_MM2 },
-          ].map(({ name, mm2 }) => (
-            <tr key={name} className="rule-top">
-              <td className="py-1.5 pr-4">{name}</td>
-              {PRESSURE_BANDS.map((band) => (
-                <td key={band} className="figure py-1.5 pr-4 text-right">
-                  {line(lineForContact(drive, bandMiddle(band), mm2))}
-                </td>
-              ))}
-            </tr>
-          ))}
-        </tbody>
-      </table>
+      <DataTable
+        look="w-full text-left"
+        columns={[
+          { head: 'On', cell: ({ name }) => name },
+          ...PRESSURE_BANDS.map(
+            (band): Column<{ name: string; mm2: number }> => ({
+              head: `${band}, ${formatFigure(BAND_KPA[band].low, contact)}–${formatFigure(BAND_KPA[band].high, contact)} ${UNITS[contact].symbol}`,
+              look: 'text-right',
+              cell: ({ mm2 }) => <span className="figure">{line(lineForContact(drive, bandMiddle(band), mm2))}</span>,
+            }),
+          ),
+        ]}
+        rows={[
+          ...platensOf(press)
+            .filter((one) => one.id !== 'lower')
+            .map((one) => ({ name: one.name, mm2: overlapMm2(one, base) })),
+          { name: 'one 100 mm coaster alone', mm2: COASTER_MM2 },
+        ]}
+        idOf={({ name }) => name}
+      />
       <Crush drive={drive} press={press} house={house} />
     </>
   );
 }
+
+const CellSchema = z.object({
+  lineKPa: z.number('At which line pressure was it read?').positive('At which line pressure was it read?'),
+  forceN: z.number().positive('What did the load cell show?'),
+});
 
 /** The linkage from one measurement with a load cell, or with film as pressure over the platen. */
 function LinkageFrom({
@@ -114,35 +118,37 @@ function LinkageFrom({
   house: HouseUnits;
   onFound: (ratio: number) => void;
 }) {
-  const [lineKPa, setLine] = useState<number | null>(null);
-  const [forceN, setForce] = useState(0);
-  const ready = lineKPa !== null && lineKPa > 0 && forceN > 0;
+  const form = useDocForm<{ lineKPa: number | null; forceN: number }, z.infer<typeof CellSchema>>(CellSchema, { lineKPa: null, forceN: 0 });
+  const { doc, patch, fields } = form;
   return (
     <details>
       <summary className="cursor-pointer py-2 font-semibold text-teal">Measure its linkage once</summary>
       <form
         className="grid grid-cols-4 items-start gap-x-5"
-        onSubmit={(event) => {
-          event.preventDefault();
-          if (ready) onFound(Math.round(ratioFrom(drive, lineKPa, forceN) * 1000) / 1000);
-        }}
+        onSubmit={form.handle(({ lineKPa, forceN }) => onFound(Math.round(ratioFrom(drive, lineKPa, forceN) * 1000) / 1000))}
       >
         <QuantityField
           label="Line pressure then"
           kind="linePressure"
           unit={house.linePressure}
           house={house}
-          value={lineKPa}
+          value={doc.lineKPa}
           min={10}
           max={1500}
-          onChange={setLine}
+          onChange={(lineKPa) => patch({ lineKPa })}
+          problem={fields.lineKPa}
         />
-        <NumberField label="Force on the load cell, N" value={forceN} onChange={setForce} />
+        <NumberField
+          label="Force on the load cell, N"
+          value={doc.forceN}
+          onChange={(forceN) => patch({ forceN })}
+          problem={fields.forceN}
+        />
         <p className="label col-span-1 pt-6">
           With pressure film: its kPa times {Math.round(overlapMm2(press.platen, press.base ?? press.platen) / 1000)} gives N.
         </p>
         <div className="pt-6">
-          <button type="submit" className="act w-full" disabled={!ready}>
+          <button type="submit" className="act w-full">
             Take it
           </button>
         </div>

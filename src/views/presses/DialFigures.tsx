@@ -2,6 +2,7 @@
 import { PRESSURE_BANDS } from '../../core/materials';
 import { BAND_KPA, bandMiddle, contactAtReading, type Press, readingForContact } from '../../core/press';
 import { formatForHouse, type HouseUnits } from '../../core/units';
+import { DataTable } from '../../ui/DataTable';
 
 export function DialFigures({ gauge, house }: { gauge: Extract<Press['gauge'], { kind: 'dial' | 'air' }>; house: HouseUnits }) {
   if (gauge.pairs.length < 2)
@@ -14,28 +15,39 @@ export function DialFigures({ gauge, house }: { gauge: Extract<Press['gauge'], {
   return (
     <section aria-label="Dial">
       <h3 className="pb-1">Where each band stands on the dial</h3>
-      <table className="border-collapse text-left">
-        <tbody>
-          {PRESSURE_BANDS.map((band) => {
-            const reading = readingForContact(gauge.pairs, bandMiddle(band));
-            const { sdKPa, beyond } = contactAtReading(gauge.pairs, reading);
-            return (
-              <tr key={band} className="rule-top">
-                <td className="py-1.5 pr-6 font-semibold">{band}</td>
-                <td className="figure py-1.5 pr-6 text-right text-lg">{reading.toFixed(1)}</td>
-                <td className="figure py-1.5 pr-6">
-                  {formatForHouse('contactPressure', BAND_KPA[band].low, house)} to{' '}
-                  {formatForHouse('contactPressure', BAND_KPA[band].high, house)} of contact
-                </td>
-                <td className="label py-1.5">
-                  give or take {formatForHouse('contactPressure', 1.96 * sdKPa, house, 1)}
-                  {beyond ? ', beyond what was measured' : ''}
-                </td>
-              </tr>
-            );
-          })}
-        </tbody>
-      </table>
+      <DataTable
+        columns={[
+          { id: 'band', head: '', cell: ({ band }) => band, look: 'font-semibold' },
+          { id: 'reading', head: '', cell: ({ reading }) => reading.toFixed(1), look: 'figure text-right text-lg' },
+          {
+            id: 'contact',
+            head: '',
+            look: 'figure',
+            cell: ({ band }) => (
+              <>
+                {formatForHouse('contactPressure', BAND_KPA[band].low, house)} to{' '}
+                {formatForHouse('contactPressure', BAND_KPA[band].high, house)} of contact
+              </>
+            ),
+          },
+          {
+            id: 'doubt',
+            head: '',
+            look: 'label',
+            cell: ({ sdKPa, beyond }) => (
+              <>
+                give or take {formatForHouse('contactPressure', 1.96 * sdKPa, house, 1)}
+                {beyond ? ', beyond what was measured' : ''}
+              </>
+            ),
+          },
+        ]}
+        rows={PRESSURE_BANDS.map((band) => {
+          const reading = readingForContact(gauge.pairs, bandMiddle(band));
+          return { band, reading, ...contactAtReading(gauge.pairs, reading) };
+        })}
+        idOf={({ band }) => band}
+      />
       <p className="label max-w-prose pt-2">A garment raises the reading: read it during the pre-press, with the piece on.</p>
     </section>
   );

@@ -1,9 +1,10 @@
 /** The paper-pull test: four slips at the corners, what each does, and what that says of band and parallel. */
 
-import { useState } from 'react';
+import { z } from 'zod';
 import type { PressReport } from '../../contract';
 import { CORNERS, type Corner, type Press, PULLS, type Pull, readPaperPull } from '../../core/press';
 import { instantText } from '../../ui/days';
+import { useDocForm } from '../../ui/docForm';
 import { Fault } from '../../ui/Fault';
 import { ChoiceField } from '../../ui/Field';
 import { useKeepRecord } from './useKeepRecord';
@@ -12,10 +13,12 @@ const SIZE = 190;
 const SLIP = { width: 26, length: 62 };
 const OPTIONS = PULLS.map((value) => ({ value, text: value }));
 
+const PullsSchema = z.record(z.enum(CORNERS), z.enum(PULLS));
+const ALL_DRAG = Object.fromEntries(CORNERS.map((corner) => [corner, 'drags'])) as Record<Corner, Pull>;
+
 export function PaperPullTest({ press, report }: { press: Press; report: PressReport }) {
-  const [pulls, setPulls] = useState<Record<Corner, Pull>>(
-    () => Object.fromEntries(CORNERS.map((corner) => [corner, 'drags'])) as Record<Corner, Pull>,
-  );
+  const form = useDocForm<Record<Corner, Pull>>(PullsSchema, ALL_DRAG);
+  const pulls = form.doc;
   const { save: keep, fault } = useKeepRecord(press.id);
   const found = readPaperPull(pulls);
   const before = report.records.flatMap((record) =>
@@ -26,7 +29,7 @@ export function PaperPullTest({ press, report }: { press: Press; report: PressRe
       <h3 className="pb-1">Paper slips at the corners</h3>
       <div className="grid grid-cols-[13rem_1fr] gap-6">
         <Slips loose={found.loose} />
-        <div>
+        <form aria-label="What each slip does" onSubmit={form.handle((found) => keep({ kind: 'paper pull', pulls: found }))}>
           <p className="border-l-4 border-amber pl-3">
             Slips long enough to hold well clear: fingers never go between the platens. Do it with the press cold.
           </p>
@@ -38,7 +41,7 @@ export function PaperPullTest({ press, report }: { press: Press; report: PressRe
                 label={corner}
                 value={pulls[corner]}
                 options={OPTIONS}
-                onChange={(pull) => setPulls({ ...pulls, [corner]: pull })}
+                onChange={(pull) => form.patch({ [corner]: pull })}
               />
             ))}
           </div>
@@ -46,11 +49,11 @@ export function PaperPullTest({ press, report }: { press: Press; report: PressRe
             {found.words}
             {found.parallel ? ', the platens parallel.' : `; not parallel: ${advice(found)}`}
           </p>
-          <button type="button" className="act mt-2" onClick={() => void keep({ kind: 'paper pull', pulls })}>
+          <button type="submit" className="act mt-2">
             Keep it
           </button>
           <Fault of={fault} />
-        </div>
+        </form>
       </div>
       {before.map((test) => (
         <p key={test.id} className="rule-top py-1.5">

@@ -45,10 +45,7 @@ export function PressEditor({ press, version, house, onSaved }: PressEditorProps
   const length = houseUnit('length', house).first;
   return (
     <form
-      onSubmit={(event) => {
-        event.preventDefault();
-        void form.submit(async (taken) => (await save(taken)) && onSaved(press.id));
-      }}
+      onSubmit={form.handle(async (taken) => (await save(taken)) && onSaved(press.id))}
       className="grid max-w-[780px] grid-cols-6 gap-x-5 gap-y-1 pt-4"
       aria-label={`Facts of ${press.name}`}
     >

@@ -1,10 +1,20 @@
 /** A quick check: one to five readings in a minute, told at once against the last survey. */
-
-import { useState } from 'react';
+import { z } from 'zod';
 import type { PressReport } from '../../contract';
-import { FINISHES, type Instrument, isAsItWas, MOST_CHECKED, PLANS, type PlatenMap, type Press } from '../../core/press';
+import {
+  FINISHES,
+  type Finish,
+  type Instrument,
+  InstrumentSchema,
+  isAsItWas,
+  MOST_CHECKED,
+  PLANS,
+  type PlatenMap,
+  type Press,
+} from '../../core/press';
 import { formatForHouse, type HouseUnits, toInside } from '../../core/units';
 import { isoDayText } from '../../ui/days';
+import { useDocForm } from '../../ui/docForm';
 import { Fault } from '../../ui/Fault';
 import { useUnits } from '../../ui/house';
 import { QuantityField } from '../../ui/QuantityField';
@@ -13,6 +23,20 @@ import { InstrumentFields } from './InstrumentFields';
 import { useKeepRecord } from './useKeepRecord';
 
 const PLACES = ['Middle', 'Back left', 'Back right', 'Front right', 'Front left'] as const;
+const CheckSchema = z.object({
+  instrument: InstrumentSchema,
+  finish: z.enum(FINISHES),
+  setC: z.number(),
+  read: z.array(z.number().nullable()).refine((read) => read.some((one) => one !== null), 'Read one place at least.'),
+});
+interface TypedCheck {
+  instrument: Instrument;
+  finish: Finish;
+  setC: number;
+  /** At each of `PLACES`; null: not read. */
+  read: (number | null)[];
+}
+
 interface QuickCheckProps {
   press: Press;
   report: PressReport;
@@ -22,45 +46,49 @@ interface QuickCheckProps {
 export function QuickCheck({ press, report, map }: QuickCheckProps) {
   const house = useUnits();
   const room = useRoute('house', {});
-  const [instrument, setInstrument] = useState<Instrument>({ kind: 'probe' });
-  const [finish, setFinish] = useState(press.finish ?? FINISHES[0]);
-  const [setC, setSetC] = useState(house.temperature === 'F' ? toInside(300, 'F') : 150);
-  const [read, setRead] = useState<(number | null)[]>(PLACES.map(() => null));
+  const form = useDocForm<TypedCheck>(CheckSchema, {
+    instrument: { kind: 'probe' },
+    finish: press.finish ?? FINISHES[0],
+    setC: house.temperature === 'F' ? toInside(300, 'F') : 150,
+    read: PLACES.map(() => null),
+  });
+  const { doc, patch, fields } = form;
   const { save: keep, fault } = useKeepRecord(press.id);
   const last = report.checks.find(({ platen }) => platen === map.platen);
   const places = PLANS.five(map).slice(0, MOST_CHECKED);
-  const readings = places.flatMap((place, i) => {
-    const readC = read[i];
-    return typeof readC === 'number' ? [{ ...place, setC, readC }] : [];
-  });
   const roomC = room.data?.house.room.tempC ?? 21;
-  const send = async () => {
-    if (await keep({ kind: 'quick check', platen: map.platen, instrument, finish, roomC, readings })) setRead(PLACES.map(() => null));
-  };
+  const send = form.handle(async ({ instrument, finish, setC, read }) => {
+    const readings = places.flatMap((place, i) => {
+      const readC = read[i];
+      return typeof readC === 'number' ? [{ ...place, setC, readC }] : [];
+    });
+    if (await keep({ kind: 'quick check', platen: map.platen, instrument, finish, roomC, readings }))
+      form.begin({ instrument, finish, setC, read: PLACES.map(() => null) });
+  });
   return (
     <section aria-label="Quick check" className="pt-4">
       <h3 className="pb-1">Quick check: is it still what the survey found?</h3>
       {last && <Found check={last} map={map} house={house} />}
       <details>
         <summary className="min-h-12 cursor-pointer py-3 font-semibold text-teal">Read one to five places</summary>
-        <div className="grid grid-cols-1 gap-x-5 sm:grid-cols-3">
+        <form onSubmit={send} aria-label="Quick check" className="grid grid-cols-1 gap-x-5 sm:grid-cols-3">
           <InstrumentFields
-            instrument={instrument}
-            finish={finish}
+            instrument={doc.instrument}
+            finish={doc.finish}
             house={house}
-            onAnother={setInstrument}
-            onSet={setInstrument}
-            onFinish={setFinish}
+            onAnother={(instrument) => patch({ instrument })}
+            onSet={(instrument) => patch({ instrument })}
+            onFinish={(finish) => patch({ finish })}
           />
           <QuantityField
             label="Press set to"
             kind="temperature"
             unit={press.set.unit}
             house={house}
-            value={setC}
+            value={doc.setC}
             min={press.set.minC}
             max={press.set.maxC}
-            onChange={(value) => value !== null && setSetC(value)}
+            onChange={(value) => value !== null && patch({ setC: value })}
           />
           {PLACES.map((place, i) => (
             <QuantityField
@@ -69,19 +97,20 @@ export function QuickCheck({ press, report, map }: QuickCheckProps) {
               kind="temperature"
               unit={press.set.unit}
               house={house}
-              value={read[i] ?? null}
+              value={doc.read[i] ?? null}
               min={0}
               max={350}
-              onChange={(value) => setRead(read.map((one, at) => (at === i ? value : one)))}
+              onChange={(value) => patch({ read: doc.read.map((one, at) => (at === i ? value : one)) })}
+              problem={i === 0 ? fields.read : undefined}
             />
           ))}
-        </div>
-        <p className="border-l-4 border-amber pl-3">
-          The platen is at cooking temperature: hold probe or gun by its handle, and keep the other hand out.
-        </p>
-        <button type="button" className="act mt-2" disabled={readings.length === 0} onClick={() => void send()}>
-          Keep this check
-        </button>
+          <p className="col-span-full border-l-4 border-amber pl-3">
+            The platen is at cooking temperature: hold probe or gun by its handle, and keep the other hand out.
+          </p>
+          <button type="submit" className="act mt-2 justify-self-start">
+            Keep this check
+          </button>
+        </form>
       </details>
       <Fault of={fault} />
     </section>

@@ -1,25 +1,29 @@
 /** The rotate test: is it the press or the transfer? One piece turned round and pressed again tells; the answer is kept as evidence. */
 
 import { useState } from 'react';
+import { z } from 'zod';
 import type { PressReport } from '../../contract';
 import { type Press, rotateVerdict } from '../../core/press';
 import { instantText } from '../../ui/days';
+import { useDocForm } from '../../ui/docForm';
 import { Fault } from '../../ui/Fault';
+import { ChoiceField } from '../../ui/Field';
 import { useRoute } from '../../ui/query';
 import { useKeepRecord } from './useKeepRecord';
+
+const WhichSchema = z.object({ productId: z.string().min(1, 'Say first with which transfer it was.') });
 
 export function RotateTest({ press, records }: { press: Press; records: PressReport['records'] }) {
   const shelf = useRoute('shelf', {});
   const [open, setOpen] = useState(false);
-  const [productId, setProductId] = useState('');
-  const [unnamed, setUnnamed] = useState(false);
+  const form = useDocForm(WhichSchema, { productId: '' });
   const { save: keep, fault } = useKeepRecord(press.id);
   const before = records.flatMap((record) => (record.kind === 'rotate test' ? [record] : []));
   const products = shelf.data?.products.filter((one) => !one.retiredOn) ?? [];
-  const found = async (badStayedWith: 'piece' | 'press') => {
-    setUnnamed(productId === '');
-    if (productId !== '' && (await keep({ kind: 'rotate test', productId, badStayedWith }))) setOpen(false);
-  };
+  const found = (badStayedWith: 'piece' | 'press') =>
+    form.submit(async ({ productId }) => {
+      if (await keep({ kind: 'rotate test', productId, badStayedWith })) setOpen(false);
+    });
   return (
     <section aria-label="Rotate test" className="rule-top mt-5 pt-3">
       <div className="flex items-baseline justify-between">
@@ -36,18 +40,16 @@ export function RotateTest({ press, records }: { press: Press; records: PressRep
             <li>Look where the bad area is now.</li>
           </ol>
           <p className="border-l-4 border-amber pl-3">Platen, base and fresh carriers are hot: wear gloves while you turn it.</p>
-          <label className="block pt-2">
-            <span className="label mb-1 block">Transfer</span>
-            <select className="entry max-w-xs" value={productId} onChange={(event) => setProductId(event.target.value)}>
-              <option value="">pick it …</option>
-              {products.map((one) => (
-                <option key={one.id} value={one.id}>
-                  {one.name}
-                </option>
-              ))}
-            </select>
-          </label>
-          <div className="flex flex-wrap gap-2 pt-3">
+          <div className="max-w-xs pt-2">
+            <ChoiceField
+              label="Transfer"
+              value={form.doc.productId}
+              options={[{ value: '', text: 'pick it …' }, ...products.map(({ id, name }) => ({ value: id, text: name }))]}
+              onChange={(productId) => form.patch({ productId })}
+              problem={form.fields.productId}
+            />
+          </div>
+          <div className="flex flex-wrap gap-2">
             <button type="button" className="act" onClick={() => void found('press')}>
               It stayed where it was on the press
             </button>
@@ -55,12 +57,7 @@ export function RotateTest({ press, records }: { press: Press; records: PressRep
               It went round with the piece
             </button>
           </div>
-          {unnamed && (
-            <p role="alert" className="pt-2 text-brick">
-              Say first with which transfer it was.
-            </p>
-          )}
-          <Fault of={unnamed ? null : fault} className="pt-2 text-brick" />
+          <Fault of={fault} className="pt-2 text-brick" />
         </div>
       )}
       {before.map((test) => (

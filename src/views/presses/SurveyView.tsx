@@ -1,9 +1,11 @@
 /** A temperature survey, guided: instrument and setting, then one place after another, odd figures asked about at once. */
 
 import { useEffect, useState } from 'react';
+import { z } from 'zod';
 import { coverageFault, type Place, type Press, platensOf } from '../../core/press';
 import { formatQuantity, type HouseUnits, houseUnit, toInside } from '../../core/units';
 import { didUndoably } from '../../ui/acts';
+import { useDocForm } from '../../ui/docForm';
 import { Fault } from '../../ui/Fault';
 import { useUnits } from '../../ui/house';
 import { NumberField } from '../../ui/NumberField';
@@ -85,9 +87,12 @@ function useDraft(press: Press, platen: string, roomC: number, house: HouseUnits
   return { draft, setDraft, restore, drop: () => remember(place, null) };
 }
 
+const ReadingSchema = z.object({ readC: z.number('What does it read?') });
+const UNREAD: { readC: number | null } = { readC: null };
+
 function Survey({ press, sides, house, roomC }: SurveyProps) {
   const { draft, setDraft, restore, drop } = useDraft(press, sides.id, roomC, house);
-  const [typed, setTyped] = useState<number | null>(null);
+  const reading = useDocForm<typeof UNREAD, z.infer<typeof ReadingSchema>>(ReadingSchema, UNREAD);
   const [question, setQuestion] = useState<Question | null>(null);
   const record = useKeepRecord(press.id);
   const left = placesLeft(draft, sides);
@@ -112,7 +117,7 @@ function Survey({ press, sides, house, roomC }: SurveyProps) {
   };
   const keep = (readC: number) => {
     if (next) setDraft((now) => withReading(now, next, readC));
-    setTyped(null);
+    reading.begin(UNREAD);
     setQuestion(null);
   };
   const finish = async () => {
@@ -142,10 +147,7 @@ function Survey({ press, sides, house, roomC }: SurveyProps) {
             <form
               aria-label="Next reading"
               className="rule-top mt-2 grid grid-cols-[14rem_1fr] items-start gap-5 pt-3"
-              onSubmit={(event) => {
-                event.preventDefault();
-                if (typed !== null) take(typed);
-              }}
+              onSubmit={reading.handle(({ readC }) => take(readC))}
             >
               <QuantityField
                 key={draft.readings.length}
@@ -153,14 +155,15 @@ function Survey({ press, sides, house, roomC }: SurveyProps) {
                 kind="temperature"
                 unit={houseUnit('temperature', house).first}
                 house={house}
-                value={typed}
+                value={reading.doc.readC}
                 min={0}
                 max={350}
                 usual={{ low: 60, high: 260 }}
-                onChange={setTyped}
+                onChange={(readC) => reading.patch({ readC })}
+                problem={reading.fields.readC}
               />
               <div className="flex gap-3 pt-6">
-                <button type="submit" className="act act-main" disabled={typed === null}>
+                <button type="submit" className="act act-main">
                   Take it
                 </button>
                 {draft.readings.length > 0 && (
@@ -180,7 +183,7 @@ function Survey({ press, sides, house, roomC }: SurveyProps) {
             onTake={keep}
             onAgain={() => {
               setQuestion(null);
-              setTyped(null);
+              reading.begin(UNREAD);
             }}
           />
         )}
@@ -211,20 +214,22 @@ function Survey({ press, sides, house, roomC }: SurveyProps) {
   );
 }
 
+const PlaceSchema = z.object({ xMm: z.number(), yMm: z.number() });
+
 /** A place put by its measures, for hands on the keyboard; a click on the drawing does the same. */
 function FreePlace({ onPut }: { onPut: (place: Place) => void }) {
-  const [xMm, setX] = useState(0);
-  const [yMm, setY] = useState(0);
+  const form = useDocForm(PlaceSchema, { xMm: 0, yMm: 0 });
+  const { doc, patch } = form;
   return (
-    <div className="grid grid-cols-3 items-start gap-x-5 pt-3">
+    <form onSubmit={form.handle(onPut)} aria-label="Next place" className="grid grid-cols-3 items-start gap-x-5 pt-3">
       <p className="col-span-3">Click on the platen where you will measure next, or say how far from its middle.</p>
-      <NumberField label="To the right, mm" value={xMm} onChange={setX} />
-      <NumberField label="Towards you, mm" value={yMm} onChange={setY} />
+      <NumberField label="To the right, mm" value={doc.xMm} onChange={(xMm) => patch({ xMm })} />
+      <NumberField label="Towards you, mm" value={doc.yMm} onChange={(yMm) => patch({ yMm })} />
       <div className="pt-6">
-        <button type="button" className="act w-full" onClick={() => onPut({ xMm, yMm })}>
+        <button type="submit" className="act w-full">
           Put a place there
         </button>
       </div>
-    </div>
+    </form>
   );
 }

@@ -1,8 +1,11 @@
 /** Warm-up and recovery of a press: how long to any setting, what a closing costs, how fast it can go on. */
-import { useState } from 'react';
+import { z } from 'zod';
 import type { PressReport } from '../../contract';
-import { dropOfClosing, type Heater, lossOf, type Press, shortestCycle, timeBetween } from '../../core/press';
+import { dropOfClosing, type Heater, HeaterSchema, lossOf, type Press, shortestCycle, timeBetween } from '../../core/press';
 import { formatDuration, formatForHouse, formatQuantity, type HouseUnits, houseUnit, toInside } from '../../core/units';
+import { type Column, DataTable } from '../../ui/DataTable';
+import { useDocForm } from '../../ui/docForm';
+import { saysTheSame } from '../../ui/equal';
 import { Fault } from '../../ui/Fault';
 import { NumberField } from '../../ui/NumberField';
 import { QuantityField } from '../../ui/QuantityField';
@@ -16,24 +19,27 @@ const PLAIN: Heater = { powerW: 1800, massKg: 9, lossWK: null };
 const TEE = { effusivity: 205, seconds: 12 };
 
 export function WarmUpView({ press, version, report, house }: { press: Press; version: number; report: PressReport; house: HouseUnits }) {
-  const [heater, setHeater] = useState<Heater>(press.heater ?? PLAIN);
+  const form = useDocForm<Heater>(HeaterSchema, press.heater ?? PLAIN);
+  const { doc: heater, patch, fields } = form;
   const { save, fault } = useSavePress(press, version);
   const room = useRoute('house', {});
   const roomC = room.data?.house.room.tempC ?? 21;
-  const dirty = JSON.stringify(heater) !== JSON.stringify(press.heater);
+  const dirty = !saysTheSame(heater, press.heater);
   const used = report.heater;
   return (
     <>
       <form
         className="grid max-w-[640px] grid-cols-3 items-start gap-x-5"
         aria-label="Heater"
-        onSubmit={(event) => {
-          event.preventDefault();
-          void save({ ...press, heater });
-        }}
+        onSubmit={form.handle((taken) => save({ ...press, heater: taken }))}
       >
-        <NumberField label="Its power, W" value={heater.powerW} onChange={(powerW) => setHeater({ ...heater, powerW })} />
-        <NumberField label="Mass of the platen, kg" value={heater.massKg} onChange={(massKg) => setHeater({ ...heater, massKg })} />
+        <NumberField label="Its power, W" value={heater.powerW} onChange={(powerW) => patch({ powerW })} problem={fields.powerW} />
+        <NumberField
+          label="Mass of the platen, kg"
+          value={heater.massKg}
+          onChange={(massKg) => patch({ massKg })}
+          problem={fields.massKg}
+        />
         <div className="pt-6">
           <button type="submit" className="act act-main w-full" disabled={!dirty}>
             Save
@@ -62,7 +68,6 @@ export function WarmUpView({ press, version, report, house }: { press: Press; ve
 function Figures({ press, heater, roomC, house }: { press: Press; heater: Heater; roomC: number; house: HouseUnits }) {
   const unit = house.temperature;
   const settings = (unit === 'F' ? [270, 300, 330, 360] : [130, 150, 165, 180]).map((shown) => toInside(shown, unit));
-  const from = [roomC, ...settings];
   const minutes = (a: number, b: number) => {
     const s = timeBetween(heater, a, b, roomC);
     return Number.isFinite(s) ? formatDuration(Math.round(s)) : 'never';
@@ -72,30 +77,26 @@ function Figures({ press, heater, roomC, house }: { press: Press; heater: Heater
   return (
     <>
       <h3 className="pt-2 pb-1">From one setting to another, min:s</h3>
-      <table className="border-collapse text-right">
-        <thead>
-          <tr className="label">
-            <th className="py-1 pr-6 text-left font-normal">from / to</th>
-            {settings.map((to) => (
-              <th key={to} className="py-1 pr-6 font-normal">
-                {formatQuantity(to, unit)}
-              </th>
-            ))}
-          </tr>
-        </thead>
-        <tbody>
-          {from.map((a, i) => (
-            <tr key={a} className="rule-top">
-              <td className="py-1.5 pr-6 text-left">{i === 0 ? `room, ${formatQuantity(a, unit)}` : formatQuantity(a, unit)}</td>
-              {settings.map((b) => (
-                <td key={b} className={`figure py-1.5 pr-6 ${b < a ? 'text-soft' : ''}`}>
-                  {a === b ? '' : minutes(a, b)}
-                </td>
-              ))}
-            </tr>
-          ))}
-        </tbody>
-      </table>
+      <DataTable
+        look="text-right"
+        columns={[
+          {
+            head: 'from / to',
+            look: 'text-left',
+            cell: ({ fromC }, i) => (i === 0 ? `room, ${formatQuantity(fromC, unit)}` : formatQuantity(fromC, unit)),
+          },
+          ...settings.map(
+            (to): Column<{ fromC: number }> => ({
+              head: formatQuantity(to, unit),
+              cell: ({ fromC }) => (
+                <span className={`figure ${to < fromC ? 'text-soft' : ''}`}>{fromC === to ? '' : minutes(fromC, to)}</span>
+              ),
+            }),
+          ),
+        ]}
+        rows={[roomC, ...settings].map((fromC) => ({ fromC }))}
+        idOf={({ fromC }) => String(fromC)}
+      />
       <p className="max-w-prose pt-3">
         Down takes far longer than up: press the cool jobs first. A tee of the whole platen costs it{' '}
         <span className="figure">{formatForHouse('temperatureDifference', dropOfClosing(heater, closing), house, 1)}</span> a closing;{' '}
@@ -117,43 +118,56 @@ function Figures({ press, heater, roomC, house }: { press: Press; heater: Heater
   );
 }
 
+const TimeSchema = z.object({
+  fromC: z.number('From which temperature?'),
+  toC: z.number('To which temperature?'),
+  seconds: z.number().positive('How many seconds did it take?'),
+});
+type TypedTime = { fromC: number | null; toC: number | null; seconds: number };
+
 function LogTime({ press, roomC, house, logged }: { press: Press; roomC: number; house: HouseUnits; logged: number }) {
-  const [from, setFrom] = useState<number | null>(null);
-  const [to, setTo] = useState<number | null>(null);
-  const [seconds, setSeconds] = useState(0);
-  const [missing, setMissing] = useState(false);
+  const form = useDocForm<TypedTime, z.infer<typeof TimeSchema>>(TimeSchema, { fromC: null, toC: null, seconds: 0 });
+  const { doc, patch, fields } = form;
   const { save: keep, fault } = useKeepRecord(press.id);
-  const log = async () => {
-    setMissing(from === null || to === null);
-    if (from !== null && to !== null) await keep({ kind: 'heating time', fromC: from, toC: to, seconds, roomC });
-  };
   const unit = houseUnit('temperature', house).first;
   return (
     <form
       className="rule-top mt-3 grid max-w-[780px] grid-cols-4 items-start gap-x-5 pt-3"
       aria-label="A time it really took"
-      onSubmit={(event) => {
-        event.preventDefault();
-        void log();
-      }}
+      onSubmit={form.handle((taken) => keep({ kind: 'heating time', ...taken, roomC }))}
     >
       <h3 className="col-span-4">
         A time it really took <span className="label">({logged} logged; power and loss are refined by them)</span>
       </h3>
-      <QuantityField label="From" kind="temperature" unit={unit} house={house} value={from} min={0} max={260} onChange={setFrom} />
-      <QuantityField label="To" kind="temperature" unit={unit} house={house} value={to} min={0} max={260} onChange={setTo} />
-      <NumberField label="Seconds" value={seconds} onChange={setSeconds} />
+      <QuantityField
+        label="From"
+        kind="temperature"
+        unit={unit}
+        house={house}
+        value={doc.fromC}
+        min={0}
+        max={260}
+        onChange={(fromC) => patch({ fromC })}
+        problem={fields.fromC}
+      />
+      <QuantityField
+        label="To"
+        kind="temperature"
+        unit={unit}
+        house={house}
+        value={doc.toC}
+        min={0}
+        max={260}
+        onChange={(toC) => patch({ toC })}
+        problem={fields.toC}
+      />
+      <NumberField label="Seconds" value={doc.seconds} onChange={(seconds) => patch({ seconds })} problem={fields.seconds} />
       <div className="pt-6">
         <button type="submit" className="act w-full">
           Log it
         </button>
       </div>
-      {missing && (
-        <p role="alert" className="col-span-4 text-brick">
-          From which temperature to which?
-        </p>
-      )}
-      <Fault of={missing ? null : fault} className="col-span-4 text-brick" />
+      <Fault of={fault} className="col-span-4 text-brick" />
     </form>
   );
 }

@@ -1,5 +1,6 @@
 /** Closings and peels of a run against the plan. */
 import { formatDuration, formatFigure } from '../../core/units';
+import { DataTable } from '../../ui/DataTable';
 
 const offWords = (late: number, early: number): string =>
   late + early === 0 ? 'none' : [late && `${late} late`, early && `${early} early`].filter(Boolean).join(', ');
@@ -16,28 +17,28 @@ interface TimesRow {
 
 export function AfterTimes({ caption, plan, off, rows }: { caption: string; plan: string; off: string; rows: readonly TimesRow[] }) {
   return (
-    <table className="mb-6 w-full table-fixed border-collapse text-left text-xl">
-      <caption className="pb-1 text-left text-base font-bold text-night-soft">{caption}</caption>
-      <thead className="text-base text-night-soft">
-        <tr>
-          {['', plan, 'on average', 'of', off].map((heading) => (
-            <th key={heading} className="font-normal">
-              {heading}
-            </th>
-          ))}
-        </tr>
-      </thead>
-      <tbody>
-        {rows.map(({ what, plannedS, meanS, n, late, early }) => (
-          <tr key={what} className="border-t border-night-line">
-            <th className="py-1.5 font-normal">{what}</th>
-            <td className={plannedS === 0 ? '' : 'figure'}>{plannedS === 0 ? 'at once' : formatDuration(plannedS)}</td>
-            <td className="figure">{meanS < 60 ? `${formatFigure(meanS, 's', 1)} s` : formatDuration(Math.round(meanS))}</td>
-            <td className="figure">{n}</td>
-            <td>{offWords(late, early)}</td>
-          </tr>
-        ))}
-      </tbody>
-    </table>
+    <DataTable
+      look="mb-6 w-full table-fixed text-left text-xl"
+      headLook="text-base text-night-soft"
+      caption={caption}
+      captionLook="pb-1 text-left text-base font-bold text-night-soft"
+      rowLook={() => 'border-t border-night-line'}
+      columns={[
+        { id: 'what', head: '', cell: ({ what }) => what, namesRow: true },
+        {
+          head: plan,
+          cell: ({ plannedS }) => (plannedS === 0 ? 'at once' : <span className="figure">{formatDuration(plannedS)}</span>),
+        },
+        {
+          head: 'on average',
+          look: 'figure',
+          cell: ({ meanS }) => (meanS < 60 ? `${formatFigure(meanS, 's', 1)} s` : formatDuration(Math.round(meanS))),
+        },
+        { head: 'of', cell: ({ n }) => n, look: 'figure' },
+        { head: off, cell: ({ late, early }) => offWords(late, early) },
+      ]}
+      rows={rows}
+      idOf={({ what }) => what}
+    />
   );
 }

@@ -2,6 +2,7 @@
 import { useState } from 'react';
 import { API, type Reply } from '../../contract';
 import { formatDuration, formatQuantity, oddsWords } from '../../core/units';
+import { type Column, DataTable } from '../../ui/DataTable';
 import { ChoiceField } from '../../ui/Field';
 import { LampMark } from '../../ui/Lamp';
 import { Island, Pending, useRoute } from '../../ui/query';
@@ -53,12 +54,12 @@ function Page({ initialPress }: { initialPress: string | null }) {
           Letter
         </a>
       </div>
-      <Table key={press.id} pressId={press.id} />
+      <Fields key={press.id} pressId={press.id} />
     </div>
   );
 }
 
-function Table({ pressId }: { pressId: string }) {
+function Fields({ pressId }: { pressId: string }) {
   const { data, error } = useRoute('testedMatrix', { query: { press: pressId } });
   const [on, setOn] = useState<{ row: number; column: number } | null>(null);
   if (!data) return <Pending error={error} what="every transfer on every fabric" />;
@@ -94,45 +95,50 @@ function Table({ pressId }: { pressId: string }) {
         )}
       </p>
       <div className="max-h-[calc(100vh-17rem)] overflow-auto">
-        <table className="border-separate border-spacing-0 text-sm">
-          <thead>
-            <tr>
-              <th scope="col" className="sticky top-0 left-0 z-20 bg-[var(--color-paper)] px-2 text-left align-bottom">
-                Transfer
-              </th>
-              {data.fabrics.map((one) => (
-                <th
-                  key={one.id}
-                  scope="col"
-                  className="sticky top-0 z-10 w-28 bg-[var(--color-paper)] px-1 pb-1 text-left align-bottom leading-tight"
-                >
-                  {one.name}
-                  <span className="label block font-normal">{one.blankName}</span>
-                </th>
-              ))}
-            </tr>
-          </thead>
-          <tbody>
-            {data.rows.map((one, r) => (
-              <tr key={one.productId}>
-                <th scope="row" className="rule-bottom sticky left-0 z-10 bg-[var(--color-paper)] pr-3 pl-2 text-left whitespace-nowrap">
-                  {one.name}
-                </th>
-                {one.cells.map((field, c) => (
-                  <td key={data.fabrics[c]?.id} className="rule-bottom p-0">
-                    <Field
-                      cell={field}
-                      unit={data.press.unit}
-                      label={`${one.name} on ${data.fabrics[c]?.name}`}
-                      on={on?.row === r && on.column === c}
-                      onChoose={() => setOn({ row: r, column: c })}
-                    />
-                  </td>
-                ))}
-              </tr>
-            ))}
-          </tbody>
-        </table>
+        <DataTable
+          look="border-separate border-spacing-0 text-left text-sm"
+          headLook=""
+          rowLook={() => ''}
+          columns={[
+            {
+              head: 'Transfer',
+              namesRow: true,
+              look: 'sticky left-0 bg-paper',
+              headLook: 'top-0 z-20 px-2 font-bold',
+              cellLook: 'rule-bottom z-10 pr-3 pl-2 align-middle font-bold whitespace-nowrap',
+              cell: ({ name }) => name,
+            },
+            ...data.fabrics.map(
+              (fabric, c): Column<Matrix['rows'][number]> => ({
+                id: fabric.id,
+                headLook: 'sticky top-0 z-10 w-28 bg-paper px-1 font-bold leading-tight',
+                cellLook: 'rule-bottom p-0',
+                head: (
+                  <>
+                    {fabric.name}
+                    <span className="label block font-normal">{fabric.blankName}</span>
+                  </>
+                ),
+                cell: ({ name, cells }, r) => {
+                  const cell = cells[c];
+                  return (
+                    cell && (
+                      <Field
+                        cell={cell}
+                        unit={data.press.unit}
+                        label={`${name} on ${fabric.name}`}
+                        on={on?.row === r && on.column === c}
+                        onChoose={() => setOn({ row: r, column: c })}
+                      />
+                    )
+                  );
+                },
+              }),
+            ),
+          ]}
+          rows={data.rows}
+          idOf={({ productId }) => productId}
+        />
       </div>
     </>
   );

@@ -10,7 +10,8 @@ import { beginOutbox, heardCounts, seenRefusal, useRefusal } from '../../ui/outb
 import { seenPhotoRefusal, usePhotosOnWay } from '../../ui/photo';
 import { piecesOrScrap } from '../../ui/pieces';
 import { errorWords, Island, queries, refresh, refreshSoon, useRoute } from '../../ui/query';
-import { runHref, Takeover } from './Takeover';
+import { runHref } from './runNow';
+import { Takeover } from './Takeover';
 
 export function Rail() {
   return (
