@@ -4,7 +4,7 @@ import { expect, test } from './shop';
 test('a 320 where Celsius is meant is asked about, and taken as Fahrenheit at a word', async ({ page }) => {
   await page.goto('/presses');
   await page.getByRole('button', { name: /^Swing-away/ }).click();
-  await page.getByRole('button', { name: 'Facts' }).click();
+  await page.getByRole('tab', { name: 'Facts' }).click();
   await page.getByLabel('Set in').selectOption('C');
   const highest = page.getByLabel('Highest setting');
   await highest.fill('410');
@@ -20,14 +20,14 @@ test('a 320 where Celsius is meant is asked about, and taken as Fahrenheit at a 
 test('the lowest setting over the highest is named at its field, nothing is saved, and put back on request', async ({ page }) => {
   await page.goto('/presses');
   await page.getByRole('button', { name: /^Old clamshell/ }).click();
-  await page.getByRole('button', { name: 'Facts' }).click();
+  await page.getByRole('tab', { name: 'Facts' }).click();
   const lowest = page.getByLabel('Lowest setting');
   await lowest.fill('450f');
   await page.getByRole('button', { name: 'Save the press' }).click();
   await expect(page.getByText('The lowest setting is not under the highest.', { exact: true })).toBeVisible();
   await page.reload();
   await page.getByRole('button', { name: /^Old clamshell/ }).click();
-  await page.getByRole('button', { name: 'Facts' }).click();
+  await page.getByRole('tab', { name: 'Facts' }).click();
   await expect(page.getByLabel('Lowest setting')).toHaveValue('200');
 });
 
@@ -57,7 +57,7 @@ test('the house reads Celsius from the moment it is saved, and undo gives Fahren
 test('a base found to heat and a platen to put in are kept', async ({ page, request }) => {
   await page.goto('/presses');
   await page.getByRole('button', { name: /^Old clamshell/ }).click();
-  await page.getByRole('button', { name: 'Facts' }).click();
+  await page.getByRole('tab', { name: 'Facts' }).click();
   await page.getByLabel(/The lower platen is heated/).check();
   await page.getByLabel('Its spread, ±').fill('200');
   await page.getByRole('button', { name: 'Save the press' }).click();

@@ -116,7 +116,7 @@ test('an infrared gun on bare metal is refused with the figure it would show; th
 
 test('pressure: a linkage is measured, a paper pull names the open side, a rotate test is kept as evidence', async ({ page }) => {
   await page.goto('/presses?on=press-swing');
-  await page.getByRole('button', { name: 'Pressure' }).click();
+  await page.getByRole('tab', { name: 'Pressure' }).click();
   await expect(page.getByText('Its linkage multiplies the force by 2.41.')).toBeVisible();
   await page.getByText('Measure its linkage once').click();
   await page.getByLabel('Line pressure then').fill('40psi');
@@ -128,7 +128,7 @@ test('pressure: a linkage is measured, a paper pull names the open side, a rotat
   await page.getByRole('button', { name: 'Keep it' }).click();
   await expect(page.getByText('under light, not parallel')).toBeVisible();
 
-  await page.getByRole('button', { name: 'Surface' }).click();
+  await page.getByRole('tab', { name: 'Surface' }).click();
   await page.getByRole('button', { name: 'Do the rotate test' }).click();
   await page.getByRole('button', { name: 'It stayed where it was on the press' }).click();
   await expect(page.getByRole('alert')).toContainText('Say first with which transfer');
@@ -139,7 +139,7 @@ test('pressure: a linkage is measured, a paper pull names the open side, a rotat
 
 test('warm-up is told from power and mass, and refined by a time that was logged', async ({ page }) => {
   await page.goto('/presses?on=press-swing');
-  await page.getByRole('button', { name: 'Warm-up' }).click();
+  await page.getByRole('tab', { name: 'Warm-up' }).click();
   await expect(page.getByText(/Reckoned with 2000 W, 12 kg/)).toBeVisible();
   const log = page.getByRole('form', { name: 'A time it really took' });
   await log.getByLabel('From').fill('200f');

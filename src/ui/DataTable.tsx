@@ -11,6 +11,8 @@ export interface Column<Row> {
   look?: string;
   headLook?: string;
   cellLook?: string;
+  /** Its cells are figures: they stand under one another. */
+  figures?: boolean;
   /** Its cells name their row. */
   namesRow?: boolean;
 }
@@ -90,7 +92,7 @@ export function Cells<Row extends RowData>({
   columns: readonly Column<Row>[];
 }) {
   return row.getAllCells().map((cell, i) => {
-    const look = `${columns[i]?.cellLook ?? CELL} ${columns[i]?.look ?? ''}`;
+    const look = `${columns[i]?.cellLook ?? CELL} ${columns[i]?.look ?? ''} ${columns[i]?.figures ? 'figure' : ''}`;
     return columns[i]?.namesRow ? (
       <th key={cell.id} scope="row" className={`${look} text-left ${columns[i]?.cellLook ? '' : 'font-normal'}`}>
         <table.FlexRender cell={cell} />

@@ -287,7 +287,7 @@ function Grip({
       />
       <div
         {...thumbProps}
-        className={`absolute cursor-ew-resize touch-none ${isFocusVisible ? 'outline-2 outline-teal' : ''}`}
+        className="absolute cursor-ew-resize touch-none"
         style={{ left: x(setC) - GRIP / 2, top: BASE_Y - 4, width: GRIP, height: GRIP }}
       >
         <input
@@ -297,6 +297,7 @@ function Grip({
           ref={input}
           className="pointer-events-none absolute inset-0 size-full opacity-0"
         />
+        {isFocusVisible && <span className="absolute inset-x-2.5 top-0 h-9 outline-2 outline-teal" />}
       </div>
     </div>
   );

@@ -336,6 +336,21 @@ export const CLOTH: readonly Case[] = [
     because: /stretches/,
   },
   {
+    says: 'a loose knit that gives by over 30 % wants stretch film too, without any elastane',
+    on: 'cotton-tee',
+    fabric: { stretchPercent: 31 },
+    with: 'cut-film',
+    lamp: 'care',
+    because: /stretches/,
+  },
+  {
+    says: 'a knit that gives by 30 % does not',
+    on: 'cotton-tee',
+    fabric: { stretchPercent: 30 },
+    with: 'cut-film',
+    lamp: 'clear',
+  },
+  {
     says: 'sports cloth with elastane under stretch film',
     on: 'polyester-tee',
     fabric: { composition: elastic, dyeRisk: 'none' },

@@ -205,6 +205,14 @@ describe('what a transfer leaves on a piece, and what it costs', () => {
     }).filter(({ change }) => change.productId);
     expect(ways.map(({ unlike }) => unlike)).toEqual([...ways.map(({ unlike }) => unlike)].sort());
   });
+  it('one piece a closing is pressed alone: the line no longer shares its closings, and any other way out leaves that be', () => {
+    const { print } = input({});
+    const line = LineSchema.parse({
+      ...{ id: 'l1', blankId: 'b1', size: 'M', count: 4, prints: [print], roster: [], perClosing: 4, sharesWith: 'l2' },
+    });
+    expect(lineAfter(line, print.key, { perClosing: 1 })).toEqual({ ...line, perClosing: 1, sharesWith: undefined });
+    expect(lineAfter(line, print.key, { timeS: 9 })).toMatchObject({ perClosing: 4, sharesWith: 'l2' });
+  });
   it('art wider than the platen is made smaller, or cut in two that lie side by side', () => {
     const small = { ...PRESSES.true, platen: { widthMm: 300, heightMm: 300 } };
     const wide = { ...input({ print: { position: 'full back', widthMm: 380, heightMm: 120 } }), press: small };

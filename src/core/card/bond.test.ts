@@ -35,6 +35,17 @@ describe('the bond on a card', () => {
     expect(heat?.soundChance).toBeGreaterThan(0.5);
     expect(reasons(resolve(input()), 'physics')).toMatch(/nine pieces in ten between/);
   });
+  it.each([
+    [1.6, 'over', /over 1\.35.*it may sink in, spread/],
+    [0.6, 'short', /under 0\.90.*it may lift or crack/],
+  ] as const)('a press and a time known to give × %s are Care for the bond: %s', (shift, rule, words) => {
+    const own = input({ choices: { timeS: 12, setC: 152 } });
+    const card = resolve({ ...own, learned: [{ pressId: own.press.id, productId: own.product.id, shift, sd: 0.05, n: 40 }] });
+    const found = card.lamp.findings.filter(({ from }) => from === 'bond');
+    expect(found.map((one) => [one.rule, one.level])).toEqual([[rule, 'care']]);
+    expect(found.map(({ says }) => phraseText(says, STARTING_HOUSE.units)).join()).toMatch(words);
+    expect(card.lamp.state).not.toBe('clear');
+  });
   it('where it falls short and nobody chose the time, seconds are added within the sheet, with the reason', () => {
     const learned = (own: ReturnType<typeof input>) => [{ pressId: own.press.id, productId: own.product.id, shift: 0.85, sd: 0.05, n: 31 }];
     const card = resolve({ ...input(), learned: learned(input()) });

@@ -140,6 +140,11 @@ describe('what the trade knows comes out', () => {
     expect(face(150)).toBeLessThan(1.05);
     expect(face(142) / face(150)).toBeCloseTo(2, 6);
   });
+  it('dye moves where a print lies on the cloth: the bare cloth beside it, though hotter, counts against harm alone', () => {
+    const { read } = press(pieceOf('cotton jersey'), passage({ timeS: 15 }), glue, { markC: null, damageC: 120, dyeC: 120 });
+    expect(read.dye).toBeGreaterThan(0);
+    expect(read.damage).toBeGreaterThan((read.dye ?? 0) * 1.05);
+  });
 });
 
 describe('how long until it is dry', () => {

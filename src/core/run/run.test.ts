@@ -108,6 +108,9 @@ describe('a piece on its way, one after the other', () => {
     expect(play(['next', 'next']).refusals).toEqual(['The pre-press is not over by itself.']);
     expect(play(['kept']).refusals).toEqual(['A piece is kept once it has been looked at.']);
     expect(play(['stopped', 'next']).refusals).toEqual(['This run is over.']);
+    // never with a piece shut in the press
+    const shut = play(['next', 'closed', 'stopped']);
+    expect([shut.refusals, shut.run.done]).toEqual([['Open the press first.'], false]);
     expect(
       play([
         { kind: 'next', piece: 9 },

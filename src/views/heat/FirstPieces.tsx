@@ -16,9 +16,9 @@ interface First {
 }
 
 const columnsOf = (timeS: number, house: HouseUnits): Column<Series['pieces'][number]>[] => [
-  { head: 'piece', cell: (_, i) => i + 1, look: 'figure text-left' },
-  { head: 'bond', cell: ({ bond }) => bond.toFixed(2), look: 'figure' },
-  { head: 'glue as it opens', cell: ({ openC }) => formatQuantity(openC, house.temperature), look: 'figure' },
+  { head: 'piece', cell: (_, i) => i + 1, figures: true, look: 'text-left' },
+  { head: 'bond', cell: ({ bond }) => bond.toFixed(2), figures: true },
+  { head: 'glue as it opens', cell: ({ openC }) => formatQuantity(openC, house.temperature), figures: true },
   { head: 'to be like the last', cell: ({ wantsS }) => moreTime(wantsS, timeS) },
 ];
 

@@ -2,6 +2,7 @@
 import { type ContourMultiPolygon, contours } from 'd3-contour';
 import { scaleLinear } from 'd3-scale';
 import { line } from 'd3-shape';
+import { useId } from 'react';
 import type { BenchStack } from '../../core/advice';
 import { SOUND } from '../../core/heat';
 import { SWEPT, type SweepAsk, type Swept } from '../../core/heatBench';
@@ -73,15 +74,20 @@ export function MapDrawing({ map, variant, stack, house }: MapProps & { map: Map
 
 /** Where the bond is sound and where it is too much, with an edge where it begins. */
 function Bands({ map: { ask, rows }, inner }: { map: Mapped; inner: { w: number; h: number } }) {
+  const frame = useId();
   const { steps: columns } = ask.x;
+  // each value at the edge once more outside it, so that a band runs out of the map instead of ending in it
+  const wider = <T,>(list: readonly T[]): T[] => [...list.slice(0, 1), ...list, ...list.slice(-1)];
   // the drawing's rows go down, the values go up
-  const bonds = [...rows].reverse().flatMap((row) => row.bonds);
-  const [sound, over] = contours().size([columns, rows.length]).thresholds([SOUND.low, SOUND.high])(bonds);
+  const bonds = wider([...rows].reverse()).flatMap((row) => wider(row.bonds));
+  const [sound, over] = contours()
+    .size([columns + 2, rows.length + 2])
+    .thresholds([SOUND.low, SOUND.high])(bonds);
   const px = scaleLinear()
-    .domain([0, columns])
+    .domain([1, columns + 1])
     .range([LEFT, LEFT + inner.w]);
   const py = scaleLinear()
-    .domain([0, rows.length])
+    .domain([1, rows.length + 1])
     .range([TOP, TOP + inner.h]);
   const ring = line<number[]>()
     .x(([x = 0]) => px(x))
@@ -91,17 +97,14 @@ function Bands({ map: { ask, rows }, inner }: { map: Mapped; inner: { w: number;
     band?.coordinates.flatMap((polygon) => polygon.map((points) => `${ring(points)}Z`)).join('') ?? '';
   return (
     <>
+      <clipPath id={frame}>
+        <rect x={LEFT} y={TOP} width={inner.w} height={inner.h} />
+      </clipPath>
       <rect x={LEFT} y={TOP} width={inner.w} height={inner.h} fill={COLOURS.under} />
-      {[sound, over].map((band, i) => (
-        <path
-          key={i}
-          d={outline(band)}
-          fillRule="evenodd"
-          fill={i === 0 ? COLOURS.sound : COLOURS.over}
-          stroke="var(--color-ink)"
-          strokeWidth="1"
-        />
-      ))}
+      <g clipPath={`url(#${frame})`} fillRule="evenodd" stroke="var(--color-ink)">
+        <path d={outline(sound)} fill={COLOURS.sound} />
+        <path d={outline(over)} fill={COLOURS.over} />
+      </g>
     </>
   );
 }

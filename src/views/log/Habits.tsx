@@ -25,7 +25,7 @@ export function Habits() {
         columns={[
           { head: 'Pressed by', cell: ({ operator }) => operator || 'no initials' },
           { head: 'Position', cell: ({ position }) => position },
-          { head: 'Measured', cell: ({ n }) => n, look: 'figure' },
+          { head: 'Measured', cell: ({ n }) => n, figures: true },
           { head: 'Down', cell: ({ down }) => lean(down, 'high', 'low') },
           { head: 'Across', cell: ({ across }) => lean(across, 'left', 'right') },
           {

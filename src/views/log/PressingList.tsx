@@ -36,7 +36,7 @@ export function PressingList({ pressings, more, onMore }: PressingListProps) {
 const columnsOf = (house: HouseUnits): Column<Logged>[] => [
   {
     head: 'When',
-    look: 'figure',
+    figures: true,
     headLook: 'w-36',
     cell: (p) => (
       <a href={`/log/${p.id}`} className="inline-flex min-h-12 items-start">
@@ -73,7 +73,8 @@ const columnsOf = (house: HouseUnits): Column<Logged>[] => [
   },
   {
     head: 'Set',
-    look: 'figure text-right',
+    figures: true,
+    look: 'text-right',
     headLook: 'w-20',
     cell: (p) => (
       <>
@@ -84,7 +85,8 @@ const columnsOf = (house: HouseUnits): Column<Logged>[] => [
   },
   {
     head: 'Pressed',
-    look: 'figure text-right',
+    figures: true,
+    look: 'text-right',
     headLook: 'w-28',
     cell: (p) => (p.pressedS === null ? 'not pressed' : `${p.pressedS.toFixed(1)} s`),
   },

@@ -22,7 +22,7 @@ export function PressingTable({ pressings }: { pressings: Logged[] }) {
 }
 
 const columnsOf = (house: HouseUnits, open: string | null, onOpen: (id: string | null) => void): Column<Logged>[] => [
-  { head: 'When', look: 'figure whitespace-nowrap', cell: (p) => instantText(p.endedAt) },
+  { head: 'When', figures: true, look: 'whitespace-nowrap', cell: (p) => instantText(p.endedAt) },
   {
     head: 'Piece',
     cell: (p) => (
@@ -46,7 +46,8 @@ const columnsOf = (house: HouseUnits, open: string | null, onOpen: (id: string |
   },
   {
     head: 'Set',
-    look: 'figure text-right whitespace-nowrap',
+    figures: true,
+    look: 'text-right whitespace-nowrap',
     cell: (p) => (
       <>
         {formatForHouse('temperature', p.setC, house)}
@@ -56,7 +57,8 @@ const columnsOf = (house: HouseUnits, open: string | null, onOpen: (id: string |
   },
   {
     head: 'Pressed',
-    look: 'figure text-right whitespace-nowrap',
+    figures: true,
+    look: 'text-right whitespace-nowrap',
     cell: (p) => (p.pressedS === null ? 'not pressed' : `${p.pressedS.toFixed(1)} s`),
   },
   { head: 'Came out', cell: (p) => <Outcome pressing={p} /> },

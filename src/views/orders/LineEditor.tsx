@@ -123,7 +123,7 @@ export function LineEditor({ slot, take, orderId, start, isNew, shelf, presses, 
       <Tabs
         label="Its prints"
         className="rule-top col-span-6 pt-2"
-        tabs={draft.prints.map((one, i) => ({ id: one.key, name: `${i + 1}. ${printName(one, draft.prints)}` }))}
+        tabs={draft.prints.map((one, i) => ({ id: one.key, name: `${i + 1}. ${printName(one, draft.prints) || 'new'}` }))}
         selected={print?.key ?? ''}
         onSelect={(key) => setAt(draft.prints.findIndex((one) => one.key === key))}
         hidesOne

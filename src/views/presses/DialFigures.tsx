@@ -18,11 +18,11 @@ export function DialFigures({ gauge, house }: { gauge: Extract<Press['gauge'], {
       <DataTable
         columns={[
           { id: 'band', head: '', cell: ({ band }) => band, look: 'font-semibold' },
-          { id: 'reading', head: '', cell: ({ reading }) => reading.toFixed(1), look: 'figure text-right text-lg' },
+          { id: 'reading', head: '', cell: ({ reading }) => reading.toFixed(1), figures: true, look: 'text-right text-lg' },
           {
             id: 'contact',
             head: '',
-            look: 'figure',
+            figures: true,
             cell: ({ band }) => (
               <>
                 {formatForHouse('contactPressure', BAND_KPA[band].low, house)} to{' '}

@@ -7,6 +7,7 @@ import { useUnits } from '../../ui/house';
 import { LeftOut } from '../../ui/LeftOut';
 import { newId } from '../../ui/newId';
 import { Island, Pending, useRoute } from '../../ui/query';
+import { Tabs } from '../../ui/TabBar';
 import { newPress } from './newPress';
 import { PressEditor } from './PressEditor';
 import { PressureView } from './PressureView';
@@ -23,12 +24,12 @@ export function Presses({ initialOn }: { initialOn: string | null }) {
   );
 }
 
-const VIEWS = ['Surface', 'Pressure', 'Warm-up', 'Facts'] as const;
+const VIEWS = (['Surface', 'Pressure', 'Warm-up', 'Facts'] as const).map((id) => ({ id, name: id }));
 
 function PressPage({ initialOn }: { initialOn: string | null }) {
   const { data, error } = useRoute('presses', {});
   const [chosen, setChosen] = useState(initialOn);
-  const [view, setView] = useState<(typeof VIEWS)[number]>('Surface');
+  const [view, setView] = useState<(typeof VIEWS)[number]['id']>('Surface');
   const [fresh, setFresh] = useState<Press | null>(null);
   const house = useUnits();
   if (!data) return <Pending error={error} what="the presses" />;
@@ -58,31 +59,22 @@ function PressPage({ initialOn }: { initialOn: string | null }) {
       {shown && (
         <section aria-label={shown.name} className="min-w-0">
           <h2 className="sr-only">{shown.name}</h2>
-          {!fresh && (
-            <div className="mb-3 flex gap-1 border-b border-line">
-              {VIEWS.map((one) => (
-                <button
-                  key={one}
-                  type="button"
-                  aria-pressed={view === one}
-                  onClick={() => setView(one)}
-                  className={`min-h-12 border-b-4 px-3 ${view === one ? 'border-teal font-bold' : 'border-transparent'}`}
-                >
-                  {one}
-                </button>
-              ))}
-            </div>
-          )}
-          {fresh || view === 'Facts' ? (
-            <PressEditor
-              key={`${shown.id} ${fresh ? 0 : row?.version}`}
-              press={shown}
-              version={fresh ? null : (row?.version ?? null)}
-              house={house}
-              onSaved={choose}
-            />
+          {fresh ? (
+            <PressEditor key={shown.id} press={shown} version={null} house={house} onSaved={choose} />
           ) : (
-            <Known key={shown.id} press={shown} version={row?.version ?? 1} view={view} house={house} />
+            <Tabs label="What is shown" tabs={VIEWS} selected={view} onSelect={setView} className="mb-3 border-b border-line">
+              {view === 'Facts' ? (
+                <PressEditor
+                  key={`${shown.id} ${row?.version}`}
+                  press={shown}
+                  version={row?.version ?? null}
+                  house={house}
+                  onSaved={choose}
+                />
+              ) : (
+                <Known key={shown.id} press={shown} version={row?.version ?? 1} view={view} house={house} />
+              )}
+            </Tabs>
           )}
         </section>
       )}

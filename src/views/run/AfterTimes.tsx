@@ -31,10 +31,10 @@ export function AfterTimes({ caption, plan, off, rows }: { caption: string; plan
         },
         {
           head: 'on average',
-          look: 'figure',
+          figures: true,
           cell: ({ meanS }) => (meanS < 60 ? `${formatFigure(meanS, 's', 1)} s` : formatDuration(Math.round(meanS))),
         },
-        { head: 'of', cell: ({ n }) => n, look: 'figure' },
+        { head: 'of', cell: ({ n }) => n, figures: true },
         { head: off, cell: ({ late, early }) => offWords(late, early) },
       ]}
       rows={rows}
