@@ -13,6 +13,7 @@ check('lint', 'biome', ['check', '--error-on-warnings']);
 check('types', 'astro', ['check', '--minimumFailingSeverity', 'hint']);
 check('structure', 'depcruise', ['src', '--config', '.dependency-cruiser.mjs']);
 check('unused code', 'knip', []);
+check('each shape declared once', 'tsx', ['scripts/declaredTwice.ts']);
 check('unit tests', 'vitest', ['run', '--reporter=dot'], { TIDY_BEACON_LOG: 'silent', TIDY_BEACON_SHARE: FEW });
 console.log(wrong.length === 0 ? '\nAll of it holds.' : `\nDoes not hold: ${wrong.join(', ')}.`);
 process.exit(wrong.length === 0 ? 0 : 1);

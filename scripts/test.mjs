@@ -35,6 +35,7 @@ check('lint', 'biome', ['check', '--error-on-warnings']);
 check('types', 'astro', ['check', '--minimumFailingSeverity', 'hint']);
 check('structure', 'depcruise', ['src', '--config', '.dependency-cruiser.mjs']);
 check('unused code', 'knip', []);
+check('each shape declared once', 'tsx', ['scripts/declaredTwice.ts']);
 heading('unit tests');
 run(bin('vitest'), ['run', '--reporter=dot', '--reporter=json', `--outputFile.json=${join(reports, 'unit.json')}`], {
   fatal: false,

@@ -2,13 +2,11 @@
 import { z } from 'zod';
 import { MISTAKES } from '../core/advice';
 import { LearnedShiftSchema } from '../core/draft';
-import { EFFECTS, StackLayerSchema } from '../core/heat';
+import { EffectSchema, PeelClockSchema, StackLayerSchema } from '../core/heat';
 import { AllowedSchema, HeatAskSchema, SEEN_PLACES } from '../core/heatBench';
 import { Initials } from '../core/materials';
 import { PEELS } from '../core/sheet';
 import { BoundSchema } from '../core/window';
-
-export const PeelClockSchema = z.object({ warmS: z.number().nullable(), warmUntilS: z.number().nullable(), coldS: z.number().nullable() });
 
 const Curve = z.object({ timeS: z.array(z.number()), tempC: z.array(z.number()) });
 export const SeenSchema = z.object({
@@ -29,16 +27,8 @@ export const SeenSchema = z.object({
   waterGm2: z.object({ loaded: z.number(), left: z.number() }),
   heatInKJm2: z.number(),
 });
-export const BandSchema = z.object({
-  bond: z.number(),
-  low: z.number(),
-  high: z.number(),
-  soundChance: z.number(),
-  sources: z.array(z.object({ of: z.string(), share: z.number() })),
-});
 
 const Setting = z.object({ timeS: z.number(), surfaceC: z.number(), bond: z.number() });
-const EffectSchema = z.object({ of: z.enum(EFFECTS), name: z.string().nullable(), bond: z.number(), glueK: z.number() });
 export const CorrectReplySchema = z.object({
   correction: Setting.extend({
     askedBond: z.number(),

@@ -11,7 +11,6 @@ export type {
   Problem,
   Rail,
   RunReply,
-  ShelfKind,
   ShelfReply,
   Unreadable,
 } from './schemas';

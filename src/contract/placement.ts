@@ -1,7 +1,8 @@
 /** What the placement endpoints are asked and answer. Lengths in mm. */
 import { z } from 'zod';
 import { BlankShapeSchema, PANELS, POSITIONS } from '../core/materials';
-import { ANCHORS, HousePlacesSchema } from '../core/placement';
+import { LaySchema } from '../core/order';
+import { ANCHORS, BoxSchema, HousePlacesSchema } from '../core/placement';
 
 const Length = z.number().positive('It has a length.').max(2000, 'Nothing on a press is over 2 m.');
 const Shift = z.object({ xMm: z.number().min(-1000).max(1000), yMm: z.number().min(-1000).max(1000) });
@@ -21,7 +22,6 @@ export const PlacementAskSchema = z.object({
   tapeStepMm: z.number().min(0.1).max(50).default(5),
 });
 
-const BoxSchema = z.object({ leftMm: z.number(), topMm: z.number(), widthMm: z.number(), heightMm: z.number() });
 const PointSchema = z.object({ x: z.number(), y: z.number() });
 export const PlacementReplySchema = z.object({
   panel: z.enum(PANELS),
@@ -35,11 +35,6 @@ export const PlacementReplySchema = z.object({
 });
 
 const Sides = z.object({ widthMm: Length, heightMm: Length });
-const LaySchema = z.object({
-  xMm: z.number(),
-  yMm: z.number(),
-  turn: z.union([z.literal(0), z.literal(90), z.literal(180), z.literal(270)]),
-});
 export const FeasibilityAskSchema = PlacementAskSchema.extend({
   platen: Sides,
   /** The base, where it is smaller than the platen. */

@@ -1,6 +1,8 @@
 /** The schemas of every route: what is parsed on the way in and checked on the way out. OpenAPI is made from this table. */
 
 import { z } from 'zod';
+import { SuitedSchema, WorthSchema } from '../core/advice';
+import { BondBandSchema, PeelClockSchema } from '../core/heat';
 import { AllowedSchema, HeatAskSchema, PeelAskSchema, SweepAskSchema } from '../core/heatBench';
 import { HouseSchema } from '../core/house';
 import { OffPlaceSchema } from '../core/log';
@@ -8,13 +10,11 @@ import { AidSchema, BlankSchema, FabricSchema, Id, Initials } from '../core/mate
 import { OrderSchema, RosterEntrySchema } from '../core/order';
 import { PlatenMapSchema, PressAmendmentSchema, PressRecordSchema, PressSchema } from '../core/press';
 import { RunEventSchema } from '../core/run';
-import { ProductSchema, TestedSchema } from '../core/sheet';
+import { ProductSchema, SHELF_KINDS, TestedSchema } from '../core/sheet';
 import {
-  BandSchema,
   BenchStackSchema,
   CorrectReplySchema,
   LearnedSchema,
-  PeelClockSchema,
   PracticeRoundSchema,
   PracticeScoreSchema,
   SeenSchema,
@@ -58,15 +58,12 @@ import {
   RunEventsReplySchema,
   RunReplySchema,
   SchoolExampleSchema,
-  SHELF_KINDS,
   ShelfSchema,
   StartRunSchema,
-  SuitedSchema,
   TestedMatrixSchema,
   thingReply,
   UnreadableSchema,
   WishSchema,
-  WorthSchema,
 } from './schemas';
 
 const none = z.object({});
@@ -247,7 +244,7 @@ export const ROUTES = {
     body: HeatAskSchema.safeExtend({
       doubt: z.object({ platenK: z.number().min(0).max(40), shiftSd: z.number().min(0).max(1) }).optional(),
     }),
-    reply: z.object({ seen: SeenSchema, band: BandSchema }),
+    reply: z.object({ seen: SeenSchema, band: BondBandSchema }),
   }),
   computeHeatCorrect: route(
     'The time, and where it must be the temperature, that restores a bond; and what would help most; stores nothing',

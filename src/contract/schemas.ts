@@ -1,10 +1,11 @@
 /** What goes over the wire beside the core's own types. */
+
 import { z } from 'zod';
 import { HeatWaySchema, WayOutSchema } from '../core/advice';
 import { CardSchema } from '../core/card';
 import { LearnedShiftSchema } from '../core/draft';
 import { HouseSchema } from '../core/house';
-import { AmendmentSchema, PressingSchema, STATION_IDS } from '../core/log';
+import { AmendmentSchema, LineProgressSchema, PressingSchema, STATION_IDS } from '../core/log';
 import { AidSchema, BlankSchema, DUTIES, Dwell, FabricSchema, Id, Initials, SetTemp } from '../core/materials';
 import { LineSchema, OrderSchema, PrintSchema, RosterEntrySchema } from '../core/order';
 import {
@@ -21,9 +22,10 @@ import {
 import { RunEventSchema, RunSchema } from '../core/run';
 import { ART_KINDS, PEELS, ProductSchema, TestedSchema } from '../core/sheet';
 import { PhraseSchema } from '../core/units';
+import { LAMP_STATES } from '../core/window';
 
 const Version = z.number().int().min(1);
-const LampState = z.enum(['clear', 'care', 'hold']);
+const LampState = z.enum(LAMP_STATES);
 
 /** An RFC 9457 problem reply. `errors` names each field and what is wrong with it. */
 export const ProblemSchema = z.object({
@@ -38,16 +40,6 @@ export type Problem = z.infer<typeof ProblemSchema>;
 /** A stored document that cannot be read: it was left out of a list, and is told instead. */
 export const UnreadableSchema = z.object({ what: z.string(), id: z.string(), name: z.string(), why: z.string() });
 export type Unreadable = z.infer<typeof UnreadableSchema>;
-
-const PrintStateSchema = z.object({
-  printKey: z.string(),
-  good: z.number(),
-  spoiled: z.number(),
-  lamp: LampState,
-  cautions: z.number(),
-  openRunId: z.string().nullable(),
-});
-const LineStateSchema = z.object({ lineId: z.string(), count: z.number(), prints: z.array(PrintStateSchema) });
 
 export const BenchRowSchema = z.object({
   orderId: z.string(),
@@ -65,7 +57,7 @@ export const BenchRowSchema = z.object({
 });
 export type BenchRow = z.infer<typeof BenchRowSchema>;
 
-export const OrderReplySchema = z.object({ order: OrderSchema, version: Version, lines: z.array(LineStateSchema) });
+export const OrderReplySchema = z.object({ order: OrderSchema, version: Version, lines: z.array(LineProgressSchema) });
 export const LineCardSchema = z.object({
   lineId: z.string(),
   printKey: z.string(),
@@ -74,9 +66,6 @@ export const LineCardSchema = z.object({
   heatWays: z.array(HeatWaySchema),
 });
 export type LineCard = z.infer<typeof LineCardSchema>;
-
-export const SHELF_KINDS = ['fabrics', 'blanks', 'products', 'aids', 'tested'] as const;
-export type ShelfKind = (typeof SHELF_KINDS)[number];
 
 export const ShelfSchema = z.object({
   fabrics: z.array(FabricSchema),
@@ -104,22 +93,6 @@ export const WishSchema = z.object({
   duty: z.enum(DUTIES),
 });
 /** What measuring a press is worth to the open work. */
-export const WorthSchema = z.object({
-  pressId: z.string(),
-  pressName: z.string(),
-  measure: z.union([
-    z.object({ kind: z.literal('survey'), plan: z.enum(['check', 'five', 'nine']), instrument: z.enum(['probe', 'strip', 'infrared']) }),
-    z.object({ kind: z.literal('pressure pairs') }),
-  ]),
-  minutes: z.number(),
-  prints: z.number(),
-  pieces: z.number(),
-  spoiledNow: z.number(),
-  saved: z.number(),
-  lampsChanged: z.number(),
-  lampsBetter: z.number(),
-});
-
 /** What a transfer is set to on a fabric, and its lamp. */
 export const TestedMatrixSchema = z.object({
   press: z.object({ id: z.string(), name: z.string(), unit: z.enum(['C', 'F']), measured: z.boolean() }),
@@ -145,27 +118,6 @@ export const TestedMatrixSchema = z.object({
       ),
     }),
   ),
-});
-
-export const SuitedSchema = z.object({
-  productId: z.string(),
-  name: z.string(),
-  familyName: z.string(),
-  onShelf: z.boolean(),
-  pressId: z.string(),
-  pressName: z.string(),
-  lamp: LampState,
-  cautions: z.number(),
-  suitsArt: z.boolean(),
-  asMeant: z.boolean(),
-  soundChance: z.number(),
-  reasons: z.array(PhraseSchema),
-  setC: z.number(),
-  unit: z.enum(['C', 'F']),
-  timeS: z.number(),
-  smallestMarginK: z.number(),
-  minutes: z.number(),
-  costMinor: z.number(),
 });
 
 export const PressReplySchema = z.object({

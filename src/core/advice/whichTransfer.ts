@@ -7,8 +7,9 @@ import { type Blank, type Duty, type Fabric, usualPosition } from '../materials'
 import type { Print } from '../order';
 import { type Press, takesShape } from '../press';
 import { type ArtKind, builtInProducts, FAMILIES, isAsMeant, type Product, priceOfPrint } from '../sheet';
-import { type Phrase, phrase } from '../units';
+import { phrase } from '../units';
 import type { LampState } from '../window';
+import type { Suited } from './replies';
 
 export interface Wish {
   blank: Blank;
@@ -21,33 +22,6 @@ export interface Wish {
   heightMm: number;
   count: number;
   duty: Duty;
-}
-
-export interface Suited {
-  productId: string;
-  name: string;
-  familyName: string;
-  /** On the shelf, or only a family to buy from. */
-  onShelf: boolean;
-  pressId: string;
-  pressName: string;
-  lamp: LampState;
-  cautions: number;
-  /** Of a sound piece, the bond left out, 0 to 1. */
-  soundChance: number;
-  /** It does this kind of art; else the customer would have to want other art. */
-  suitsArt: boolean;
-  /** It gives such art the body it is thought of with: flat, unless it is to stand up. */
-  asMeant: boolean;
-  /** What speaks against it, holds first; or for it when nothing does. */
-  reasons: Phrase[];
-  setC: number;
-  unit: 'C' | 'F';
-  timeS: number;
-  smallestMarginK: number;
-  /** Hands and press for the whole count, minutes. */
-  minutes: number;
-  costMinor: number;
 }
 
 const QUALITY: Record<LampState, number> = { clear: 0, care: 1, hold: 2 };

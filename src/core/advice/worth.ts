@@ -21,7 +21,8 @@ import {
   type Surface,
   toldBy,
 } from '../press';
-import type { LampState } from '../window';
+import { LAMP_STATES, type LampState } from '../window';
+import type { Worth } from './replies';
 
 /** A print that is still to be pressed. */
 export interface OpenPrint {
@@ -46,23 +47,6 @@ export const MEASURINGS: readonly Measuring[] = [
   { plan: 'nine', instrument: { kind: 'strip', stepK: 6 }, minutes: 14 },
   { plan: 'five', instrument: { kind: 'infrared', emissivitySet: 0.95 }, minutes: 2 },
 ];
-
-export interface Worth {
-  pressId: string;
-  pressName: string;
-  /** A survey of the platen or a quick check of it, or its gauge tied to what it really presses with at two settings. */
-  measure: { kind: 'survey'; plan: Plan | 'check'; instrument: Instrument['kind'] } | { kind: 'pressure pairs' };
-  minutes: number;
-  /** Open prints it touches, and pieces left of them. */
-  prints: number;
-  pieces: number;
-  /** Pieces expected to be spoiled as things are, and fewer of them with it. */
-  spoiledNow: number;
-  saved: number;
-  /** Lamps expected to become another; of them those that become better. */
-  lampsChanged: number;
-  lampsBetter: number;
-}
 
 /**
  * How much hotter than was believed a platen may be found, in standard normal values, and how likely each is: the trapezoid rule,
@@ -229,7 +213,7 @@ function count(worth: Worth, { pieces, now }: Print, after: ReturnType<typeof ex
   worth.spoiledNow += pieces * now.spoiled;
   if (!after) return;
   worth.saved += pieces * Math.max(0, now.spoiled - after.spoiled);
-  for (const state of ['clear', 'care', 'hold'] as const) {
+  for (const state of LAMP_STATES) {
     if (state !== now.lamp) worth.lampsChanged += after.lamps[state];
     if (RANK[state] < RANK[now.lamp]) worth.lampsBetter += after.lamps[state];
   }

@@ -1,6 +1,6 @@
 /** What a card says of its heat: the bond at the glue, what takes from it, and the time that would bring it back. */
 import { z } from 'zod';
-import { EFFECTS } from '../heat';
+import { EffectSchema } from '../heat';
 
 const Temp = z.number();
 
@@ -14,7 +14,7 @@ export const HeatSchema = z.object({
   /** At surface temperatures across the sheet. */
   bonds: z.array(z.object({ surfaceC: Temp, bond: z.number() })),
   /** What differs from the supplier's stack: what it takes at the glue as the press opens, K, and off the bond. */
-  takes: z.array(z.object({ of: z.enum(EFFECTS), name: z.string().nullable(), bond: z.number(), glueK: z.number() })),
+  takes: z.array(EffectSchema),
   /** The whole seconds that bring the bond nearest to 1 at this temperature; null: they are set already. */
   correction: z
     .object({

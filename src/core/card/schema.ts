@@ -1,13 +1,15 @@
 /** The card: a worked-out pressing for one print on one press, as plain data that can be frozen, stored and sent. */
+
 import { z } from 'zod';
 import { HeatSchema } from '../bond';
 import { MIRRORS, ReasonSchema } from '../draft';
 import { LampSchema, PressureSettingSchema, SettingSchema } from '../judgement';
 import { COVER_KINDS, DUTIES, POSITIONS, PRESSURE_BANDS, SIDES } from '../materials';
 import { LaySchema, RosterEntrySchema } from '../order';
+import { BandSchema } from '../press';
 import { FigureSchema, PEELS } from '../sheet';
 import { PhraseSchema } from '../units';
-import { BandSchema, MarginSchema, WindowSchema } from '../window';
+import { MarginSchema, WindowSchema } from '../window';
 
 /** Raised when a stored card can no longer be read as is; every older version keeps a reader. */
 export const CARD_SCHEMA_VERSION = 3;

@@ -1,6 +1,7 @@
 /** The columns of the shelf's CSVs: how each cell is written from a thing and read back into one. */
-import { type Aid, type Blank, type Composition, type Fabric, FIBRE_IDS, FIBRES } from '../materials';
-import type { Product, Tested } from '../sheet';
+
+import { type Composition, type Fabric, FIBRE_IDS, FIBRES } from '../materials';
+import type { Product, ShelfKind, ShelfThings, Tested } from '../sheet';
 import { type Column, figure, put, text, yesNo } from './column';
 import { SHEET_COLUMNS } from './sheetColumns';
 
@@ -63,16 +64,6 @@ const READ: Column<Tested> = {
   },
 };
 
-export const CSV_KINDS = ['fabrics', 'blanks', 'products', 'aids', 'tested'] as const;
-export type CsvKind = (typeof CSV_KINDS)[number];
-export interface Kinds {
-  fabrics: Fabric;
-  blanks: Blank;
-  products: Product;
-  aids: Aid;
-  tested: Tested;
-}
-
 /** How large a sheet is, as `330 x 480`, mm; empty: one print a sheet. */
 const SHEET_SIZE: Column<Product> = {
   heading: 'sheet_size_mm',
@@ -87,7 +78,7 @@ const SHEET_SIZE: Column<Product> = {
   },
 };
 
-export const COLUMNS: { [K in CsvKind]: readonly Column<Kinds[K]>[] } = {
+export const COLUMNS: { [K in ShelfKind]: readonly Column<ShelfThings[K]>[] } = {
   fabrics: [
     text('id', 'id'),
     text('name', 'name'),

@@ -1,6 +1,5 @@
 /** Documents in and out. */
 
-export { CSV_KINDS, type CsvKind } from './columns';
 export { Faults, type LineFault } from './faults';
 export { type LoggedPressing, pressingsCsv, pressingsCsvHeading, pressingsCsvLines, readPressingsCsv } from './pressingCsv';
 export { readCard } from './readCard';

@@ -1,16 +1,18 @@
 /** The shelf as CSV, one kind of thing a file: what a spreadsheet can hold of it. Stages beside the press, settings by group and the like are kept as they are. */
+
 import { parse } from 'csv-parse/sync';
 import { stringify } from 'csv-stringify/sync';
 import type { z } from 'zod';
 import { AidSchema, BlankSchema, FabricSchema } from '../materials';
+import type { ShelfKind, ShelfThings } from '../sheet';
 import { FAMILIES, FAMILY_IDS, type FamilyId, ProductSchema, productFromFamily, TestedSchema } from '../sheet';
 import type { Column, Draft } from './column';
-import { COLUMNS, type CsvKind, type Kinds } from './columns';
+import { COLUMNS } from './columns';
 import { Faults, type LineFault } from './faults';
 
 type Row = Record<string, string>;
 
-const SCHEMAS: { [K in CsvKind]: z.ZodType } = {
+const SCHEMAS: { [K in ShelfKind]: z.ZodType } = {
   fabrics: FabricSchema,
   blanks: BlankSchema,
   products: ProductSchema,
@@ -19,8 +21,8 @@ const SCHEMAS: { [K in CsvKind]: z.ZodType } = {
 };
 
 /** CSV text of one kind of thing; cells a spreadsheet would run are neutralised with a leading apostrophe. */
-export function shelfCsv<K extends CsvKind>(kind: K, docs: readonly Kinds[K][]): string {
-  const columns = COLUMNS[kind] as readonly Column<Kinds[K]>[];
+export function shelfCsv<K extends ShelfKind>(kind: K, docs: readonly ShelfThings[K][]): string {
+  const columns = COLUMNS[kind] as readonly Column<ShelfThings[K]>[];
   const rows = docs.map((doc) => columns.map((column) => column.get(doc)));
   return stringify([columns.map((column) => column.heading), ...rows], { bom: true, escape_formulas: true, record_delimiter: 'windows' });
 }
@@ -28,7 +30,7 @@ export function shelfCsv<K extends CsvKind>(kind: K, docs: readonly Kinds[K][]):
 /** Takes off the apostrophe that keeps a cell from being run. */
 export const unguarded = (cell: string): string => (/^'[=+\-@\t\r＝＋－＠]/.test(cell) ? cell.slice(1) : cell);
 
-const PLAIN: { [K in Exclude<CsvKind, 'products'>]: Draft } = {
+const PLAIN: { [K in Exclude<ShelfKind, 'products'>]: Draft } = {
   fabrics: {
     substrate: 'cloth',
     composition: [],
@@ -57,7 +59,7 @@ const PLAIN: { [K in Exclude<CsvKind, 'products'>]: Draft } = {
 const isFamily = (id: string): id is FamilyId => (FAMILY_IDS as readonly string[]).includes(id);
 
 /** What a row is put into: the thing that is there, else a plain one; a new transfer begins from its family's general figures. */
-function draftFor(kind: CsvKind, row: Row, known: unknown): Draft | string {
+function draftFor(kind: ShelfKind, row: Row, known: unknown): Draft | string {
   if (known) return structuredClone(known);
   if (kind !== 'products') return structuredClone(PLAIN[kind]);
   const family = row.family ?? '';
@@ -67,7 +69,7 @@ function draftFor(kind: CsvKind, row: Row, known: unknown): Draft | string {
 }
 
 /** The column a schema's fault is about. */
-function headingOf(kind: CsvKind, path: string, draft: Draft): string {
+function headingOf(kind: ShelfKind, path: string, draft: Draft): string {
   const stages = path.replace(/^stages\.(\d+)\./, (_, i: string) => `${draft?.stages?.[Number(i)]?.kind ?? 'press'}.`);
   return (
     (COLUMNS[kind] as readonly Column<unknown>[]).find((column) => stages === column.path || stages.startsWith(`${column.path}.`))
@@ -86,12 +88,17 @@ function inTodaysColumns(row: Row): Row {
   return { ...row, ...figure('temp_c'), ...figure('time_s') };
 }
 
-function readRow<K extends CsvKind>(kind: K, given: Row, line: number, known: unknown): { doc: Kinds[K] } | { faults: LineFault[] } {
+function readRow<K extends ShelfKind>(
+  kind: K,
+  given: Row,
+  line: number,
+  known: unknown,
+): { doc: ShelfThings[K] } | { faults: LineFault[] } {
   const row = inTodaysColumns(given);
   const draft = draftFor(kind, row, known);
   if (typeof draft === 'string') return { faults: [{ line, field: 'family', message: draft }] };
   const faults: LineFault[] = [];
-  for (const column of COLUMNS[kind] as readonly Column<Kinds[K]>[]) {
+  for (const column of COLUMNS[kind] as readonly Column<ShelfThings[K]>[]) {
     const cell = row[column.heading];
     if (cell === undefined) continue;
     const wrong = column.set(draft, unguarded(cell.trim()));
@@ -99,7 +106,7 @@ function readRow<K extends CsvKind>(kind: K, given: Row, line: number, known: un
   }
   if (faults.length > 0) return { faults };
   const parsed = SCHEMAS[kind].safeParse(draft);
-  if (parsed.success) return { doc: parsed.data as Kinds[K] };
+  if (parsed.success) return { doc: parsed.data as ShelfThings[K] };
   return {
     faults: parsed.error.issues.map((issue) => ({ line, field: headingOf(kind, issue.path.join('.'), draft), message: issue.message })),
   };
@@ -180,18 +187,18 @@ export function csvRows(csv: string, needed: readonly string[]): { line: number;
  * @param known finds what the shelf holds under an id
  * @yields lines read so far, of how many
  */
-export function* readShelfCsv<K extends CsvKind>(
+export function* readShelfCsv<K extends ShelfKind>(
   kind: K,
   csv: string,
   known: (id: string) => unknown,
-): Generator<Progress, ReadCsv<Kinds[K]>> {
+): Generator<Progress, ReadCsv<ShelfThings[K]>> {
   const rows = csvRows(csv, ['id', 'name']);
   const faults = new Faults();
   if (!Array.isArray(rows)) {
     faults.add(rows);
     return { docs: [], faults };
   }
-  const docs: ReadCsv<Kinds[K]>['docs'] = [];
+  const docs: ReadCsv<ShelfThings[K]>['docs'] = [];
   const seen = new Map<string, number>();
   yield* inStrides(rows, ({ line, row }) => {
     const id = (row.id ?? '').trim();

@@ -1,7 +1,10 @@
 /** Assess: one setting on one piece, from the scene to the figures that are judged by. */
-import { bondOf, flowOf, flowOver, harmOf, harmOver, type PeelClock, peelClockOf, type Shut, tempAt, within } from './indices';
+
+import type { z } from 'zod';
+import { bondOf, flowOf, flowOver, harmOf, harmOver, peelClockOf, type Shut, tempAt, within } from './indices';
 import { LATENT_J_KG } from './march';
 import { type Passage, type Piece, sceneOf } from './piece';
+import type { PeelClock, ReferenceSchema } from './schemas';
 import { type Curve, type Solved, type SolveOptions, solve } from './solve';
 
 /** What is known of the adhesive: where it softens, and how far it flows as its supplier means it. */
@@ -189,14 +192,8 @@ export function reaches({ timeS, value }: Grown, wanted: number): number | null 
   return (timeS[i - 1] as number) + share * ((timeS[i] as number) - (timeS[i - 1] as number));
 }
 
-/** What the supplier means: his nominal setting on dry cloth over a warm base, a cover only where he asks for one. */
-export interface Reference {
-  piece: Piece;
-  surfaceC: number;
-  timeS: number;
-  /** Where he means the blank warmed first, s; absent: not. */
-  prePressS?: number;
-}
+/** What the supplier means, as the model takes it. */
+export type Reference = Pick<z.output<typeof ReferenceSchema>, 'surfaceC' | 'timeS'> & { piece: Piece; prePressS?: number };
 
 /** Flow of the supplier's own setting, s at 150 °C and 20 kPa. */
 export function referenceFlow({ piece, surfaceC, timeS, prePressS = 0 }: Reference, softenC: number, options: SolveOptions = {}): number {

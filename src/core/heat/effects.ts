@@ -2,20 +2,8 @@
 import { type Adhesive, bondUnder } from './assess';
 import { BASE_PAD, UNDERLAYS } from './layers';
 import type { Passage, Piece, StackLayer } from './piece';
+import type { Effect, EffectOf } from './schemas';
 import type { SolveOptions } from './solve';
-
-export const EFFECTS = ['cover', 'cloth', 'damp', 'underlay', 'base', 'pad over', 'pressure', 'temperature', 'time', 'pre-press'] as const;
-export type EffectOf = (typeof EFFECTS)[number];
-
-export interface Effect {
-  of: EffectOf;
-  /** The layer it is about, where it is about one. */
-  name: string | null;
-  /** Bond after the change less the bond as it is. */
-  bond: number;
-  /** At the glue as the press opens, after the change less as it is, K. */
-  glueK: number;
-}
 
 /** What the supplier's figures are taken to mean: this cloth, a base as warm as this. */
 export interface Meant {

@@ -13,12 +13,11 @@ export {
   referenceFlow,
 } from './assess';
 export { type Allowed, type Ask, type Correction, correct } from './correct';
-export { deviations, EFFECTS, type Effect, type Meant, sensitivities } from './effects';
+export { deviations, type Meant, sensitivities } from './effects';
 export { type Follow, followed, followOf, type Place, platenFor, unheated } from './follow';
 export {
   COLD_OVER_ROOM_K,
   HARD_COLD_OVER_ROOM_K,
-  type PeelClock,
   SOUND,
   tempAt,
   WARM_C,
@@ -39,6 +38,7 @@ export {
   sceneOf,
 } from './piece';
 export { figure, type HeatLayer, type HeatStage, type Scene, SceneSchema } from './scene';
+export { type BondBand, BondBandSchema, type Effect, EffectSchema, type PeelClock, PeelClockSchema, ReferenceSchema } from './schemas';
 export { baseWarming, dryingTime, peelClock, type Series, series } from './series';
 export { type Curve, type Solved, type SolveOptions, solve } from './solve';
 export {
@@ -53,4 +53,4 @@ export {
   twoSided,
   upperForFlow,
 } from './twoSided';
-export { type BondBand, bondBand, type Doubt, soundChanceOf, Z_90 } from './uncertainty';
+export { bondBand, type Doubt, soundChanceOf, Z_90 } from './uncertainty';

@@ -1,4 +1,5 @@
 /** What a temperature over time does: flow of the adhesive, harm to the cloth, and how soon a piece may be peeled. */
+import type { PeelClock } from './schemas';
 import type { Curve } from './solve';
 
 /** Activation energy of an adhesive's flow, J/mol, and the gas constant, J/molK. */
@@ -114,13 +115,6 @@ export const WARM_C = { low: 40, high: 60 } as const;
 export const COLD_OVER_ROOM_K = 5;
 /** A hard piece counts as cold a little sooner, K over the room. */
 export const HARD_COLD_OVER_ROOM_K = 10;
-
-/** Seconds after opening until a piece is warm, until it is too cool to count as warm, and until it is cold; null: not while it was watched. */
-export interface PeelClock {
-  warmS: number | null;
-  warmUntilS: number | null;
-  coldS: number | null;
-}
 
 /** Reads the peel clock from the temperature at the bond line as the piece cools, its curve starting at the opening. */
 export const peelClockOf = (cooling: Curve, roomC: number, coldOverRoomK: number = COLD_OVER_ROOM_K): PeelClock => ({

@@ -1,7 +1,9 @@
 /** Series: the first pieces of the day, and what else is asked of time: how long to dry, to warm the base, to cool. */
+
 import type { Adhesive } from './assess';
-import { bondOf, flowOver, type PeelClock, peelClockOf, SOUND, within } from './indices';
+import { bondOf, flowOver, peelClockOf, SOUND, within } from './indices';
 import { type CoolingPlace, type Passage, type Piece, type StackLayer, sceneOf, seriesOf } from './piece';
+import type { PeelClock } from './schemas';
 import { type SolveOptions, solve } from './solve';
 
 /** Most pieces of a series: their layers must fit in one scene. */

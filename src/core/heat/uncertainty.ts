@@ -3,6 +3,7 @@ import { normalCdf } from '../numerics';
 import { type Adhesive, bondUnder } from './assess';
 import { SOUND } from './indices';
 import type { Passage, Piece, StackLayer } from './piece';
+import type { BondBand } from './schemas';
 import type { SolveOptions } from './solve';
 
 /** What is taken as one standard deviation: shares of the value, but kelvin for the platen. Ours, from the spread of stated properties. */
@@ -28,17 +29,6 @@ export interface Doubt {
   shiftSd: number;
   /** Whether the blank differs from the supplier's own; absent: it does. Where he means this very blank, its matter stands on both sides. */
   ofBlank?: boolean;
-}
-
-export interface BondBand {
-  bond: number;
-  /** 90 % of pieces. */
-  low: number;
-  high: number;
-  /** That a piece is sound, 0 to 1. */
-  soundChance: number;
-  /** Share of each source in the variance, largest first. */
-  sources: { of: string; share: number }[];
 }
 
 /**

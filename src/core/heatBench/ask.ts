@@ -1,16 +1,17 @@
 /** Ask: everything a question to the heat model holds, checked before anything is computed. */
 import { z } from 'zod';
-import { type Adhesive, COOLING_PLACES, figure, GluedPieceSchema, PassageSchema, referenceFlow, type SolveOptions } from '../heat';
+import {
+  type Adhesive,
+  COOLING_PLACES,
+  figure,
+  GluedPieceSchema,
+  PassageSchema,
+  ReferenceSchema,
+  referenceFlow,
+  type SolveOptions,
+} from '../heat';
 
 const Limit = figure(40, 300, 'A limit', '°C').nullable();
-
-/** What the supplier means: his setting on his own stack. Its flow is what a bond is measured against. */
-const ReferenceSchema = z.object({
-  piece: GluedPieceSchema,
-  surfaceC: figure(0, 260, 'The sheet’s temperature', '°C'),
-  timeS: figure(0.2, 3600, 'The sheet’s time', 's'),
-  prePressS: figure(0, 600, 'The sheet’s pre-press', 's').optional(),
-});
 
 const HeatAskFields = z.object({
   piece: GluedPieceSchema,

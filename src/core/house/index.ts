@@ -9,4 +9,5 @@ export {
   withoutSetting,
   withSetting,
 } from './house';
+export { PAPER_SIZES, type PaperSize } from './paper';
 export { type HouseRules, SCHOOLS, type School, type SchoolId } from './schools';

@@ -11,12 +11,11 @@ export {
   readOffPlace,
 } from './placementBias';
 export { type Amendment, AmendmentSchema, type Pressing, type PressingContext, PressingSchema, pressingOf } from './pressing';
+export { type LineProgress, LineProgressSchema, type PrintProgress } from './progress';
 export {
   finishedPieces,
-  type LineProgress,
   lineLamp,
   orderLamp,
-  type PrintProgress,
   printLeft,
   spoiledPieces,
 } from './queue';

@@ -2,7 +2,8 @@
 
 import { type Line, type Print, topLayer } from '../order';
 import type { LampState } from '../window';
-import { type LineProgress, printLeft } from './queue';
+import type { LineProgress } from './progress';
+import { printLeft } from './queue';
 
 /** A print of a line that is still to be pressed. */
 export interface PrintToPress {

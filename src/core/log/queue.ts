@@ -1,22 +1,6 @@
 /** The day's queue: how far an order is, from its lines, their prints, their lamps and what has been pressed. */
 import type { LampState } from '../window';
-
-/** How far one print of a line is, over all its pieces. */
-export interface PrintProgress {
-  printKey: string;
-  good: number;
-  spoiled: number;
-  lamp: LampState;
-  cautions: number;
-  openRunId: string | null;
-}
-
-export interface LineProgress {
-  lineId: string;
-  count: number;
-  /** In the order they are pressed. */
-  prints: PrintProgress[];
-}
+import type { LineProgress, PrintProgress } from './progress';
 
 const RANK: Record<LampState, number> = { clear: 0, care: 1, hold: 2 };
 

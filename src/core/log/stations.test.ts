@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import type { LineProgress } from './queue';
+import type { LineProgress } from './progress';
 import { nextStep, stationHref, stationsOf } from './stations';
 import { line } from './test/progress';
 

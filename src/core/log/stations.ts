@@ -1,5 +1,6 @@
 /** Stations of an order, in the order they are gone through: one table, read by its head, the bench, the queue and every link. */
-import { finishedPieces, type LineProgress, lineLamp, type PrintProgress, printLeft } from './queue';
+import type { LineProgress, PrintProgress } from './progress';
+import { finishedPieces, lineLamp, printLeft } from './queue';
 
 /** What is to be done at a station next, and to which print; as a button says it. */
 interface Asked {

@@ -1,7 +1,8 @@
 /** What speaks against a place: art off the blank or near its edge, too large, on a seam, or on what takes no print. */
 import type { BlankMeasures, Measures } from '../materials';
+import type { Box } from './box';
 import type { Feature } from './features';
-import { type Box, grown, inside, type Point, point, type Ring, ringOf } from './geometry';
+import { grown, inside, type Point, point, type Ring, ringOf } from './geometry';
 import { overlap, type Sides } from './lays';
 import { BLEED_MM, CROWN_LEFT_MM, INSIDE_BEVEL_MM, type PositionRule } from './rules';
 

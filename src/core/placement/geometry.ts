@@ -5,17 +5,13 @@
  *   box    a rectangle along the axes
  */
 
+import type { Box } from './box';
+
 export interface Point {
   x: number;
   y: number;
 }
 export type Ring = readonly Point[];
-export interface Box {
-  leftMm: number;
-  topMm: number;
-  widthMm: number;
-  heightMm: number;
-}
 /** How a piece is turned on the platen, degrees. */
 export type Turn = 0 | 90 | 180 | 270;
 export const TURNS: readonly Turn[] = [0, 90, 180, 270];

@@ -1,10 +1,11 @@
 /** Placement: measures and position rules, where art goes, whether it can be pressed there, print sizes of a run, pieces of a closing. */
 
+export { type Box, BoxSchema } from './box';
 export { closingPlan, fillClosing, fitInClosing } from './closing';
 export { type Feature, unplaced } from './features';
 export type { PlaceFinding } from './findings';
 export { bestFit, type Fit, fitAt } from './fit';
-export { type Box, boundsOf, type Point, point, type Ring, TURNS, type Turn } from './geometry';
+export { boundsOf, type Point, point, type Ring, TURNS, type Turn } from './geometry';
 export { type Guide, guideOf, PAGE_MARGIN_MM, printed, TILE_OVERLAP_MM, type Tile, tilesOf } from './guide';
 export { guideSvg } from './guideSvg';
 export type { FitAsk, InTheWay, Lay, Sides } from './lays';

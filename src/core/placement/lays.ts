@@ -10,23 +10,10 @@
  *     └───────────────┘      The clearance of a lay is its distance from the edge of the region: so far may the piece slip
  *                            in any direction.
  */
+import type { Box } from './box';
 import type { Feature } from './features';
 import { isRaised } from './features';
-import {
-  type Box,
-  boundsOf,
-  fromSegment,
-  hull,
-  inside,
-  middleOf,
-  type Point,
-  point,
-  type Ring,
-  rect,
-  ringOf,
-  type Turn,
-  turned,
-} from './geometry';
+import { boundsOf, fromSegment, hull, inside, middleOf, type Point, point, type Ring, rect, ringOf, type Turn, turned } from './geometry';
 
 /** Art plus this much all round lies on the heated platen, mm. */
 export const HEATED_MARGIN_MM = 10;

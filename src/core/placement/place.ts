@@ -9,9 +9,10 @@ import {
   type Range,
   readSize,
 } from '../materials';
+import type { Box } from './box';
 import { type Feature, featuresOf } from './features';
 import { coverOf, findingsOf, type PlaceFinding } from './findings';
-import { type Box, boxAround, type Point, point, type Ring } from './geometry';
+import { boxAround, type Point, point, type Ring } from './geometry';
 import { backDropOf, outlineOf, PANEL_OF } from './outline';
 import { type Anchor, type HousePlaces, type PositionRule, ruleOf, TALL_SHARE } from './rules';
 

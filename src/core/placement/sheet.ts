@@ -1,6 +1,7 @@
 /** What the placement sheet draws: the platen where it lies on the panel, and the tapes that are laid. Panel frame, mm. */
 
-import { type Box, middleOf, type Point, point, type Ring, rect, type Turn, turned } from './geometry';
+import type { Box } from './box';
+import { middleOf, type Point, point, type Ring, rect, type Turn, turned } from './geometry';
 import type { Lay, Sides } from './lays';
 import type { LayMeasure, Placement } from './place';
 

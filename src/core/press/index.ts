@@ -18,6 +18,7 @@ export { type ColdSpot, coldSpots } from './coldSpot';
 export { type Contradiction, ContradictionSchema, contradiction, placeName } from './contradiction';
 export { DeviceBoard, type DeviceView, LONGEST_LINE, readDeviceLine } from './device';
 export { contactAtReading, type DialPair, type Pressed, readingForContact } from './dial';
+export type { Estimate } from './estimate';
 export { type Foreseen, foreseen, type Plan } from './foreseen';
 export {
   FINISHES,
@@ -34,7 +35,6 @@ export {
 export { CORNERS, type Corner, type FoundSlips, type PaperPull, PULLS, type Pull, paperPullDue, pullAt, readPaperPull } from './paperPull';
 export {
   type Area,
-  type Estimate,
   fitPlaten,
   meanOffset,
   offsetAt,
@@ -55,6 +55,7 @@ export {
 } from './platenMap';
 export {
   type Band,
+  BandSchema,
   bandOf,
   deliveredBand,
   dwell,

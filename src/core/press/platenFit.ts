@@ -5,6 +5,7 @@
  * surface; how rough it is nobody knows beforehand, so many roughnesses are tried and weighed by how well they explain
  * the readings. Every figure comes as a 95 % interval over all of them.
  */
+
 import {
   type Cholesky,
   cholesky,
@@ -15,6 +16,7 @@ import {
   type NormalPart,
   pivotedCholesky,
 } from '../numerics';
+import type { Estimate } from './estimate';
 import type { InstrumentError } from './instrument';
 
 /** A reading taken for what it is worth; places in mm from the platen's middle, x to the right, y towards the operator. */
@@ -36,14 +38,6 @@ export interface Area {
   yMm: number;
   widthMm: number;
   heightMm: number;
-}
-
-/** A figure with its 95 % interval, K (or K per K for a slope). */
-export interface Estimate {
-  mean: number;
-  sd: number;
-  low: number;
-  high: number;
 }
 
 /**

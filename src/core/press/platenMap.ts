@@ -2,6 +2,7 @@
 import { z } from 'zod';
 import { remembered } from '../numerics';
 import { type ColdSpot, coldSpots } from './coldSpot';
+import { EstimateSchema } from './estimate';
 import { instrumentError } from './instrument';
 import { type Area, fitPlaten, jointAt, meanOffset, nodesOf, slopeOf } from './platenFit';
 import { bandOfTenths, PARTS, SURE, type Surface, tenthsOf } from './surface';
@@ -10,7 +11,6 @@ import { readingsOf, type Survey } from './survey';
 /** Nodes along the shorter side, and at most along the longer. */
 const NODES = { shorter: 9, longest: 15 } as const;
 
-const EstimateSchema = z.object({ mean: z.number(), sd: z.number(), low: z.number(), high: z.number() });
 const Spot = z.object({ xMm: z.number(), yMm: z.number() });
 
 export const PlatenMapSchema = z.object({

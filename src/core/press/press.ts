@@ -137,11 +137,8 @@ export function pressOffset(press: Press): Offset & { measured: boolean } {
 }
 
 /** A temperature band at the platen's surface, °C. */
-export interface Band {
-  lowC: number;
-  midC: number;
-  highC: number;
-}
+export const BandSchema = z.object({ lowC: z.number(), midC: z.number(), highC: z.number() });
+export type Band = z.infer<typeof BandSchema>;
 
 /** What the platen's surface really reaches over the art for a set value, °C. */
 export function bandOf({ offsetK, spreadK, slope, spreadPerK, refC }: Offset, setC: number): Band {

@@ -34,7 +34,7 @@ export {
   writtenPress,
   writtenStage,
 } from './product';
-export { isFoundBy } from './search';
+export { isFoundBy, SHELF_KINDS, type ShelfKind, type ShelfThings } from './search';
 export {
   CHOSEN_STAGES,
   type ChosenStage,

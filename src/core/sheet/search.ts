@@ -5,8 +5,12 @@ import { FAMILIES } from './families';
 import type { Product } from './product';
 import type { Tested } from './tested';
 
-/** Things of each kind, by what they are called on the wire. */
-export interface Findable {
+/** The kinds of things on the shelf, as they are called everywhere. */
+export const SHELF_KINDS = ['fabrics', 'blanks', 'products', 'aids', 'tested'] as const;
+export type ShelfKind = (typeof SHELF_KINDS)[number];
+
+/** Things of each kind. */
+export interface ShelfThings {
   products: Product;
   fabrics: Fabric;
   blanks: Blank;
@@ -14,7 +18,7 @@ export interface Findable {
   tested: Tested;
 }
 
-const KNOWN_BY: { [K in keyof Findable]: (thing: Findable[K]) => (string | undefined)[] } = {
+const KNOWN_BY: { [K in keyof ShelfThings]: (thing: ShelfThings[K]) => (string | undefined)[] } = {
   products: (one) => [
     one.name,
     one.maker,
@@ -39,7 +43,7 @@ const KNOWN_BY: { [K in keyof Findable]: (thing: Findable[K]) => (string | undef
 const wordsIn = (text: string): string[] => text.toLowerCase().match(/[\p{L}\p{N}]+/gu) ?? [];
 
 /** Whether every word that was typed begins a word the thing is known by. */
-export function isFoundBy<K extends keyof Findable>(kind: K, thing: Findable[K], typed: string): boolean {
+export function isFoundBy<K extends keyof ShelfThings>(kind: K, thing: ShelfThings[K], typed: string): boolean {
   const known = KNOWN_BY[kind](thing).flatMap((text) => wordsIn(text ?? ''));
   return wordsIn(typed).every((word) => known.some((one) => one.startsWith(word)));
 }

@@ -20,3 +20,4 @@ export {
   tempDiff,
 } from './phrase';
 export { type HouseUnits, houseUnit, type QuantityKind, toInside, toShown, UNITS, type Unit, type UnitId } from './quantity';
+export { WIDTH_AND_HEIGHT } from './widthAndHeight';

@@ -1,20 +1,10 @@
 /** Sentences with quantities in them, kept as data so that a house reads every reason in its own units. */
 import { z } from 'zod';
 import { formatDuration, formatForHouse, formatQuantity, formatTape } from './format';
-import type { HouseUnits, QuantityKind } from './quantity';
-
-const KINDS = [
-  'temperature',
-  'temperatureDifference',
-  'duration',
-  'length',
-  'contactPressure',
-  'linePressure',
-  'arealMass',
-] as const satisfies readonly QuantityKind[];
+import { type HouseUnits, QUANTITY_KINDS, type QuantityKind } from './quantity';
 
 const QuantityPart = z.object({
-  q: z.enum(KINDS),
+  q: z.enum(QUANTITY_KINDS),
   /** Value in the inside unit. */
   v: z.number(),
   /** Decimals, where the unit's usual ones will not do. */

@@ -4,14 +4,16 @@
  * Contact pressure (force over the area that touches) and line pressure (air in the hose) are different
  * kinds on purpose: no function here turns one into the other, because only a press's geometry can.
  */
-export type QuantityKind =
-  | 'temperature'
-  | 'temperatureDifference'
-  | 'duration'
-  | 'length'
-  | 'contactPressure'
-  | 'linePressure'
-  | 'arealMass';
+export const QUANTITY_KINDS = [
+  'temperature',
+  'temperatureDifference',
+  'duration',
+  'length',
+  'contactPressure',
+  'linePressure',
+  'arealMass',
+] as const;
+export type QuantityKind = (typeof QUANTITY_KINDS)[number];
 
 /** A unit as written after a figure, with its line to the inside unit: `inside = (shown − zero) · size`. */
 export interface Unit {

@@ -57,7 +57,6 @@ export const WindowSchema = z.object({
 });
 export type Window = z.infer<typeof WindowSchema>;
 
-export const BandSchema = z.object({ lowC: Temp, midC: Temp, highC: Temp });
 /** How far the expected surface keeps inside a bound, K, negative past it; the chance that it is passed, and what the lamp makes of that. */
 export const MarginSchema = z.object({
   side: BoundSchema.shape.side,

@@ -1,6 +1,5 @@
 /** Window: bounds on the surface of a press, how likely each set value passes them, and the set value of least risk. It knows no cloth and no transfer. */
 export {
-  BandSchema,
   type BareBound,
   type Bound,
   BoundSchema,

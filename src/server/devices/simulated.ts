@@ -1,5 +1,8 @@
 /** The stand-in gateway of the demo: two presses that heat and droop, and a probe that is held where it is told. It speaks the same lines a real one would. */
+
 import { connect } from 'node:net';
+import type { z } from 'zod';
+import type { HandSchema } from '../../contract/schemas';
 import {
   closed,
   coldPress,
@@ -39,12 +42,7 @@ const FACTS: Record<string, SimulatedPressFacts> = {
 };
 const STARTS_AT_C = ((300 - 32) * 5) / 9;
 
-export interface Hand {
-  pressId: string;
-  xMm: number;
-  yMm: number;
-  setC: number;
-}
+export type Hand = z.output<typeof HandSchema>;
 
 interface Simulation {
   presses: Map<string, SimulatedPressState>;

@@ -1,7 +1,6 @@
 /** The card on paper: one page to hang at the press, usable when the tablet is dead. */
 
 import PDFDocument from 'pdfkit';
-import { z } from 'zod';
 import { type Card, type ClosingFigures, closingsOfCard, letteringOf, resolve, writtenWords } from '../../core/card';
 import { layerName } from '../../core/draft';
 import { COVER_SHEETS } from '../../core/heat';
@@ -13,10 +12,8 @@ import { inputOf, readFacts } from '../stores/cards';
 import { findOrder } from '../stores/orders';
 import type { Db } from '../stores/perShop';
 import { lampShape } from './lampShape';
-import { bytesOf, type Doc, fonts, INK, PAPERS, SOFT, write } from './pdf';
+import { bytesOf, type Doc, fonts, INK, PAPERS, PrintQuery, SOFT, write } from './pdf';
 import { invalid, notFound } from './problem';
-
-const Query = z.object({ line: z.string().max(64), print: z.string().max(36), paper: z.enum(['A4', 'Letter']).default('A4') });
 
 const MARGIN = 36;
 const LAMP = { clear: 'Clear', care: 'Care', hold: 'Hold: do not press' } as const;
@@ -248,7 +245,7 @@ export async function cardFile(
   orderId: string,
   asked: Record<string, string>,
 ): Promise<{ bytes: Uint8Array; name: string; type: string }> {
-  const query = Query.safeParse(asked);
+  const query = PrintQuery.safeParse(asked);
   if (!query.success) throw invalid(query.error, 'Query');
   const { doc: order } = findOrder(db, orderId);
   const line = order.lines.find((one) => one.id === query.data.line);

@@ -2,7 +2,8 @@
 import { z } from 'zod';
 import { STALE_AFTER_ALL } from '../../contract/paths';
 import { LogQuerySchema } from '../../contract/schemas';
-import { CSV_KINDS, shelfCsv } from '../../core/formats';
+import { shelfCsv } from '../../core/formats';
+import { SHELF_KINDS } from '../../core/sheet';
 import { shop } from '../shop';
 import { IMPORT_KINDS } from '../stores/importKinds';
 import { readShelf } from '../stores/shelf';
@@ -79,7 +80,7 @@ export const shopJsonReply = (request: Request): Promise<Response> =>
 
 export function shelfCsvReply(request: Request, kind: string): Response {
   try {
-    const asked = z.enum(CSV_KINDS).safeParse(kind);
+    const asked = z.enum(SHELF_KINDS).safeParse(kind);
     if (!asked.success) throw invalid(asked.error, 'Path');
     const docs = readShelf(shop().db)[asked.data];
     return new Response(shelfCsv(asked.data, docs as never), { headers: attachment(`${asked.data}.csv`, 'text/csv; charset=utf-8') });

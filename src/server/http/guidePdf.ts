@@ -1,6 +1,5 @@
 /** The guide to lay art by, on paper at true scale: tiled over as many pages as it wants, each with a bar to check its scale by. */
 import PDFDocument from 'pdfkit';
-import { z } from 'zod';
 import { placeWords } from '../../core/card';
 import { laidOf } from '../../core/draft';
 import { sidedWords } from '../../core/materials';
@@ -9,10 +8,9 @@ import { formatTape, phraseText } from '../../core/units';
 import { inputOf, readFacts } from '../stores/cards';
 import { findOrder } from '../stores/orders';
 import type { Db } from '../stores/perShop';
-import { bytesOf, type Doc, fonts, INK, PAPERS, SOFT, write } from './pdf';
+import { bytesOf, type Doc, fonts, INK, PAPERS, PrintQuery, SOFT, write } from './pdf';
 import { invalid, notFound, Refusal } from './problem';
 
-const Query = z.object({ line: z.string().max(64), print: z.string().max(36), paper: z.enum(['A4', 'Letter']).default('A4') });
 const POINTS = 72 / 25.4;
 const BAR_MM = 100;
 
@@ -124,7 +122,7 @@ export async function guideFile(
   asked: Record<string, string>,
   kind: 'pdf' | 'svg',
 ): Promise<{ bytes: Uint8Array; name: string; type: string }> {
-  const query = Query.safeParse(asked);
+  const query = PrintQuery.safeParse(asked);
   if (!query.success) throw invalid(query.error, 'Query');
   const { guide, name } = guideFor(db, orderId, query.data.line, query.data.print);
   if (kind === 'svg')

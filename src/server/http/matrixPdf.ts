@@ -3,6 +3,7 @@
 import PDFDocument from 'pdfkit';
 import { z } from 'zod';
 import type { Matrix } from '../../core/advice';
+import { PAPER_SIZES } from '../../core/house';
 import { formatDuration, formatQuantity } from '../../core/units';
 import { dayOf } from '../day';
 import type { Db } from '../stores/perShop';
@@ -11,20 +12,25 @@ import { lampShape } from './lampShape';
 import { bytesOf, type Doc, fonts, INK, PAPERS, SOFT, write } from './pdf';
 import { invalid } from './problem';
 
-const Query = z.object({ press: z.string().max(64), paper: z.enum(['A4', 'Letter']).default('A4') });
+const Query = z.object({ press: z.string().max(64), paper: z.enum(PAPER_SIZES).default('A4') });
 const MARGIN = 30;
-const HEAD = 62;
+const HEAD = 72;
 const FOOT = 34;
 const NAMES = 128;
 const ROW = 18.6;
 const LEAST_COLUMN = 54;
 const LINE = '#c9d0d0';
 
-function put(doc: Doc, text: string, at: { x: number; y: number; width: number; size: number }, font: 'plain' | 'bold' = 'plain'): void {
+function put(
+  doc: Doc,
+  text: string,
+  at: { x: number; y: number; width: number; size: number; lines?: number },
+  font: 'plain' | 'bold' = 'plain',
+): void {
   doc.x = at.x;
   doc.y = at.y;
   doc.fontSize(at.size);
-  write(doc, text, font, { width: at.width, height: at.size * 2.9, ellipsis: true });
+  write(doc, text, font, { width: at.width, height: at.size * (1.3 * (at.lines ?? 2) + 0.3), ellipsis: true });
 }
 
 /** Pieces of a list, each at most so long. */
@@ -64,9 +70,9 @@ function drawPage(doc: Doc, { matrix, columns, rows, words }: Page, width: numbe
     const fabric = matrix.fabrics[column];
     if (!fabric) return;
     doc.fillColor(INK);
-    put(doc, fabric.name, { x: x(c) + 2, y: MARGIN + 22, width: each - 4, size: 7.5 }, 'bold');
+    put(doc, fabric.name, { x: x(c) + 2, y: MARGIN + 22, width: each - 4, size: 7.5, lines: 3 }, 'bold');
     doc.fillColor(SOFT);
-    put(doc, fabric.blankName, { x: x(c) + 2, y: MARGIN + 45, width: each - 4, size: 6 });
+    put(doc, fabric.blankName, { x: x(c) + 2, y: MARGIN + 53, width: each - 4, size: 6 });
   });
   rows.forEach((row, r) => {
     const one = matrix.rows[row];

@@ -1,13 +1,11 @@
 /** Papers of the shop, worked out in a worker: a card to hang at the press, the guide to lay art by, transfers on fabrics. */
 import type { Db } from '../stores/perShop';
-import type { PaperAsk } from '../work/task';
+import type { DonePaper, PaperAsk } from '../work/task';
 import { cardFile } from './cardPdf';
 import { guideFile } from './guidePdf';
 import { matrixFile } from './matrixPdf';
 
-type Paper = { bytes: Uint8Array; name: string; type: string };
-
-export function paperBytes(db: Db, { file, orderId, query }: PaperAsk): Promise<Paper> {
+export function paperBytes(db: Db, { file, orderId, query }: PaperAsk): Promise<DonePaper> {
   if (file === 'tested-matrix.pdf') return matrixFile(db, query);
   return file === 'card.pdf' ? cardFile(db, orderId, query) : guideFile(db, orderId, query, file === 'guide.svg' ? 'svg' : 'pdf');
 }

@@ -1,14 +1,19 @@
 /** What every PDF of the app shares: its papers, its fonts, and text that finds the font with its letters. */
 import { join } from 'node:path';
 import type PDFDocument from 'pdfkit';
+import { z } from 'zod';
+import { PAPER_SIZES, type PaperSize } from '../../core/house';
 import { appFolder } from '../app';
 
 /** Sheets of paper, points. */
-export const PAPERS = { A4: [595.28, 841.89], Letter: [612, 792] } as const;
+export const PAPERS = { A4: [595.28, 841.89], Letter: [612, 792] } as const satisfies Record<PaperSize, readonly [number, number]>;
 /** What is written in, and what stands back. */
 export const INK = '#18222b';
 export const SOFT = '#4d5a64';
 const FONTS = 'node_modules/@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next';
+
+/** What is asked for a paper of one print. */
+export const PrintQuery = z.object({ line: z.string().max(64), print: z.string().max(36), paper: z.enum(PAPER_SIZES).default('A4') });
 
 export type Doc = InstanceType<typeof PDFDocument>;
 

@@ -1,8 +1,9 @@
 /** The endpoints of one thing of the shelf: put and remove, alike for every kind. */
+
 import type { APIRoute } from 'astro';
 import type { Body, Reply } from '../../contract/routes';
-import type { ShelfKind } from '../../contract/schemas';
-import { putShelfThing, removeShelfThing, type ShelfThings } from '../stores/shelf';
+import type { ShelfKind, ShelfThings } from '../../core/sheet';
+import { putShelfThing, removeShelfThing } from '../stores/shelf';
 import { mustBeTestable } from '../stores/tested';
 import { endpoint, sameId, wrongMethod } from './endpoint';
 

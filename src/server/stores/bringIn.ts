@@ -1,7 +1,8 @@
 /** A file brought into the shop, in a thread and with a connection of its own: read, planned, and if it is so wanted done, all of it or none. */
 
 import type { ImportReply } from '../../contract/schemas';
-import { type CsvKind, NotAShop, type Progress } from '../../core/formats';
+import { NotAShop, type Progress } from '../../core/formats';
+import type { ShelfKind } from '../../core/sheet';
 import { migrationsFolder } from '../app';
 import { openShop } from '../db';
 import { Refusal } from '../http/problem';
@@ -33,7 +34,7 @@ function planOf(db: Db, { kind, json }: ImportAsk, text: string, tell: (progress
     throw new Refusal(415, 'Not a shop', 'A whole shop comes in as JSON. For a CSV say what its rows are.', [
       { field: 'kind', message: 'a CSV is of one kind' },
     ]);
-  const reading = kind === 'pressings' ? planPressingsCsv(db, text) : planCsv(db, kind as CsvKind, text);
+  const reading = kind === 'pressings' ? planPressingsCsv(db, text) : planCsv(db, kind as ShelfKind, text);
   for (;;) {
     const step = reading.next();
     if (step.done) return step.value;

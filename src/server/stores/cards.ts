@@ -1,8 +1,8 @@
 /** Cards: worked out from what the shop holds now. */
 
-import type { ComputeCard } from '../../contract/schemas';
-import { type HeatWay, heatWays, type WayOut, waysOut } from '../../core/advice';
-import { type Card, lampAndMinutes, resolve } from '../../core/card';
+import type { ComputeCard, LineCard } from '../../contract/schemas';
+import { heatWays, waysOut } from '../../core/advice';
+import { lampAndMinutes, resolve } from '../../core/card';
 import type { LearnedShift, ResolveInput } from '../../core/draft';
 import type { House } from '../../core/house';
 import { type Line, type Order, type Print, pressingOrder, topLayer } from '../../core/order';
@@ -197,13 +197,12 @@ export function judgedOrder(db: Db, facts: ShopFacts, { doc: order, version }: V
   return remember(db, known, order.id, { mark, lines: order.lines.map((line) => judgedPrints(facts, order, line)) }).lines;
 }
 
-type OrderCard = { lineId: string; printKey: string; card: Card; waysOut: WayOut[]; heatWays: HeatWay[] };
-const cardsMemory = perShop(() => new Map<string, { mark: string; cards: OrderCard[] }>());
+const cardsMemory = perShop(() => new Map<string, { mark: string; cards: LineCard[] }>());
 /** Orders whose cards are remembered; those of a large one take some megabytes. */
 const MOST_ORDERS = 12;
 
 /** Every card of an order, worked out once for each version of it and of what its cards are worked out from. */
-export function cardsOf(db: Db, facts: ShopFacts, stored: Versioned<Order>): OrderCard[] {
+export function cardsOf(db: Db, facts: ShopFacts, stored: Versioned<Order>): LineCard[] {
   const mark = JSON.stringify([stored.version, facts.mark, facts.learned]);
   const memory = cardsMemory(db);
   const known = memory.get(stored.doc.id);
@@ -212,7 +211,7 @@ export function cardsOf(db: Db, facts: ShopFacts, stored: Versioned<Order>): Ord
     : remember(db, memory, stored.doc.id, { mark, cards: cardsOfOrder(facts, stored.doc) }, MOST_ORDERS).cards;
 }
 
-export function cardsOfOrder(facts: Facts, order: Order): OrderCard[] {
+export function cardsOfOrder(facts: Facts, order: Order): LineCard[] {
   return order.lines.flatMap((line) =>
     line.prints.map((print) => {
       const input = inputOf(facts, order, line, print);

@@ -1,4 +1,4 @@
 /** What the rows of a file that is brought in may be. */
-import { CSV_KINDS } from '../../core/formats';
+import { SHELF_KINDS } from '../../core/sheet';
 
-export const IMPORT_KINDS = [...CSV_KINDS, 'pressings', 'shop'] as const;
+export const IMPORT_KINDS = [...SHELF_KINDS, 'pressings', 'shop'] as const;

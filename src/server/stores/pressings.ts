@@ -1,7 +1,8 @@
 /** The log: pressings are only ever added; what came later is read beside them. */
 import { addDays, parseISO } from 'date-fns';
 import { and, count, desc, eq, gte, lt, type SQL, sql } from 'drizzle-orm';
-import type { Unreadable } from '../../contract/schemas';
+import type { z } from 'zod';
+import type { LogQuerySchema, Unreadable } from '../../contract/schemas';
 import { PRESSING_READER } from '../../core/formats';
 import { type Amendment, AmendmentSchema, type Pressing } from '../../core/log';
 import { amendments, pressings } from '../db/schema';
@@ -9,21 +10,7 @@ import { notFound } from '../http/problem';
 import type { Db } from './perShop';
 import { cannotBeRead, read, readAll, textOf } from './readable';
 
-export interface LogQuery {
-  q?: string | undefined;
-  orderId?: string | undefined;
-  outcome?: 'good' | 'spoiled' | undefined;
-  fabric?: string | undefined;
-  product?: string | undefined;
-  press?: string | undefined;
-  /** Days as ISO dates in the shop's own time, both within. */
-  from?: string | undefined;
-  to?: string | undefined;
-  /** Instant and id of the last pressing of the page before. */
-  before?: number | undefined;
-  beforeId?: string | undefined;
-  limit: number;
-}
+export type LogQuery = z.output<typeof LogQuerySchema>;
 
 export type Logged = Pressing & { withdrawn: boolean; amendments: Amendment[] };
 

@@ -1,9 +1,11 @@
 /** The shelf: fabrics, blanks, transfer products, aids; and the presses beside it. */
+
 import { eq, sql } from 'drizzle-orm';
-import { SHELF_KINDS, type ShelfKind, type Unreadable } from '../../contract/schemas';
+import type { Unreadable } from '../../contract/schemas';
 import type { Aid, Blank, Fabric } from '../../core/materials';
 import type { Press } from '../../core/press';
-import { OlderSheet, type Product, type Tested, withRevision } from '../../core/sheet';
+import type { ShelfKind, ShelfThings } from '../../core/sheet';
+import { OlderSheet, type Product, SHELF_KINDS, type Tested, withRevision } from '../../core/sheet';
 import { fabrics, house, orders, pressRecords, runs } from '../db/schema';
 import { notFound, Refusal } from '../http/problem';
 import { DOCS } from './docTables';
@@ -16,15 +18,6 @@ export interface Shelf {
   products: Product[];
   aids: Aid[];
   tested: Tested[];
-}
-
-/** The things of each kind, by what they are called on the wire. */
-export interface ShelfThings {
-  fabrics: Fabric;
-  blanks: Blank;
-  products: Product;
-  aids: Aid;
-  tested: Tested;
 }
 
 const docs = <T>(rows: Versioned<T>[]): T[] => rows.map((row) => row.doc);

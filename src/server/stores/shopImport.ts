@@ -1,14 +1,7 @@
 /** Files into the shop: a whole shop as JSON, one kind of thing or the log as CSV. All of a file or none of it. */
-import {
-  type CsvKind,
-  inStrides,
-  type Progress,
-  readPressingsCsv,
-  readShelfCsv,
-  readShopDocument,
-  type ShopDocument,
-} from '../../core/formats';
-import type { Tested } from '../../core/sheet';
+
+import { inStrides, type Progress, readPressingsCsv, readShelfCsv, readShopDocument, type ShopDocument } from '../../core/formats';
+import type { ShelfKind, Tested } from '../../core/sheet';
 import { runs } from '../db/schema';
 import { type DocKind, LISTED } from './docTables';
 import type { Db } from './perShop';
@@ -87,7 +80,7 @@ export function planJson(db: Db, text: string): Plan {
 const COLUMN_OF: Record<string, string> = { productId: 'transfer', pressId: 'press', 'on.id': 'on_id', setC: 'set_c', timeS: 'time_s' };
 
 /** Reads a CSV of the shelf, telling how far it is. */
-export function* planCsv(db: Db, kind: CsvKind, text: string): Generator<Progress, Plan> {
+export function* planCsv(db: Db, kind: ShelfKind, text: string): Generator<Progress, Plan> {
   const planner = new Planner(db);
   const { docs, faults } = yield* readShelfCsv(kind, text, (id) => planner.storedDoc(kind, id) ?? undefined);
   if (faults.count > 0) return { ...planner.plan(), faults };

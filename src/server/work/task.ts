@@ -44,7 +44,7 @@ interface DoneText {
   text: string;
   version: number | null;
 }
-interface DonePaper {
+export interface DonePaper {
   bytes: Uint8Array;
   name: string;
   type: string;

@@ -1,8 +1,9 @@
 /** Station Card of an order: the worked-out pressing of one print, its lamp, its reasons, and the ways out of a Hold. */
+
 import { type ReactNode, useState } from 'react';
 import { API, type LineCard } from '../../contract';
 import { lineAfter } from '../../core/advice';
-import { type HouseSetting, withSetting } from '../../core/house';
+import { type HouseSetting, PAPER_SIZES, withSetting } from '../../core/house';
 import { lampAt } from '../../core/judgement';
 import { printLeft, stationHref } from '../../core/log';
 import { heated, type Line, type Print, topLayer } from '../../core/order';
@@ -17,6 +18,7 @@ import { useHouse } from '../house/useHouse';
 import { LineList } from '../orders/LineList';
 import { OrderHead } from '../orders/OrderHead';
 import { PrintTabs } from '../orders/PrintTabs';
+import type { PrintPageProps } from '../orders/printPage';
 import { useOrder } from '../orders/useOrder';
 import { useStartRun } from '../run/useStartRun';
 import { ArtOnPlaten } from './ArtOnPlaten';
@@ -27,13 +29,7 @@ import { HeatWays } from './HeatWays';
 import type { StageFigure } from './StageFigures';
 import { WaysOut } from './WaysOut';
 
-interface CardViewProps {
-  orderId: string;
-  lineId: string | null;
-  printKey: string | null;
-}
-
-export function CardView(props: CardViewProps) {
+export function CardView(props: PrintPageProps) {
   return (
     <Island>
       <CardOfOrder {...props} />
@@ -41,7 +37,7 @@ export function CardView(props: CardViewProps) {
   );
 }
 
-function CardOfOrder({ orderId, lineId, printKey }: CardViewProps) {
+function CardOfOrder({ orderId, lineId, printKey }: PrintPageProps) {
   const order = useOrder(orderId);
   const cards = useRoute('orderCards', { params: { id: orderId } });
   const house = useUnits();
@@ -133,7 +129,7 @@ function CardTabs({ paperHref, ...tabs }: { line: Line; current: string; hrefOf:
     <div className="flex shrink-0 items-center gap-1">
       <PrintTabs {...tabs} />
       <span className="label pl-2">On paper:</span>
-      {(['A4', 'Letter'] as const).map((paper) => (
+      {PAPER_SIZES.map((paper) => (
         <a key={paper} className="act act-quiet font-normal underline" href={`${paperHref}&paper=${paper}`} download>
           {paper}
         </a>

@@ -10,6 +10,7 @@ import { Island, Pending, useRoute } from '../../ui/query';
 import { useOrder } from '../orders/useOrder';
 import { goTo } from '../shell/goTo';
 import { Bench } from './Bench';
+import type { Picked } from './PickStack';
 
 // each is fetched when it is first shown
 const PickStack = lazy(() => import('./PickStack').then((m) => ({ default: m.PickStack })));
@@ -84,8 +85,6 @@ function FromShelf({ asked }: { asked: URLSearchParams }) {
     );
   return <Bench key={JSON.stringify(first)} stack={heat.data.stack} title="From the shelf" pick={pick} />;
 }
-
-type Picked = { blank: string; product: string; press: string };
 
 /** What was asked for; where nothing was, a soft blank with a transfer made for it on its usual press. */
 function usual(shelf: Reply<'shelf'> | undefined, presses: readonly Press[], asked: { [K in keyof Picked]: string | null }): Picked {

@@ -5,7 +5,7 @@ import { FAMILIES } from '../../core/sheet';
 import { PickField } from '../orders/PickField';
 import { goTo } from '../shell/goTo';
 
-interface Picked {
+export interface Picked {
   blank: string;
   product: string;
   press: string;

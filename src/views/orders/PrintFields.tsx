@@ -1,7 +1,8 @@
 /** One print of a line: which transfer in how many layers, what art, where, on which press. */
+
 import type { Reply, ShelfReply } from '../../contract';
 import { type Blank, isSided, POSITIONS, type Position, SIDES, USUAL_POSITIONS } from '../../core/materials';
-import { formatQuantity, type HouseUnits, houseUnit } from '../../core/units';
+import { formatQuantity, type HouseUnits, houseUnit, WIDTH_AND_HEIGHT } from '../../core/units';
 import { Check } from '../../ui/Check';
 import { ChoiceField, TextField } from '../../ui/Field';
 import { QuantityField } from '../../ui/QuantityField';
@@ -98,7 +99,7 @@ export function PrintFields({ print, index, shelf, presses, blank, house, faults
       <div className="col-span-2">
         <ChoiceField label="Kind of art" value={print.artKind} onChange={(artKind) => patch({ artKind })} options={ART_KIND_OPTIONS} />
       </div>
-      {(['widthMm', 'heightMm'] as const).map((field) => (
+      {WIDTH_AND_HEIGHT.map((field) => (
         <div key={field} className="col-span-2">
           <QuantityField
             label={field === 'widthMm' ? 'Art width' : 'Art height'}

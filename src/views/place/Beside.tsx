@@ -1,8 +1,10 @@
 /** What stands beside the placement sheet: the measures as they are now, how the hands find the place, and the guide to print. */
+
 import { memo } from 'react';
 import { fingerWords, handWords, type Lettering } from '../../core/card';
 import type { Laid } from '../../core/draft';
 import type { House } from '../../core/house';
+import { PAPER_SIZES } from '../../core/house';
 import type { Blank, Fabric } from '../../core/materials';
 import { formatTape, type HouseUnits } from '../../core/units';
 import { Letters } from '../../ui/LetterR';
@@ -111,7 +113,7 @@ export const Guides = memo(function Guides({
       )}
       <div className="rule-top mt-3 flex flex-wrap items-center gap-x-2 pt-2">
         <span className="label">Guide at true size:</span>
-        {(['A4', 'Letter'] as const).map((paper) => (
+        {PAPER_SIZES.map((paper) => (
           <a key={paper} className="act act-quiet font-normal underline" href={`${href}.pdf?${query}&paper=${paper}`} download>
             {paper}
           </a>

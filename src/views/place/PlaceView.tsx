@@ -16,6 +16,7 @@ import { useCalm } from '../../ui/useCalm';
 import { LineList } from '../orders/LineList';
 import { OrderHead } from '../orders/OrderHead';
 import { PrintTabs } from '../orders/PrintTabs';
+import type { PrintPageProps } from '../orders/printPage';
 import { useOrder } from '../orders/useOrder';
 import { Guides, HandLines, Measures } from './Beside';
 import { ClosingPlan } from './ClosingPlan';
@@ -23,13 +24,7 @@ import { LayActs } from './LayActs';
 import { PlacementSheet } from './PlacementSheet';
 import { SizeRun } from './SizeRun';
 
-interface PlaceViewProps {
-  orderId: string;
-  lineId: string | null;
-  printKey: string | null;
-}
-
-export function PlaceView(props: PlaceViewProps) {
+export function PlaceView(props: PrintPageProps) {
   return (
     <Island>
       <PlaceOfOrder {...props} />
@@ -37,7 +32,7 @@ export function PlaceView(props: PlaceViewProps) {
   );
 }
 
-function PlaceOfOrder({ orderId, lineId, printKey }: PlaceViewProps) {
+function PlaceOfOrder({ orderId, lineId, printKey }: PrintPageProps) {
   const order = useOrder(orderId);
   const cards = useRoute('orderCards', { params: { id: orderId } });
   const shelf = useRoute('shelf', {});

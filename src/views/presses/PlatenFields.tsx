@@ -1,6 +1,7 @@
 /** What else a press has: a lower platen that heats, and platens that may be put in. */
+
 import type { Press } from '../../core/press';
-import { type HouseUnits, houseUnit } from '../../core/units';
+import { type HouseUnits, houseUnit, WIDTH_AND_HEIGHT } from '../../core/units';
 import { Check } from '../../ui/Check';
 import { TextField } from '../../ui/Field';
 import { newId } from '../../ui/newId';
@@ -62,7 +63,7 @@ export function PlatenFields({ press, house, fields, onChange }: PlatenFieldsPro
             onChange={(name) => change(platen.id, { name })}
             problem={fields[`swapPlatens.${i}.name`]}
           />
-          {(['widthMm', 'heightMm'] as const).map((side) => (
+          {WIDTH_AND_HEIGHT.map((side) => (
             <QuantityField
               key={side}
               label={side === 'widthMm' ? 'Width' : 'Depth'}

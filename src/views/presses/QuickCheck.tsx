@@ -1,17 +1,7 @@
 /** A quick check: one to five readings in a minute, told at once against the last survey. */
 import { z } from 'zod';
 import type { PressReport } from '../../contract';
-import {
-  FINISHES,
-  type Finish,
-  type Instrument,
-  InstrumentSchema,
-  isAsItWas,
-  MOST_CHECKED,
-  PLANS,
-  type PlatenMap,
-  type Press,
-} from '../../core/press';
+import { FINISHES, InstrumentSchema, isAsItWas, MOST_CHECKED, PLANS, type PlatenMap, type Press } from '../../core/press';
 import { formatForHouse, type HouseUnits, toInside } from '../../core/units';
 import { isoDayText } from '../../ui/days';
 import { useDocForm } from '../../ui/docForm';
@@ -29,14 +19,6 @@ const CheckSchema = z.object({
   setC: z.number(),
   read: z.array(z.number().nullable()).refine((read) => read.some((one) => one !== null), 'Read one place at least.'),
 });
-interface TypedCheck {
-  instrument: Instrument;
-  finish: Finish;
-  setC: number;
-  /** At each of `PLACES`; null: not read. */
-  read: (number | null)[];
-}
-
 interface QuickCheckProps {
   press: Press;
   report: PressReport;
@@ -46,7 +28,7 @@ interface QuickCheckProps {
 export function QuickCheck({ press, report, map }: QuickCheckProps) {
   const house = useUnits();
   const room = useRoute('house', {});
-  const form = useDocForm<TypedCheck>(CheckSchema, {
+  const form = useDocForm<z.input<typeof CheckSchema>>(CheckSchema, {
     instrument: { kind: 'probe' },
     finish: press.finish ?? FINISHES[0],
     setC: house.temperature === 'F' ? toInside(300, 'F') : 150,

@@ -1,8 +1,9 @@
 /** The surface of a press: its map, what follows from it, surveys over time, and the way to the next one. */
+
 import { useState } from 'react';
 import type { PressReport } from '../../contract';
 import { narrowestWindow, type PlatenMap, type Press, placeName, platensOf, settingFor, surfaceOver } from '../../core/press';
-import { formatForHouse, formatQuantity, type HouseUnits, houseUnit, toInside } from '../../core/units';
+import { formatForHouse, formatQuantity, type HouseUnits, houseUnit, toInside, WIDTH_AND_HEIGHT } from '../../core/units';
 import { isoDayText } from '../../ui/days';
 import { mapWords, PlatenMapDrawing } from '../../ui/PlatenMap';
 import { QuantityField } from '../../ui/QuantityField';
@@ -142,7 +143,7 @@ function MapFacts({ map, press, house }: { map: PlatenMap; press: Press; house: 
         </p>
       </div>
       <div className="grid grid-cols-2 gap-x-4">
-        {(['widthMm', 'heightMm'] as const).map((side) => (
+        {WIDTH_AND_HEIGHT.map((side) => (
           <QuantityField
             key={side}
             label={side === 'widthMm' ? 'Art in the middle, wide' : 'tall'}

@@ -1,6 +1,7 @@
 /** The face of a hard piece where it is smaller than the platen: the same force presses it the harder. */
+
 import type { Blank } from '../../core/materials';
-import { houseUnit } from '../../core/units';
+import { houseUnit, WIDTH_AND_HEIGHT } from '../../core/units';
 import { Check } from '../../ui/Check';
 import { useUnits } from '../../ui/house';
 import { QuantityField } from '../../ui/QuantityField';
@@ -24,7 +25,7 @@ export function FaceFields({ doc, onChange, onReplace }: Some) {
         </Check>
       </Cell>
       {face &&
-        (['widthMm', 'heightMm'] as const).map((side) => (
+        WIDTH_AND_HEIGHT.map((side) => (
           <Cell key={side} span={2}>
             <QuantityField
               label={side === 'widthMm' ? 'Face, width' : 'Face, height'}

@@ -1,8 +1,10 @@
 /** Lists in and out of the shelf: what an import would change is shown before it does, and all of it or none is done. */
+
 import { useState } from 'react';
-import { API, type ImportReply, type ShelfKind } from '../../contract';
+import { API, type ImportReply } from '../../contract';
 import { importFile } from '../../contract/import';
 import { STALE_AFTER_ALL } from '../../contract/paths';
+import type { ShelfKind } from '../../core/sheet';
 import { errorWords, refresh } from '../../ui/query';
 import { kindOf } from './kinds';
 

@@ -1,7 +1,8 @@
 /** A transfer as its supplier's sheet has it: stages, settings by group, how it lies, where it may go. */
+
 import { useState } from 'react';
 import { allowanceOf, FAMILIES, FAMILY_IDS, type Product, productFromFamily, STAGE_KINDS, writtenPress } from '../../core/sheet';
-import { houseUnit } from '../../core/units';
+import { houseUnit, WIDTH_AND_HEIGHT } from '../../core/units';
 import { AllowanceFields } from '../../ui/AllowanceFields';
 import { ChoiceField, TextField } from '../../ui/Field';
 import { useUnits } from '../../ui/house';
@@ -99,7 +100,7 @@ export function ProductEditor({ doc, fields, onChange, onReplace }: EditorProps<
             problem={fields.pricePerSheetMinor}
           />
         </Cell>
-        {(['widthMm', 'heightMm'] as const).map((side) => (
+        {WIDTH_AND_HEIGHT.map((side) => (
           <Cell key={side} span={1}>
             <QuantityField
               label={side === 'widthMm' ? 'Sheet width' : 'Sheet length'}

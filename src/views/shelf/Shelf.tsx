@@ -1,6 +1,8 @@
 /** The shelf: every transfer's window and every fabric's limits on the app's one temperature axis; found, copied, changed, retired. */
+
 import { useState } from 'react';
-import type { ShelfKind, ShelfReply } from '../../contract';
+import type { ShelfReply } from '../../contract';
+import type { ShelfKind } from '../../core/sheet';
 import { FAMILIES, FAMILY_IDS } from '../../core/sheet';
 import { formatDuration, formatForHouse, type HouseUnits } from '../../core/units';
 import { Check } from '../../ui/Check';

@@ -1,8 +1,10 @@
 /** One thing of the shelf on a page of its own: added, changed, or merged with what somebody else made of it. */
+
 import { useMemo, useState } from 'react';
 import type { z } from 'zod';
-import type { ShelfKind, ShelfReply } from '../../contract';
+import type { ShelfReply } from '../../contract';
 import { AidSchema, BlankSchema, FabricSchema } from '../../core/materials';
+import type { ShelfKind } from '../../core/sheet';
 import { ProductSchema, TestedSchema } from '../../core/sheet';
 import { useDocForm } from '../../ui/docForm';
 import { Island, Pending, useRoute } from '../../ui/query';

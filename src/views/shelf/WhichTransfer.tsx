@@ -1,9 +1,10 @@
 /** Which transfer for this? A blank, an art and a count; every transfer and every family ranked, with the reason beside each. */
+
 import { useEffect, useState } from 'react';
 import { call, type Reply } from '../../contract';
 import { type Blank, DUTIES, type Duty } from '../../core/materials';
 import { ART_KINDS, type ArtKind } from '../../core/sheet';
-import { formatDuration, formatQuantity, houseUnit, oddsWords } from '../../core/units';
+import { formatDuration, formatQuantity, houseUnit, oddsWords, WIDTH_AND_HEIGHT } from '../../core/units';
 import { workText } from '../../ui/days';
 import { ChoiceField } from '../../ui/Field';
 import { useUnits } from '../../ui/house';
@@ -125,7 +126,7 @@ function Page({ asked }: { asked: URLSearchParams }) {
           <div className="col-span-2">
             <ChoiceField label="The art is" value={wish.artKind} options={plain(ART_KINDS)} onChange={(artKind) => patch({ artKind })} />
           </div>
-          {(['widthMm', 'heightMm'] as const).map((field) => (
+          {WIDTH_AND_HEIGHT.map((field) => (
             <QuantityField
               key={field}
               label={field === 'widthMm' ? 'Width' : 'Height'}

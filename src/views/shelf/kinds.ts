@@ -1,15 +1,8 @@
 /** The kinds of things on the shelf, what they are called, and the routes that change them. */
-import type { ShelfKind, ShelfReply } from '../../contract';
-import type { Aid, Blank, Fabric } from '../../core/materials';
-import { isFoundBy, type Product, type Tested } from '../../core/sheet';
+import type { ShelfReply } from '../../contract';
+import { isFoundBy, type ShelfKind, type ShelfThings } from '../../core/sheet';
 
-export interface Things {
-  products: Product;
-  fabrics: Fabric;
-  blanks: Blank;
-  aids: Aid;
-  tested: Tested;
-}
+export type Things = ShelfThings;
 
 export const KINDS = [
   { kind: 'products', many: 'Transfers', one: 'transfer', put: 'putProduct' },

@@ -1,6 +1,8 @@
 /** A thing of the shelf to start from: a copy of one that is there, a family's general figures, or a plain one. */
-import type { ShelfKind, ShelfReply } from '../../contract';
+
+import type { ShelfReply } from '../../contract';
 import { type Aid, type Blank, BUILT_IN_FABRICS, type Fabric } from '../../core/materials';
+import type { ShelfKind } from '../../core/sheet';
 import { FAMILIES, FAMILY_IDS, type FamilyId, type Product, productFromFamily, type Tested } from '../../core/sheet';
 import { isoDay } from '../../ui/days';
 import { newId } from '../../ui/newId';

@@ -1,6 +1,8 @@
 /** Saving a thing of the shelf: undoable, and when somebody else was quicker, merged with what they made of it. */
+
 import { useState } from 'react';
-import { call, ProblemError, type ShelfKind } from '../../contract';
+import { call, ProblemError } from '../../contract';
+import type { ShelfKind } from '../../core/sheet';
 import { type Conflict, merge } from '../../ui/merge';
 import { known, queries } from '../../ui/query';
 import { useSave, write } from '../../ui/write';
