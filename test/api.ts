@@ -1,5 +1,5 @@
 /** A server without a socket: endpoints called as the server would, on a database file of their own. */
-import { copyFileSync, existsSync, mkdtempSync, rmSync } from 'node:fs';
+import { copyFileSync, existsSync, mkdtempSync, renameSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { APIContext, APIRoute } from 'astro';
@@ -8,16 +8,16 @@ import { closeShop, shop } from '../src/server/shop';
 
 export const BASE = 'http://127.0.0.1:4321/api/v1';
 
-/** The demo shop, made once for all tests of a file: each has a copy of it. */
-let template = '';
+/** The demo shop, made by the first test that wants it, for all tests of a run: each has a copy of it. */
 function demoShop(): string {
-  if (template && existsSync(template)) return template;
-  const folder = mkdtempSync(join(tmpdir(), 'beacon-template-'));
-  process.on('exit', () => rmSync(folder, { recursive: true, force: true }));
-  template = join(folder, 'shop.sqlite');
-  process.env.TIDY_BEACON_DB = template;
+  const template = process.env.TIDY_BEACON_TEMPLATE ?? '';
+  if (existsSync(template)) return template;
+  // two may make it at once: each aside, and either is whole
+  const aside = `${template}-${process.pid}-${Math.random()}`;
+  process.env.TIDY_BEACON_DB = aside;
   shop().sqlite.pragma('wal_checkpoint(TRUNCATE)');
   closeShop();
+  renameSync(aside, template);
   return template;
 }
 

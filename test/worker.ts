@@ -1,4 +1,4 @@
-/** Builds the server's worker thread once for all tests, into a folder that goes with them. */
+/** Builds the server's worker thread once for all tests, into a folder that goes with them; the demo shop they copy is put there too. */
 import { mkdtempSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { buildWorker } from '../scripts/worker.mjs';
@@ -9,5 +9,7 @@ export async function setup(): Promise<() => void> {
   const file = join(folder, 'worker.mjs');
   await buildWorker(process.cwd(), file);
   process.env.TIDY_BEACON_WORKER = join(folder, 'worker.cjs');
+  // the demo shop that tests copy (test/api.ts)
+  process.env.TIDY_BEACON_TEMPLATE = join(folder, 'demo.sqlite');
   return () => rmSync(folder, { recursive: true, force: true });
 }

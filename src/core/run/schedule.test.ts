@@ -1,6 +1,7 @@
 /** Cues followed by hands of a fixed kind at a simulated press, against the best that any order of the same acts can do. */
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { isWhole } from '../../../test/runs';
 import { actsOf } from './acts';
 import { cueOf, factOf, type RunEvent, type RunPlan, type RunState, replay } from './index';
 import { step } from './machine';
@@ -92,7 +93,7 @@ const shorter = (plan: RunPlan, pieces: number, wait: number): RunPlan => ({
   stages: plan.stages.map((one) => (one.by === 'clock' ? { ...one, timeS: wait } : one)),
 });
 describe('runs played by their cues', () => {
-  it.each([
+  it.runIf(isWhole).each([
     { what: '2 warm', plan: shorter(WARM, 2, 30) },
     { what: '6 warm', plan: shorter(WARM, 6, 30) },
     { what: '3 cold', plan: shorter(COLD, 3, 150) },

@@ -111,7 +111,7 @@ describe.runIf(isWhole)('chances over drawn presses, surveys and limits', () => 
 });
 
 describe('everyday jobs, and those a master refuses', () => {
-  it('on a press good to 2 K at least 85 in 100 are Clear and one at most is on Hold; to 5 K two at most', () => {
+  it.runIf(isWhole)('on a press good to 2 K at least 85 in 100 are Clear and one at most is on Hold; to 5 K two at most', () => {
     const [two, five] = [everyday(2), everyday(5)];
     expect(two.clear).toBeGreaterThanOrEqual(0.85 * EVERYDAY.length);
     expect(two.hold).toBeLessThanOrEqual(1);
@@ -154,7 +154,7 @@ describe('a press that is even, surveyed by probe at five places', () => {
     expect(lamps).not.toContain('hold');
   });
 
-  it.each([
+  it.runIf(isWhole).each([
     ['probe', { kind: 'probe' }],
     ['strip', { kind: 'strip', stepK: 6 }],
   ] as const)('a survey by %s has 93 to 98 in a hundred of the places under the art within its band', (_, instrument) => {
