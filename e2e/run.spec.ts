@@ -233,10 +233,18 @@ test('a press whose time is up takes over another page; a key leads to it, and i
   await cue(page, /^Pressing/);
   await page.getByRole('link', { name: '7 House' }).click();
   await page.getByRole('heading', { name: 'House' }).first().waitFor();
+  const operators = page.getByLabel('Who presses here, initials');
+  await operators.focus();
   const due = page.getByRole('alertdialog', { name: /Open the press now/ });
   await expect(due).toBeVisible();
+  // keys stay in it however often one goes on, and come back to where they were
+  for (const key of ['Tab', 'Tab', 'Tab', 'Shift+Tab', 'Shift+Tab', 'Shift+Tab']) {
+    await page.keyboard.press(key);
+    expect(await due.evaluate((dialog) => dialog.contains(document.activeElement))).toBe(true);
+  }
   await page.keyboard.press('Escape');
   await expect(due).toHaveCount(0);
+  await expect(operators).toBeFocused();
   await page.getByRole('link', { name: /piece 1 open now/ }).click();
   await cue(page, /^Open now/);
   await page.waitForTimeout(650);
