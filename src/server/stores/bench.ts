@@ -17,10 +17,17 @@ interface LineWithCards extends LineProgress {
 
 type Open = Pick<ReturnType<typeof listOpenRuns>[number], 'id' | 'orderId' | 'lineId' | 'printKey'>;
 
+/** The shop at the moment a page is asked for, read once for all of its rows. */
+interface Now {
+  facts: ShopFacts;
+  open: readonly Open[];
+  done: ReturnType<typeof progress>;
+}
+const readNow = (db: Db): Now => ({ facts: readFacts(db), open: listOpenRuns(db), done: progress(db) });
+
 /** How far each line of an order is, with the minutes of each of its prints as their cards would be now. */
-function lineStates(db: Db, facts: ShopFacts, stored: Versioned<Order>, open: readonly Open[]): LineWithCards[] {
+function lineStates(db: Db, { facts, open, done }: Now, stored: Versioned<Order>): LineWithCards[] {
   const { doc: order } = stored;
-  const done = progress(db);
   const judged = judgedOrder(db, facts, stored);
   return order.lines.map((line, i) => ({
     lineId: line.id,
@@ -46,8 +53,7 @@ const describe = (order: Order, facts: ShopFacts): string =>
 
 /** The bench: every order that is not taken off it, soonest due first. One that cannot be read or judged is left out and told. */
 export function bench(db: Db): { orders: BenchRow[]; unreadable: Unreadable[] } {
-  const facts = readFacts(db);
-  const open = listOpenRuns(db);
+  const now = readNow(db);
   const stored = db
     .select(rowColumns('orders'))
     .from(orders)
@@ -57,7 +63,7 @@ export function bench(db: Db): { orders: BenchRow[]; unreadable: Unreadable[] } 
   const { rows, unreadable } = readRows(db, 'orders', stored as never);
   const shown = rows.flatMap((row): BenchRow[] => {
     try {
-      return [benchRow(db, facts, row, open)];
+      return [benchRow(db, now, row)];
     } catch (error) {
       if (!(error instanceof Refusal)) throw error;
       unreadable.push({ what: 'order', id: row.doc.id, name: row.doc.name, why: error.message });
@@ -67,9 +73,9 @@ export function bench(db: Db): { orders: BenchRow[]; unreadable: Unreadable[] } 
   return { orders: shown, unreadable };
 }
 
-function benchRow(db: Db, facts: ShopFacts, stored: Versioned<Order>, open: readonly Open[]): BenchRow {
+function benchRow(db: Db, now: Now, stored: Versioned<Order>): BenchRow {
   const { doc: order } = stored;
-  const lines = lineStates(db, facts, stored, open);
+  const lines = lineStates(db, now, stored);
   const { state, cautions } = orderLamp(lines);
   return {
     orderId: order.id,
@@ -84,13 +90,13 @@ function benchRow(db: Db, facts: ShopFacts, stored: Versioned<Order>, open: read
     minutesLeft: sum(
       lines.flatMap((line) => line.prints.map((print, i) => printLeft(line, print.printKey) * (line.minutesPerPiece[i] ?? 0))),
     ),
-    what: describe(order, facts),
+    what: describe(order, now.facts),
     next: nextStep(lines),
   };
 }
 
 /** An order as the wire has it: the document, its version, and the state of its lines. */
 export function orderReply(db: Db, stored: Versioned<Order>) {
-  const lines = lineStates(db, readFacts(db), stored, listOpenRuns(db)).map(({ minutesPerPiece: _, ...line }) => line);
+  const lines = lineStates(db, readNow(db), stored).map(({ minutesPerPiece: _, ...line }) => line);
   return { order: stored.doc, version: stored.version, lines };
 }
