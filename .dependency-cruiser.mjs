@@ -72,6 +72,9 @@ export default {
       from: { path: '^src/server/', pathNot: '\\.test\\.ts$' },
       to: { path: '^src/(pages|views|ui|workers)/' },
     },
+    // what is stored knows nothing of how it is asked for, and the database nothing of what is stored in it
+    notTests(layer('stores-know-no-http', '^src/server/(stores|devices)/', '^src/server/(http|work)/(?!task)')),
+    notTests(layer('database-at-the-bottom', '^src/server/db/', '^src/server/(stores|devices|http|work)/')),
     layer('views-by-the-contract', '^src/(views|ui)/', '^src/(server|pages)/'),
     layer('ui-below-views', '^src/ui/', '^src/views/'),
     {

@@ -3,8 +3,8 @@ import { appendFileSync, copyFileSync, existsSync, linkSync, readdirSync, rmSync
 import { basename, dirname, join } from 'node:path';
 import Sqlite from 'better-sqlite3';
 import { BESIDE, putInPlace, type Shop, synced } from './db';
-import { Refusal } from './http/problem';
 import { sealOf } from './proof';
+import { Refusal } from './refusal';
 import { closeShop, shop } from './shop';
 
 /** Pages copied between two turns of other work. */
@@ -65,7 +65,7 @@ function pruneCopies(path: string): void {
 /** The path of a kept copy by its name. @throws {Refusal} 404 there is none of that name */
 export function keptCopy(path: string, name: string): string {
   if (!keptCopies(path).some((one) => one.name === name))
-    throw new Refusal(404, 'Not found', 'There is no such copy any more. Load the page again.', [
+    throw new Refusal('not found', 'Not found', 'There is no such copy any more. Load the page again.', [
       { field: 'name', message: 'unknown copy' },
     ]);
   return join(dirname(path), name);
@@ -91,9 +91,12 @@ async function settled(): Promise<void> {
     const [state] = shop().sqlite.pragma('wal_checkpoint(TRUNCATE)') as { busy: number }[];
     if (state?.busy === 0) return;
     if (performance.now() > until)
-      throw new Refusal(409, 'Not now', 'A list is being sent or brought in just now: nothing was changed. Try again when it is done.', [
-        { field: 'file', message: 'the shop is in use' },
-      ]);
+      throw new Refusal(
+        'conflict',
+        'Not now',
+        'A list is being sent or brought in just now: nothing was changed. Try again when it is done.',
+        [{ field: 'file', message: 'the shop is in use' }],
+      );
     await new Promise((go) => setTimeout(go, 100));
   }
 }

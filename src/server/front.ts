@@ -2,7 +2,7 @@
 import { createServer, type IncomingMessage, type RequestListener, type Server, type ServerResponse } from 'node:http';
 import sirv from 'sirv';
 import { incomingStore } from './http/incoming';
-import { log } from './http/log';
+import { log } from './log';
 
 /** Methods the pages and endpoints know; the page framework fails on others. */
 const KNOWN = new Set(['GET', 'HEAD', 'POST', 'PUT', 'DELETE', 'OPTIONS', 'PATCH']);

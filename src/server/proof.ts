@@ -9,7 +9,7 @@ import { AmendmentSchema } from '../core/log';
 import { PressAmendmentSchema, PressRecordSchema } from '../core/press';
 import { RunEventSchema } from '../core/run';
 import { BESIDE, DatabaseError, openShop } from './db';
-import { Refusal } from './http/problem';
+import { Refusal } from './refusal';
 import { DOCS, type DocKind } from './stores/docTables';
 import { hashOfCard } from './stores/frozenCards';
 import { listOpenRuns, openRun } from './stores/openedRun';
@@ -23,7 +23,7 @@ export const SEAL_LENGTH = SEAL.length + HASH_LENGTH;
 const MAGIC = 'SQLite format 3\0';
 const PIECE = 1024 * 1024;
 
-const notABackup = (detail: string): Refusal => new Refusal(422, 'Not a backup', detail, [{ field: 'file', message: detail }]);
+const notABackup = (detail: string): Refusal => new Refusal('not valid', 'Not a backup', detail, [{ field: 'file', message: detail }]);
 
 /** SHA-256 of the first bytes of a file, read piece by piece. */
 function hashOfFile(file: number, length: number): string {

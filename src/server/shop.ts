@@ -6,7 +6,7 @@ import { appFolder, migrationsFolder } from './app';
 import { ownClocks, steadyClock } from './clock';
 import { dayOf } from './day';
 import { holdShop, makeShop, openShop, realPath, type Shop } from './db';
-import { log } from './http/log';
+import { log } from './log';
 import { loadDemoShop } from './stores/demoShop';
 import { beginHouse, beginShop } from './stores/newShop';
 import { newestStep } from './stores/openedRun';

@@ -1,5 +1,5 @@
 /** What nobody needs any more is swept as the server starts and once a day: folders of backups that were cut off, photos that no step names. */
-import { log } from './http/log';
+import { log } from './log';
 import { shop, shopPath } from './shop';
 import { write } from './stores/perShop';
 import { sweepPhotos } from './stores/photos';

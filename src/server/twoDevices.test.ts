@@ -6,7 +6,7 @@ import { describe, expect, it } from 'vitest';
 import { ownShop } from '../../test/api';
 import { isWhole, runs } from '../../test/runs';
 import { apply, cueOf, factOf, foresee, planOf, type RunEvent, replay } from '../core/run';
-import { Refusal } from './http/problem';
+import { Refusal } from './refusal';
 import { shop } from './shop';
 import { openRun } from './stores/openedRun';
 import { findOrder, putOrder } from './stores/orders';

@@ -4,8 +4,8 @@
  */
 import { createServer, type Server, type Socket } from 'node:net';
 import { DeviceBoard, type DeviceView, LONGEST_LINE } from '../../core/press';
-import { announceDevices } from '../http/changes';
-import { log } from '../http/log';
+import { announceDevices } from '../announce';
+import { log } from '../log';
 
 const TELL_EVERY_MS = 250;
 /** A gateway that says nothing for so long is let go, ms; it may come again. */

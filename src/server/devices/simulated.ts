@@ -14,7 +14,7 @@ import {
   simulatedWord,
   stepped,
 } from '../../core/press';
-import { notFound } from '../http/problem';
+import { notFound } from '../refusal';
 import { shop } from '../shop';
 import { readRail } from '../stores/rail';
 

@@ -2,8 +2,8 @@
 import type { z } from 'zod';
 import { PATHS, type RouteName } from '../../contract/paths';
 import { type Body, type Params, type Query, type Reply, TABLE } from '../../contract/routes';
+import { invalid } from '../refusal';
 import { parseJson } from './body';
-import { invalid } from './problem';
 
 export interface Input<N extends RouteName> {
   params: Params<N>;

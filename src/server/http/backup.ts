@@ -7,16 +7,16 @@ import { Readable, Transform } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import type { APIRoute } from 'astro';
 import { STALE_AFTER_ALL } from '../../contract/paths';
+import { announceChange } from '../announce';
 import { migrationsFolder } from '../app';
 import { keptCopies, keptCopy, swapIn, takeBackup } from '../backup';
 import { dayOf } from '../day';
+import { log } from '../log';
+import { Refusal } from '../refusal';
 import { shop } from '../shop';
 import { inWorker } from '../work/pool';
 import { workFolder } from '../workFolder';
-import { announceChange } from './changes';
 import { answerTo } from './endpoint';
-import { log } from './log';
-import { Refusal } from './problem';
 import { attachment, streamed } from './streamed';
 
 const RESTORE_LIMIT = 4 * 1024 ** 3;
@@ -53,7 +53,7 @@ export const backupReply: APIRoute = async ({ request }) => {
 };
 
 const tooLarge = () =>
-  new Refusal(413, 'Too large', 'A backup over 4 GiB is not taken through the browser.', [{ field: 'file', message: 'too large' }]);
+  new Refusal('too large', 'Too large', 'A backup over 4 GiB is not taken through the browser.', [{ field: 'file', message: 'too large' }]);
 
 /** Passes bytes on up to the limit, however the file is sent. */
 function limited(): Transform {
@@ -72,7 +72,7 @@ async function mustHaveRoom(folder: string, bytes: number): Promise<void> {
   const { bavail, bsize } = await statfs(folder);
   if (bavail * bsize < 2 * bytes)
     throw new Refusal(
-      507,
+      'no room',
       'The disk is full',
       'There is no room on the server’s disk for this backup beside the shop. Nothing was changed; make room and try again.',
     );
@@ -101,7 +101,7 @@ async function restored(request: Request, fill: (file: string) => Promise<void>)
   } catch (error) {
     const full = (error as { code?: string }).code === 'ENOSPC';
     return answerTo(
-      full ? new Refusal(507, 'The disk is full', 'The disk is full: nothing was changed. Make room and try again.') : error,
+      full ? new Refusal('no room', 'The disk is full', 'The disk is full: nothing was changed. Make room and try again.') : error,
       request,
     );
   } finally {
@@ -114,7 +114,7 @@ export const restoreReply: APIRoute = ({ request }) =>
   restored(request, async (file) => {
     const told = Number(request.headers.get('content-length') ?? 0);
     if (told > RESTORE_LIMIT) throw tooLarge();
-    if (!request.body) throw new Refusal(422, 'Not a backup', 'No file came with it.', [{ field: 'file', message: 'missing' }]);
+    if (!request.body) throw new Refusal('not valid', 'Not a backup', 'No file came with it.', [{ field: 'file', message: 'missing' }]);
     await mustHaveRoom(dirname(file), told);
     await pipeline(
       Readable.fromWeb(request.body as import('node:stream/web').ReadableStream),

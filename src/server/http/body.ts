@@ -1,11 +1,13 @@
 /** Reads a JSON body with a limit, so that a huge or a deep one is refused before it is held in memory. */
-import { Refusal } from './problem';
+import { Refusal } from '../refusal';
 
 /** 1 MiB: an order of 200 lines is under 100 kB. */
 const BODY_LIMIT = 1024 * 1024;
 
 const tooLarge = (limit: number) =>
-  new Refusal(413, 'Too large', `The body is over ${limit / 1024} KiB. Send less at once.`, [{ field: 'body', message: 'too large' }]);
+  new Refusal('too large', 'Too large', `The body is over ${limit / 1024} KiB. Send less at once.`, [
+    { field: 'body', message: 'too large' },
+  ]);
 
 /** The bytes of a body, refused before more than a limit of them is held. @throws {Refusal} 413 */
 export async function readBytes(request: Request, limit: number): Promise<Uint8Array> {
@@ -30,7 +32,9 @@ export async function readBytes(request: Request, limit: number): Promise<Uint8A
 export async function readJsonText(request: Request): Promise<string> {
   const type = request.headers.get('content-type') ?? '';
   if (!type.startsWith('application/json'))
-    throw new Refusal(415, 'Not JSON', 'Send the body as application/json.', [{ field: 'content-type', message: type || 'missing' }]);
+    throw new Refusal('wrong format', 'Not JSON', 'Send the body as application/json.', [
+      { field: 'content-type', message: type || 'missing' },
+    ]);
   return Buffer.from(await readBytes(request, BODY_LIMIT)).toString('utf8');
 }
 
@@ -58,13 +62,13 @@ function tooDeep(text: string): boolean {
 /** @throws {Refusal} 400 broken JSON, or one that is nested too deep */
 export function parseJson(text: string): unknown {
   if (tooDeep(text))
-    throw new Refusal(400, 'Broken JSON', `The body is nested more than ${MOST_DEEP} deep: nothing here is.`, [
+    throw new Refusal('malformed', 'Broken JSON', `The body is nested more than ${MOST_DEEP} deep: nothing here is.`, [
       { field: 'body', message: 'nested too deep' },
     ]);
   try {
     return JSON.parse(text) as unknown;
   } catch {
-    throw new Refusal(400, 'Broken JSON', 'The body is not whole JSON: it cannot be read to its end. Send it again.', [
+    throw new Refusal('malformed', 'Broken JSON', 'The body is not whole JSON: it cannot be read to its end. Send it again.', [
       { field: 'body', message: 'broken JSON' },
     ]);
   }

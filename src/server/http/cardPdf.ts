@@ -8,12 +8,12 @@ import type { House } from '../../core/house';
 import { sidedWords } from '../../core/materials';
 import { formatDuration, formatForHouse, formatQuantity, type HouseUnits, type Phrase, phraseText } from '../../core/units';
 import { dayOf } from '../day';
+import { invalid, notFound } from '../refusal';
 import { inputOf, readFacts } from '../stores/cards';
 import { findOrder } from '../stores/orders';
 import type { Db } from '../stores/perShop';
 import { lampShape } from './lampShape';
 import { bytesOf, type Doc, fonts, INK, PAPERS, PrintQuery, SOFT, write } from './pdf';
-import { invalid, notFound } from './problem';
 
 const MARGIN = 36;
 const LAMP = { clear: 'Clear', care: 'Care', hold: 'Hold: do not press' } as const;

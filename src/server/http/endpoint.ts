@@ -1,7 +1,10 @@
 /** An endpoint: parse, call, reply. Every input and output goes through its route's schemas. */
 import type { APIContext, APIRoute } from 'astro';
 import { type RouteName, STALE_AFTER } from '../../contract/paths';
+import { announceChange } from '../announce';
 import { DatabaseError, type Shop } from '../db';
+import { log } from '../log';
+import { Refusal } from '../refusal';
 import { shop } from '../shop';
 import { writeSoon } from '../stores/perShop';
 import type { ComputedRoute, JudgedRoute } from '../work/jobs';
@@ -9,9 +12,7 @@ import { inWorker } from '../work/pool';
 import type { Task } from '../work/task';
 import { type Answer, type Asked, hasBody, type Input, inputOf, outgoing } from './answer';
 import { readJsonText } from './body';
-import { announceChange } from './changes';
-import { log } from './log';
-import { problemReply, Refusal } from './problem';
+import { problemReply } from './problem';
 
 export type { Input };
 
@@ -21,7 +22,7 @@ function versionOf(header: string | null): number | null {
   if (header === null) return null;
   const version = Number(/^(?:W\/)?"?(\d+)"?$/.exec(header.trim())?.[1]);
   if (!Number.isSafeInteger(version))
-    throw new Refusal(400, 'Not a version', 'If-Match must be a version as the ETag gave it.', [
+    throw new Refusal('malformed', 'Not a version', 'If-Match must be a version as the ETag gave it.', [
       { field: 'If-Match', message: header.slice(0, 100) },
     ]);
   return version;
@@ -98,21 +99,23 @@ export function answerTo(error: unknown, request: Request): Response {
   const code = (error as { code?: string }).code ?? '';
   if (error instanceof DatabaseError) {
     log.error(context, 'database unusable');
-    return problemReply(new Refusal(503, 'Database unusable', error.message));
+    return problemReply(new Refusal('not now', 'Database unusable', error.message));
   }
   const taken = NOT_TAKEN.find(([pattern]) => pattern.test(code));
   if (taken) {
     log.error(context, 'database did not take a write');
-    return problemReply(new Refusal(503, 'Not saved', taken[1]));
+    return problemReply(new Refusal('not now', 'Not saved', taken[1]));
   }
   log.error(context, 'unexpected');
-  return problemReply(new Refusal(500, 'Our fault', 'Something went wrong on our side and nothing was saved. The server’s log says what.'));
+  return problemReply(
+    new Refusal('fault', 'Our fault', 'Something went wrong on our side and nothing was saved. The server’s log says what.'),
+  );
 }
 
 /** @throws {Refusal} 422 when the id in the body is not the one in the address */
 export function sameId(inPath: string, inBody: string): void {
   if (inPath !== inBody)
-    throw new Refusal(422, 'Not valid', 'The id in the body is not the one in the address.', [
+    throw new Refusal('not valid', 'Not valid', 'The id in the body is not the one in the address.', [
       { field: 'id', message: `address says ${inPath}` },
     ]);
 }
@@ -122,7 +125,7 @@ export const wrongMethod =
   (...allowed: string[]): APIRoute =>
   ({ request }) => {
     const reply = problemReply(
-      new Refusal(405, 'Wrong method', `This address takes ${allowed.join(', ')}, not ${request.method}.`, [
+      new Refusal('wrong method', 'Wrong method', `This address takes ${allowed.join(', ')}, not ${request.method}.`, [
         { field: 'method', message: request.method },
       ]),
     );

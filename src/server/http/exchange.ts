@@ -4,15 +4,16 @@ import { STALE_AFTER_ALL } from '../../contract/paths';
 import { LogQuerySchema } from '../../contract/schemas';
 import { shelfCsv } from '../../core/formats';
 import { SHELF_KINDS } from '../../core/sheet';
+import { announceChange } from '../announce';
+import { invalid, Refusal } from '../refusal';
 import { shop } from '../shop';
 import { IMPORT_KINDS } from '../stores/importKinds';
 import { readShelf } from '../stores/shelf';
 import { inWorkerTelling, listInWorker } from '../work/pool';
 import type { ListAsk } from '../work/task';
 import { readBytes } from './body';
-import { announceChange } from './changes';
 import { answerTo } from './endpoint';
-import { invalid, problemOf, Refusal } from './problem';
+import { problemOf } from './problem';
 import { attachment, streamed } from './streamed';
 
 const IMPORT_LIMIT = 64 * 1024 * 1024;
@@ -26,7 +27,7 @@ export async function importReply(request: Request, url: URL): Promise<Response>
     const type = request.headers.get('content-type') ?? '';
     const json = type.startsWith('application/json');
     if (!json && !type.startsWith('text/csv'))
-      throw new Refusal(415, 'Not a list', 'Send the file as text/csv or application/json.', [
+      throw new Refusal('wrong format', 'Not a list', 'Send the file as text/csv or application/json.', [
         { field: 'content-type', message: type.slice(0, 100) || 'missing' },
       ]);
     const bytes = await readBytes(request, IMPORT_LIMIT);

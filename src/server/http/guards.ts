@@ -1,7 +1,9 @@
 /** Guards before every request: known host, nothing taken or given to other sites' pages, and a strict content policy on every reply. */
+
+import { Refusal } from '../refusal';
 import { incoming } from './incoming';
 import { INLINE_SCRIPTS, INLINE_STYLES } from './inlineHashes';
-import { problemReply, Refusal } from './problem';
+import { problemReply } from './problem';
 
 const LOOPBACK = ['localhost', '127.0.0.1', '[::1]'];
 
@@ -35,7 +37,7 @@ export function guard(request: Request, cameInOn: string | undefined = incoming(
   if (!ownNames(cameInOn).includes(nameOf(host))) {
     return problemReply(
       new Refusal(
-        421,
+        'wrong address',
         'Unknown host',
         `This server does not answer as “${nameOf(host).slice(0, 100)}”. Name it in TIDY_BEACON_HOSTS if it should.`,
       ),
@@ -51,7 +53,7 @@ export function guard(request: Request, cameInOn: string | undefined = incoming(
   if (!foreign) return null;
   return problemReply(
     new Refusal(
-      403,
+      'forbidden',
       'Not from here',
       reads ? 'This is only given to the app’s own pages.' : 'Changes are only taken from this app’s own pages.',
     ),

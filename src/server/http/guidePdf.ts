@@ -5,11 +5,11 @@ import { laidOf } from '../../core/draft';
 import { sidedWords } from '../../core/materials';
 import { type Guide, guideOf, guideSvg, PAGE_MARGIN_MM, printed, TILE_OVERLAP_MM, type Tile, tilesOf } from '../../core/placement';
 import { formatTape, phraseText } from '../../core/units';
+import { invalid, notFound, Refusal } from '../refusal';
 import { inputOf, readFacts } from '../stores/cards';
 import { findOrder } from '../stores/orders';
 import type { Db } from '../stores/perShop';
 import { bytesOf, type Doc, fonts, INK, PAPERS, PrintQuery, SOFT, write } from './pdf';
-import { invalid, notFound, Refusal } from './problem';
 
 const POINTS = 72 / 25.4;
 const BAR_MM = 100;
@@ -24,7 +24,7 @@ function guideFor(db: Db, orderId: string, lineId: string, printKey: string): { 
   const input = inputOf(facts, order, line, print);
   const laid = laidOf(input);
   if (!laid.placement)
-    throw new Refusal(422, 'No place', laid.fault?.says ?? 'This print has no place on its blank.', [
+    throw new Refusal('not valid', 'No place', laid.fault?.says ?? 'This print has no place on its blank.', [
       { field: 'size', message: line.size },
     ]);
   const { units } = facts.house;

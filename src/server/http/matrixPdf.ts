@@ -6,11 +6,11 @@ import type { Matrix } from '../../core/advice';
 import { PAPER_SIZES } from '../../core/house';
 import { formatDuration, formatQuantity } from '../../core/units';
 import { dayOf } from '../day';
+import { invalid } from '../refusal';
 import type { Db } from '../stores/perShop';
 import { matrixFor } from '../stores/tested';
 import { lampShape } from './lampShape';
 import { bytesOf, type Doc, fonts, INK, PAPERS, SOFT, write } from './pdf';
-import { invalid } from './problem';
 
 const Query = z.object({ press: z.string().max(64), paper: z.enum(PAPER_SIZES).default('A4') });
 const MARGIN = 30;

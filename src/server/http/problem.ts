@@ -1,52 +1,26 @@
 /** Problem replies (RFC 9457): what was wrong, with which field, and what to do. */
-import type { z } from 'zod';
 import type { Problem } from '../../contract/schemas';
+import type { Refusal, RefusalKind } from '../refusal';
 
-/** Thrown by stores and endpoints; becomes the reply. */
-export class Refusal extends Error {
-  override name = 'Refusal';
-  constructor(
-    readonly status: number,
-    readonly title: string,
-    detail: string,
-    readonly errors?: { field: string; message: string }[],
-  ) {
-    super(detail);
-  }
-}
+const STATUS: Record<RefusalKind, number> = {
+  malformed: 400,
+  'not found': 404,
+  'wrong method': 405,
+  conflict: 409,
+  'changed meanwhile': 412,
+  'too large': 413,
+  'wrong format': 415,
+  'wrong address': 421,
+  forbidden: 403,
+  'not valid': 422,
+  'which version': 428,
+  'too many': 429,
+  fault: 500,
+  'not now': 503,
+  'no room': 507,
+};
 
-export const notFound = (what: string, id: string) =>
-  new Refusal(404, 'Not found', `There is no ${what} with the id “${id}”. It may have been removed.`, [
-    { field: 'id', message: `unknown ${what}` },
-  ]);
-
-export const changedMeanwhile = (what: string) =>
-  new Refusal(
-    412,
-    'Changed meanwhile',
-    `This ${what} was changed somewhere else since you opened it. Load it again; what you typed is kept until you do.`,
-  );
-
-export const needsVersion = (what: string) =>
-  new Refusal(428, 'Which version?', `This ${what} already exists. Send If-Match with the version you last saw.`);
-
-/** More than these nobody reads. */
-const MOST_ERRORS = 50;
-
-/** Schema issues as fields and their messages, the first of them. */
-const fieldErrors = (error: z.ZodError): { field: string; message: string }[] =>
-  error.issues.slice(0, MOST_ERRORS).map((issue) => ({ field: issue.path.join('.') || 'body', message: issue.message }));
-
-export function invalid(error: z.ZodError, where: string): Refusal {
-  const errors = fieldErrors(error);
-  const first = errors[0];
-  return new Refusal(
-    422,
-    'Not valid',
-    `${where}: ${first ? `${first.field}: ${first.message}` : 'not valid'}${errors.length > 1 ? ` (and ${error.issues.length - 1} more)` : ''}`,
-    errors,
-  );
-}
+export const statusOf = ({ kind }: Pick<Refusal, 'kind'>): number => STATUS[kind];
 
 const slug = (title: string) =>
   title
@@ -54,7 +28,9 @@ const slug = (title: string) =>
     .replace(/[^a-z]+/g, '-')
     .replace(/^-|-$/g, '');
 
-export function problemReply({ status, title, message, errors }: Refusal): Response {
+export function problemReply(refusal: Refusal): Response {
+  const { title, message, errors } = refusal;
+  const status = statusOf(refusal);
   const body: Problem = { type: `urn:tidy-beacon:problem:${slug(title)}`, title, status, detail: message, ...(errors ? { errors } : {}) };
   return new Response(JSON.stringify(body), {
     status,

@@ -1,10 +1,10 @@
 /** The rail over the wire: worked out once for everybody who asks before something changes. */
 import type { APIRoute } from 'astro';
+import { changesSoFar } from '../announce';
 import { shop } from '../shop';
 import { perShop } from '../stores/perShop';
 import { GOOD_FOR_MS, readRail } from '../stores/rail';
 import { outgoing } from './answer';
-import { changesSoFar } from './changes';
 import { answerTo } from './endpoint';
 
 const memoryOf = perShop(() => ({ last: null as { mark: string; at: number; rest: string } | null }));

@@ -1,6 +1,7 @@
 /** Replies that are sent as they are made, at the pace of their reader. */
+
+import { log } from '../log';
 import { incoming, readerKeepsUp, Stalled } from './incoming';
-import { log } from './log';
 
 /** Lets other requests have their turn. */
 const breathe = () => new Promise<void>((resolve) => setImmediate(resolve));

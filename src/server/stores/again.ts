@@ -8,7 +8,7 @@ import type { Pressing } from '../../core/log';
 import { POSITIONS, sidedWords } from '../../core/materials';
 import type { Line, Order, Print } from '../../core/order';
 import { dayOf } from '../day';
-import { Refusal } from '../http/problem';
+import { Refusal } from '../refusal';
 import { type Facts, inputOf, readFacts } from './cards';
 import { frozenCard } from './frozenCards';
 import { findOrder } from './orders';
@@ -23,7 +23,7 @@ function cardOf(db: Db, pressing: Pressing): Card | null {
   try {
     return frozenCard(db, pressing.cardHash);
   } catch (error) {
-    if (error instanceof Refusal && error.status === 404) return null;
+    if (error instanceof Refusal && error.kind === 'not found') return null;
     throw error;
   }
 }
@@ -93,7 +93,7 @@ function missingFrom(facts: Facts, line: Line): string[] {
 export function againReply(db: Db, id: string, now: Date) {
   const { pressing, card } = pressingReply(db, id);
   if (!card)
-    throw new Refusal(409, 'No card', 'This pressing came in from a list without its card: there is nothing to repeat it by.', [
+    throw new Refusal('conflict', 'No card', 'This pressing came in from a list without its card: there is nothing to repeat it by.', [
       { field: 'id', message: 'no card' },
     ]);
   const facts = readFacts(db);
@@ -110,7 +110,7 @@ export function againReply(db: Db, id: string, now: Date) {
   };
   const missing = missingFrom(facts, line);
   if (missing.length > 0)
-    throw new Refusal(409, 'Gone', `The shop no longer has ${missing.join(' and ')} this was pressed with.`, [
+    throw new Refusal('conflict', 'Gone', `The shop no longer has ${missing.join(' and ')} this was pressed with.`, [
       { field: 'id', message: missing.join(', ') },
     ]);
   const { setC: _, ...choices } = print.choices;

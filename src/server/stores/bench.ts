@@ -4,7 +4,7 @@ import type { BenchRow, Unreadable } from '../../contract/schemas';
 import { finishedPieces, type LineProgress, nextStep, orderLamp, printLeft, spoiledPieces } from '../../core/log';
 import type { Order } from '../../core/order';
 import { orders } from '../db/schema';
-import { Refusal } from '../http/problem';
+import { Refusal } from '../refusal';
 import { judgedOrder, readFacts, type ShopFacts } from './cards';
 import { progress, progressKey } from './logTail';
 import { listOpenRuns } from './openedRun';

@@ -5,7 +5,7 @@ import { NotAShop, type Progress } from '../../core/formats';
 import type { ShelfKind } from '../../core/sheet';
 import { migrationsFolder } from '../app';
 import { openShop } from '../db';
-import { Refusal } from '../http/problem';
+import { Refusal } from '../refusal';
 import type { ImportAsk } from '../work/task';
 import type { Db } from './perShop';
 import type { Plan } from './planner';
@@ -31,7 +31,7 @@ function textOfFile(bytes: Uint8Array): { text: string; notes: string[] } {
 function planOf(db: Db, { kind, json }: ImportAsk, text: string, tell: (progress: Progress) => void): Plan {
   if (json) return planJson(db, text);
   if (kind === 'shop')
-    throw new Refusal(415, 'Not a shop', 'A whole shop comes in as JSON. For a CSV say what its rows are.', [
+    throw new Refusal('wrong format', 'Not a shop', 'A whole shop comes in as JSON. For a CSV say what its rows are.', [
       { field: 'kind', message: 'a CSV is of one kind' },
     ]);
   const reading = kind === 'pressings' ? planPressingsCsv(db, text) : planCsv(db, kind as ShelfKind, text);
@@ -53,7 +53,7 @@ export async function bringIn(path: string, ask: ImportAsk, tell: (progress: Pro
     if (applied) apply();
     return { changes, counts, same, faults: faults.kept, faultCount: faults.count, notes, applied };
   } catch (error) {
-    if (error instanceof NotAShop) throw new Refusal(422, 'Not a shop', error.message, [{ field: 'file', message: error.message }]);
+    if (error instanceof NotAShop) throw new Refusal('not valid', 'Not a shop', error.message, [{ field: 'file', message: error.message }]);
     throw error;
   } finally {
     sqlite.close();

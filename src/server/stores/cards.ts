@@ -10,7 +10,7 @@ import type { FoundCheck, FoundSlips, PlatenMap, Press, UseSince } from '../../c
 import { pressStage } from '../../core/sheet';
 import type { LampState } from '../../core/window';
 import { dayOf } from '../day';
-import { notFound } from '../http/problem';
+import { notFound } from '../refusal';
 import { readHouse } from './house';
 import { learnedShifts } from './learned';
 import { type Db, perShop, remember } from './perShop';

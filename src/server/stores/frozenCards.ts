@@ -4,7 +4,7 @@ import { eq } from 'drizzle-orm';
 import type { Card } from '../../core/card';
 import { inNameOrder, readCard } from '../../core/formats';
 import { cards } from '../db/schema';
-import { notFound } from '../http/problem';
+import { notFound } from '../refusal';
 import { type Db, perShop, remember } from './perShop';
 import { cannotBeRead, textOf } from './readable';
 

@@ -5,7 +5,7 @@ import { type BenchStack, benchStack } from '../../core/advice';
 import type { LearnedShift } from '../../core/draft';
 import { usualPosition } from '../../core/materials';
 import type { Line } from '../../core/order';
-import { notFound, Refusal } from '../http/problem';
+import { notFound, Refusal } from '../refusal';
 import { type Facts, inputOf, readFacts } from './cards';
 import { findOrder } from './orders';
 import type { Db } from './versioned';
@@ -15,7 +15,7 @@ function stackOf(facts: Facts, order: { lines: Line[] }, line: Line, printKey: s
   if (!print) throw notFound('print', printKey);
   const stack = benchStack(inputOf(facts, order, line, print));
   if (!stack)
-    throw new Refusal(422, 'Not known', 'This art is pressed from the back of the cloth: the heat model knows no such stack yet.', [
+    throw new Refusal('not valid', 'Not known', 'This art is pressed from the back of the cloth: the heat model knows no such stack yet.', [
       { field: 'print', message: 'embossed' },
     ]);
   return stack;

@@ -3,7 +3,7 @@
 import type { LearnedShift } from '../../core/draft';
 import type { House } from '../../core/house';
 import { learnShifts, type Reckoned } from '../../core/log';
-import { Refusal } from '../http/problem';
+import { Refusal } from '../refusal';
 import { frozenCard } from './frozenCards';
 import { latestPressings } from './logTail';
 import { type Db, perShop, remember } from './perShop';

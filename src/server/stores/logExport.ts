@@ -1,7 +1,7 @@
 /** The log out, piece by piece, from one reading of it: a million records take no more memory than a hundred. */
 import { PRESSING_READER, pressingsCsvHeading, pressingsCsvLines } from '../../core/formats';
 import { type Amendment, AmendmentSchema, type Pressing } from '../../core/log';
-import { log } from '../http/log';
+import { log } from '../log';
 import type { Db } from './perShop';
 import { type Logged, type LogQuery, logWalk } from './pressings';
 import { read } from './readable';

@@ -14,7 +14,7 @@ import {
   UnknownMachine,
 } from '../../core/run';
 import { runEvents, runs } from '../db/schema';
-import { notFound } from '../http/problem';
+import { notFound } from '../refusal';
 import { frozenCard } from './frozenCards';
 import { type Db, perShop, remember } from './perShop';
 import { cannotBeRead, read, textOf } from './readable';

@@ -2,7 +2,7 @@
 import { eq } from 'drizzle-orm';
 import type { Order } from '../../core/order';
 import { orders } from '../db/schema';
-import { notFound, Refusal } from '../http/problem';
+import { notFound, Refusal } from '../refusal';
 import { inputOf, readFacts } from './cards';
 import { type Db, write } from './perShop';
 import { find, put, type Versioned } from './versioned';
@@ -22,7 +22,7 @@ export function putOrder(db: Db, order: Order, ifMatch: number | null): Versione
     const removed = row !== undefined && row.removedAt !== null;
     if (removed && ifMatch !== row.version)
       throw new Refusal(
-        412,
+        'changed meanwhile',
         'Changed meanwhile',
         'This order was taken off the bench somewhere else. Bring it back there first, or start a new one.',
       );

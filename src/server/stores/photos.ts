@@ -1,7 +1,7 @@
 /** Photos of pieces: small JPEGs by id, written once. What a camera writes beside the picture, its place above all, is not taken. */
 import { eq, sql } from 'drizzle-orm';
 import { photos } from '../db/schema';
-import { notFound, Refusal } from '../http/problem';
+import { notFound, Refusal } from '../refusal';
 import type { Db } from './perShop';
 
 /** Segments of applications, 0xe0 to 0xef; of them only those a picture is drawn by: its frame (JFIF), colours (ICC) and their transform. */
@@ -36,7 +36,7 @@ function markersOf(bytes: Buffer): number[] | null {
   return null;
 }
 
-const refused = (message: string) => new Refusal(422, 'Not valid', message, [{ field: 'jpeg', message }]);
+const refused = (message: string) => new Refusal('not valid', 'Not valid', message, [{ field: 'jpeg', message }]);
 
 /** @throws {Refusal} 422 no JPEG, one that still has metadata, or an id that was used for another */
 export function putPhoto(db: Db, id: string, jpeg: Buffer, now: number): void {
@@ -46,7 +46,9 @@ export function putPhoto(db: Db, id: string, jpeg: Buffer, now: number): void {
     throw refused('This picture still holds what the camera wrote beside it, its place perhaps: take that off first.');
   const known = db.select({ jpeg: photos.jpeg }).from(photos).where(eq(photos.id, id)).get();
   if (known && !known.jpeg.equals(jpeg))
-    throw new Refusal(422, 'Not valid', 'This id was used for another photo.', [{ field: 'id', message: 'used for another photo' }]);
+    throw new Refusal('not valid', 'Not valid', 'This id was used for another photo.', [
+      { field: 'id', message: 'used for another photo' },
+    ]);
   if (!known) db.insert(photos).values({ id, at: now, jpeg }).run();
 }
 

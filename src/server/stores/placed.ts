@@ -2,7 +2,7 @@
 import { eq } from 'drizzle-orm';
 import { type OffPlace, offPlaceText, type PlacementBias, placementBias, readOffPlace } from '../../core/log';
 import { amendments, pressings } from '../db/schema';
-import { notFound } from '../http/problem';
+import { notFound } from '../refusal';
 import { addAmendment, findPressing, type Logged } from './pressings';
 import type { Db } from './versioned';
 

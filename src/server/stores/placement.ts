@@ -13,15 +13,17 @@ import {
   splitRun,
   threadedBetween,
 } from '../../core/placement';
-import { Refusal } from '../http/problem';
+import { Refusal } from '../refusal';
 
 /** @throws {Refusal} 422 the blank has no such panel, or the size is none that can be graded */
 function placed(ask: PlaceAsk): Placement {
   try {
     return place(ask);
   } catch (error) {
-    if (error instanceof NoSuchPanel) throw new Refusal(422, 'Not valid', error.message, [{ field: 'position', message: error.message }]);
-    if (error instanceof UnknownSize) throw new Refusal(422, 'Not valid', error.message, [{ field: 'size', message: error.message }]);
+    if (error instanceof NoSuchPanel)
+      throw new Refusal('not valid', 'Not valid', error.message, [{ field: 'position', message: error.message }]);
+    if (error instanceof UnknownSize)
+      throw new Refusal('not valid', 'Not valid', error.message, [{ field: 'size', message: error.message }]);
     throw error;
   }
 }

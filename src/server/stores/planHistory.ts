@@ -5,7 +5,7 @@ import type { Card } from '../../core/card';
 import { readCard, type ShopDocument } from '../../core/formats';
 import { DoesNotAddUp, planOf, type RunEvent, RunEventSchema, type RunPlan, type RunState, replay, UnknownMachine } from '../../core/run';
 import { cards, pressAmendments, pressings, pressRecords, runEvents, runs } from '../db/schema';
-import { Refusal } from '../http/problem';
+import { Refusal } from '../refusal';
 import { frozenCard, hashOfCard } from './frozenCards';
 import type { Db } from './perShop';
 import type { Planner } from './planner';

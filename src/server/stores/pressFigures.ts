@@ -7,7 +7,7 @@ import type {
   ComputeWarmUpSchema,
 } from '../../contract/schemas';
 import { CRUSH_KPA, contactFromLine, dropOfClosing, forceAt, lineForContact, shortestCycle, timeBetween } from '../../core/press';
-import { Refusal } from '../http/problem';
+import { Refusal } from '../refusal';
 
 /**
  * Line to contact pressure or back.
@@ -20,7 +20,7 @@ export function pressureOf({
   contactKPa,
 }: z.output<typeof ComputePressureSchema>): z.output<typeof ComputePressureReplySchema> {
   if ((lineKPa === undefined) === (contactKPa === undefined))
-    throw new Refusal(422, 'Not valid', 'Give the line pressure or the contact pressure; the other is worked out.', [
+    throw new Refusal('not valid', 'Not valid', 'Give the line pressure or the contact pressure; the other is worked out.', [
       { field: 'lineKPa', message: 'give this or contactKPa' },
     ]);
   const line = lineKPa ?? lineForContact(drive, contactKPa ?? 0, areaMm2);

@@ -30,7 +30,7 @@ import {
 } from '../../core/press';
 import { dayOf } from '../day';
 import { pressAmendments, pressRecords, runEvents, runs } from '../db/schema';
-import { notFound, Refusal } from '../http/problem';
+import { notFound, Refusal } from '../refusal';
 import { type Db, perShop, remember } from './perShop';
 import { readAll, textOf } from './readable';
 import { markOf, whileSame } from './revisions';
@@ -40,7 +40,7 @@ const DAY_MS = 86_400_000;
 
 const platenOf = (press: Press, id: string) => platensOf(press).find((one) => one.id === id);
 
-const refused = (field: string, message: string) => new Refusal(422, 'Not valid', message, [{ field, message }]);
+const refused = (field: string, message: string) => new Refusal('not valid', 'Not valid', message, [{ field, message }]);
 
 /**
  * Adds a record. The same one sent twice is one.

@@ -6,7 +6,7 @@ import type { LogQuerySchema, Unreadable } from '../../contract/schemas';
 import { PRESSING_READER } from '../../core/formats';
 import { type Amendment, AmendmentSchema, type Pressing } from '../../core/log';
 import { amendments, pressings } from '../db/schema';
-import { notFound } from '../http/problem';
+import { notFound } from '../refusal';
 import type { Db } from './perShop';
 import { cannotBeRead, read, readAll, textOf } from './readable';
 

@@ -2,7 +2,7 @@
 import type { Rail, Unreadable } from '../../contract/schemas';
 import { figuresAt } from '../../core/card';
 import { type Clock, clocksOf, cueOf } from '../../core/run';
-import { Refusal } from '../http/problem';
+import { Refusal } from '../refusal';
 import { openedUpTo, openRunsNow } from './openedRun';
 import { type Db, perShop, remember } from './perShop';
 import { markOf, whileSame } from './revisions';

@@ -6,7 +6,7 @@ import { type SQL, sql } from 'drizzle-orm';
 import type { SQLiteColumn } from 'drizzle-orm/sqlite-core';
 import type { z } from 'zod';
 import type { Unreadable } from '../../contract/schemas';
-import { Refusal } from '../http/problem';
+import { Refusal } from '../refusal';
 
 /** A document's own text: reading it is left to `read`, for a broken one must not fail the whole query. */
 export const textOf = (column: SQLiteColumn): SQL<string> => sql<string>`${column}`;
@@ -54,7 +54,7 @@ export function readAll<T>(
 /** @returns the refusal for one document that was asked for by itself and cannot be read */
 export const cannotBeRead = (what: string, id: string, why: string): Refusal =>
   new Refusal(
-    409,
+    'conflict',
     'Cannot be read',
     `The ${what} “${id}” is stored in a shape this app cannot read (${why}). It is left as it is; a backup from before may hold it whole.`,
     [{ field: 'id', message: `${what} cannot be read` }],

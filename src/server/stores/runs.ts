@@ -7,7 +7,7 @@ import { pressingOf, printLeft } from '../../core/log';
 import type { Line } from '../../core/order';
 import { apply, MACHINE_VERSION, type RunEvent, type RunState } from '../../core/run';
 import { runEvents, runs } from '../db/schema';
-import { notFound, Refusal } from '../http/problem';
+import { notFound, Refusal } from '../refusal';
 import { inputOf, readFacts } from './cards';
 import { followOn } from './followOn';
 import { freezeCard } from './frozenCards';
@@ -22,7 +22,7 @@ import { pullDue } from './pressRecords';
 /** How far a device's reckoning of our clock may run ahead before it is not believed, ms. */
 const AHEAD_MS = 60_000;
 
-const refuse = (title: string, detail: string, message: string) => new Refusal(409, title, detail, [{ field: 'lineId', message }]);
+const refuse = (title: string, detail: string, message: string) => new Refusal('conflict', title, detail, [{ field: 'lineId', message }]);
 
 /**
  * Starts a run of what is left of one print of a line, freezing its card as it stands now. The same id again is the same run.
@@ -118,15 +118,18 @@ export function takeEvent(db: Db, runId: string, said: RunEvent, now: number): O
     const opened = openRun(db, runId);
     const known = db.select().from(runEvents).where(eq(runEvents.id, event.id)).get();
     if (known && known.runId !== runId)
-      throw new Refusal(422, 'Not valid', 'This event id belongs to another run.', [{ field: 'eventId', message: 'used elsewhere' }]);
+      throw new Refusal('not valid', 'Not valid', 'This event id belongs to another run.', [
+        { field: 'eventId', message: 'used elsewhere' },
+      ]);
     if (known && !sameStep(opened.events, event))
-      throw new Refusal(422, 'Not valid', 'This event id was used for another step of this run.', [
+      throw new Refusal('not valid', 'Not valid', 'This event id was used for another step of this run.', [
         { field: 'eventId', message: 'used for another step' },
       ]);
     if (known) return opened;
     const before = opened.state;
     const applied = apply(opened.plan, opened.run.startedAt, opened.events, event, before);
-    if (applied.state === 'refused') throw new Refusal(409, 'Not now', applied.message, [{ field: 'kind', message: applied.message }]);
+    if (applied.state === 'refused')
+      throw new Refusal('conflict', 'Not now', applied.message, [{ field: 'kind', message: applied.message }]);
     addEvent(db, runId, opened.events.length + 1, event);
     record(db, opened, before, applied.run, event);
     const endedAt = applied.run.done ? event.at : null;

@@ -7,7 +7,7 @@ import type { Press } from '../../core/press';
 import type { ShelfKind, ShelfThings } from '../../core/sheet';
 import { OlderSheet, type Product, SHELF_KINDS, type Tested, withRevision } from '../../core/sheet';
 import { fabrics, house, orders, pressRecords, runs } from '../db/schema';
-import { notFound, Refusal } from '../http/problem';
+import { notFound, Refusal } from '../refusal';
 import { DOCS } from './docTables';
 import { type Db, write } from './perShop';
 import { findReadable, list, put, type Versioned } from './versioned';
@@ -62,7 +62,7 @@ export function putShelfThing<K extends ShelfKind>(
 
 function mustHaveFabric(db: Db, blank: Blank): void {
   if (!db.select({ id: fabrics.id }).from(fabrics).where(eq(fabrics.id, blank.fabricId)).get())
-    throw new Refusal(422, 'Not valid', `There is no fabric with the id “${blank.fabricId}”. Add the fabric first.`, [
+    throw new Refusal('not valid', 'Not valid', `There is no fabric with the id “${blank.fabricId}”. Add the fabric first.`, [
       { field: 'fabricId', message: 'unknown fabric' },
     ]);
 }
@@ -73,7 +73,8 @@ function revised(db: Db, product: Product): Product {
   try {
     return withRevision(before.doc, product);
   } catch (error) {
-    if (error instanceof OlderSheet) throw new Refusal(422, 'Not valid', error.message, [{ field: 'source.on', message: error.message }]);
+    if (error instanceof OlderSheet)
+      throw new Refusal('not valid', 'Not valid', error.message, [{ field: 'source.on', message: error.message }]);
     throw error;
   }
 }
@@ -115,7 +116,7 @@ export function removeShelfThing(db: Db, kind: ShelfKind, id: string): void {
     const names = namedBy(db, kind, id);
     if (names.length > 0)
       throw new Refusal(
-        409,
+        'conflict',
         'In use',
         `It is named by ${names.slice(0, 3).join(', ')}${names.length > 3 ? ` and ${names.length - 3} more` : ''}. Retire it instead: records keep it.`,
         [{ field: 'id', message: 'in use' }],

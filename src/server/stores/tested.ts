@@ -3,7 +3,7 @@ import { type Matrix, matrixOf } from '../../core/advice';
 import { testedFaults } from '../../core/draft';
 import type { Tested } from '../../core/sheet';
 import { phraseText } from '../../core/units';
-import { notFound, Refusal } from '../http/problem';
+import { notFound, Refusal } from '../refusal';
 import { readFacts } from './cards';
 import { readHouse } from './house';
 import { type Db, perShop } from './perShop';
@@ -19,7 +19,7 @@ export function testFaults(db: Db, tested: Tested): { field: string; message: st
 export function mustBeTestable(db: Db, tested: Tested): void {
   const faults = testFaults(db, tested);
   const [first] = faults;
-  if (first) throw new Refusal(422, 'Not valid', first.message, faults);
+  if (first) throw new Refusal('not valid', 'Not valid', first.message, faults);
 }
 
 const matrixBefore = perShop(() => new Map<string, { mark: string; value: Matrix }>());

@@ -2,7 +2,7 @@
 import { isDeepStrictEqual } from 'node:util';
 import { eq, sql } from 'drizzle-orm';
 import type { Unreadable } from '../../contract/schemas';
-import { changedMeanwhile, needsVersion, notFound } from '../http/problem';
+import { changedMeanwhile, needsVersion, notFound } from '../refusal';
 import { DOCS, type DocKind, type Docs } from './docTables';
 import { type Db, perShop, remember, write } from './perShop';
 import { cannotBeRead, type Read, read, textOf, unreadable } from './readable';

@@ -2,7 +2,7 @@
 import type { z } from 'zod';
 import type { WishSchema } from '../../contract/schemas';
 import { type Suited, whichTransfer } from '../../core/advice';
-import { notFound } from '../http/problem';
+import { notFound } from '../refusal';
 import { readFacts } from './cards';
 import type { Db } from './versioned';
 

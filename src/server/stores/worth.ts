@@ -3,7 +3,7 @@ import { isNull } from 'drizzle-orm';
 import { type Worth, worthOf } from '../../core/advice';
 import { printLeft } from '../../core/log';
 import { orders } from '../db/schema';
-import { Refusal } from '../http/problem';
+import { Refusal } from '../refusal';
 import { inputOf, readFacts } from './cards';
 import { progress, progressKey } from './logTail';
 import { type Db, perShop } from './perShop';

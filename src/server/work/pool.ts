@@ -8,7 +8,7 @@ import { MessageChannel } from 'node:worker_threads';
 import { Piscina } from 'piscina';
 import { STARTING_HOUSE } from '../../core/house';
 import { appFolder } from '../app';
-import { Refusal } from '../http/problem';
+import { Refusal } from '../refusal';
 import type { JudgedRoute } from './jobs';
 import { takePieces } from './pieces';
 import type { Done, DoneOf, ListAsk, Task, ThreadData } from './task';
@@ -76,7 +76,7 @@ function poolOf(name: PoolName): Piscina<Task, Done> {
 
 const tooMuch = (why: string): Refusal =>
   new Refusal(
-    422,
+    'not valid',
     'Too much at once',
     `This is more than can be worked out at once (${why}). Ask for less: fewer pieces, sizes, layers or lines.`,
     [{ field: 'body', message: why }],
@@ -108,13 +108,13 @@ export async function inWorker<T extends Task>(task: T, signal?: AbortSignal): P
     done = await poolOf(name).run(task, { signal: signal ? AbortSignal.any([late, signal]) : late, transferList: transferList as never });
   } catch (error) {
     if (late.aborted) throw tooMuch(`over ${seconds} seconds`);
-    if (isFull(error)) throw new Refusal(429, 'Too many at once', 'Too much is being worked out just now. Ask again in a moment.');
+    if (isFull(error)) throw new Refusal('too many', 'Too many at once', 'Too much is being worked out just now. Ask again in a moment.');
     if (isOutOfMemory(error)) throw tooMuch('it wants too much memory');
     throw error;
   }
   if ('refused' in done) {
-    const { status, title, detail, errors } = done.refused;
-    throw new Refusal(status, title, detail, errors);
+    const { kind, title, detail, errors } = done.refused;
+    throw new Refusal(kind, title, detail, errors);
   }
   if ('fault' in done) {
     const fault = new WorkerFault(done.fault.message);

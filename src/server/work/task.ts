@@ -1,6 +1,7 @@
 /** What the request thread asks of a worker thread and is answered: plain data, for it crosses from one to the other. */
 import type { MessagePort } from 'node:worker_threads';
 import type { Asked } from '../http/answer';
+import type { RefusalKind } from '../refusal';
 import type { LogQuery } from '../stores/pressings';
 import type { ComputedRoute, JudgedRoute } from './jobs';
 
@@ -33,7 +34,7 @@ export type Task =
 
 /** A refusal, as data. */
 export interface Refused {
-  status: number;
+  kind: RefusalKind;
   title: string;
   detail: string;
   errors?: { field: string; message: string }[] | undefined;

@@ -5,8 +5,8 @@ import { keptReading, openForReading } from '../db/reading';
 import type { Answer, Asked } from '../http/answer';
 import { inputOf, outgoing } from '../http/answer';
 import { paperBytes } from '../http/papers';
-import { Refusal } from '../http/problem';
 import { proveBackup } from '../proof';
+import { Refusal } from '../refusal';
 import { bringIn } from '../stores/bringIn';
 import { logCsv, logJson } from '../stores/logExport';
 import type { Db } from '../stores/perShop';
@@ -74,8 +74,8 @@ export default async function work(task: Task): Promise<Done> {
     return await doTask(task);
   } catch (error) {
     if (error instanceof Refusal) {
-      const { status, title, message, errors } = error;
-      return { refused: { status, title, detail: message, errors } };
+      const { kind, title, message, errors } = error;
+      return { refused: { kind, title, detail: message, errors } };
     }
     const { message, stack } = error instanceof Error ? error : new Error(String(error));
     return { fault: { message, stack: stack ?? '' } };

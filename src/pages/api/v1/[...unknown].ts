@@ -1,5 +1,8 @@
 import type { APIRoute } from 'astro';
-import { problemReply, Refusal } from '../../../server/http/problem';
+import { problemReply } from '../../../server/http/problem';
+import { Refusal } from '../../../server/refusal';
 
 export const ALL: APIRoute = ({ url }) =>
-  problemReply(new Refusal(404, 'Not found', `There is nothing at ${url.pathname}. The addresses are listed in /api/v1/openapi.json.`));
+  problemReply(
+    new Refusal('not found', 'Not found', `There is nothing at ${url.pathname}. The addresses are listed in /api/v1/openapi.json.`),
+  );

@@ -1,4 +1,4 @@
-import { noteRun } from '../../../../../../server/http/changes';
+import { noteRun } from '../../../../../../server/announce';
 import { endpoint, sameId, wrongMethod } from '../../../../../../server/http/endpoint';
 import { eventsReply, takeEvent } from '../../../../../../server/stores/runs';
 
