@@ -97,7 +97,7 @@ async function compared(page: Page) {
 async function mapped(page: Page) {
   await page.getByRole('tab', { name: 'Map of two inputs' }).click();
   await page.getByRole('button', { name: 'Draw the map' }).click();
-  await page.locator('canvas[width="60"]').waitFor();
+  await page.locator('[data-steps="60"]').waitFor();
   await page.evaluate(() => window.scrollTo(0, 150));
 }
 
