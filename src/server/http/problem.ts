@@ -20,7 +20,7 @@ const STATUS: Record<RefusalKind, number> = {
   'no room': 507,
 };
 
-export const statusOf = ({ kind }: Pick<Refusal, 'kind'>): number => STATUS[kind];
+const statusOf = ({ kind }: Pick<Refusal, 'kind'>): number => STATUS[kind];
 
 const slug = (title: string) =>
   title
