@@ -5,6 +5,7 @@
 
 import { type Card, minutesOf, stagesOf } from '../card';
 import { areaOfArt, laidOf, layIn, limitsFor, mapOf, type PreparedInput, prepared, pressOf, type ResolveInput } from '../draft';
+import { byHouse } from '../house';
 import { type Finding, type Judgement, judge, LAW, type Law, QUICK } from '../judgement';
 import { nearestShift } from '../placement';
 import { dwells } from '../press';
@@ -43,7 +44,7 @@ function settings(input: PreparedInput, judged: Judgement): Candidate[] {
   for (const { name } of product.alternatives)
     list.push({ change: { alternative: name }, says: phrase`Use the sheet’s own alternative: ${name}.` });
   if (press.lower) list.push({ change: { heat: 'split' }, says: phrase`Split the heat: hot from below, cool from above.` });
-  if (house.rules.obstruction !== 'hang off' || print.crossesSeam || print.choices.base) {
+  if (byHouse(house, 'obstruction', { pillow: true, raise: true, 'hang off': false }) || print.crossesSeam || print.choices.base) {
     list.push({ change: { base: 'pillow' }, says: phrase`Lay a pillow under the print.` });
     list.push({ change: { base: 'firm pad' }, says: phrase`Raise the print on a firm pad.` });
   }

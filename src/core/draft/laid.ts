@@ -1,6 +1,7 @@
 /** Where the print of a card goes on its piece, and how the piece is laid on the platen for it. */
 
 import type { House } from '../house';
+import { byHouse } from '../house';
 import { type Blank, canBeThreaded, type Fabric, isHard, type Obstruction, UnknownSize } from '../materials';
 import { remembered } from '../numerics';
 import type { Base, Print } from '../order';
@@ -74,7 +75,7 @@ function placed({ print, item, blank, house }: LaidInput): Pick<Laid, 'placement
       art: { widthMm: print.widthMm, heightMm: print.heightMm },
       moved: print.moved,
       crossesSeam: print.crossesSeam,
-      tallRule: house.rules.drop === 'tall art',
+      tallRule: byHouse(house, 'drop', { ruler: false, fingers: false, 'tall art': true }),
       places: house.places,
       tapeStepMm: TAPE_STEP_MM[house.units.length],
     });
@@ -98,7 +99,7 @@ function askOf({ print, press, maps, house, fabric, blank }: LaidInput, placemen
     heated: isHandHeld(press) ? { widthMm: 10_000, heightMm: 10_000 } : platen,
     base: press.base ?? platen,
     threadedBetween:
-      threaded && !isHard(fabric) && canBeThreaded(blank.kind) && house.rules.loading === 'threaded'
+      threaded && !isHard(fabric) && canBeThreaded(blank.kind) && byHouse(house, 'loading', { threaded: true, flat: false, turned: false })
         ? threadedBetween(placement.measures, placement.panel)
         : null,
     under: base === 'firm pad' ? 'pad' : { sinksMm: base === 'pillow' ? PILLOW_SINKS_MM : 0 },

@@ -10,4 +10,4 @@ export {
   withSetting,
 } from './house';
 export { PAPER_SIZES, type PaperSize } from './paper';
-export { type HouseRules, SCHOOLS, type School, type SchoolId } from './schools';
+export { byHouse, type HouseRules, SCHOOLS, type School, type SchoolId } from './schools';

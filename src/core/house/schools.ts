@@ -182,6 +182,16 @@ export type SchoolId = keyof Table;
 /** The house's answer to every question. */
 export type HouseRules = { [K in SchoolId]: keyof Table[K]['answers'] & string };
 
+/**
+ * What follows from the house's answer to a question. Every answer has to say, so that a new one fails to compile until it is
+ * answered wherever the question counts.
+ */
+export const byHouse = <K extends SchoolId, const F extends Record<HouseRules[K], unknown>>(
+  { rules }: { rules: HouseRules },
+  question: K,
+  follows: F,
+): F[HouseRules[K]] => follows[rules[question]];
+
 export interface School<K extends SchoolId = SchoolId> {
   rule: K;
   question: string;

@@ -1,6 +1,8 @@
 /** Limits: what must not be passed where in the stack, before it is asked which platen would do so. */
+
 import { dyeLimit, HARMS, LIMIT_SD_K, limitSdOf, limitsFor, limitWords, MARKS, type PreparedInput, testedOnBlank } from '../draft';
 import type { TwoSidedPlace } from '../heat';
+import { byHouse } from '../house';
 import { FIBRES, fibreLimits, mostShiftOf, type TimedLimit, testPieceHeld } from '../materials';
 import { type Phrase, phrase } from '../units';
 import type { Side } from '../window';
@@ -50,7 +52,7 @@ export function limitsOf(input: PreparedInput, passesMark: boolean, fromBelow: b
   if (markC !== null && !passesMark) {
     const bears = ofMaterial(input, 'markC', markC);
     add('mark', 'bare', bears, limitWords(input, 'mark', MARKS), { sdK });
-    if (fromBelow && input.house.rules.insideMark === 'care')
+    if (fromBelow && byHouse(input.house, 'insideMark', { care: true, accept: false }))
       add('inside mark', 'inside', bears, limitWords(input, 'mark', 'shine or yellow inside'), { sdK });
   }
   const dyed = passesMark && !blank.tested && (damageC ?? 0) < DYED_DAMAGE_C;

@@ -2,6 +2,7 @@
 
 import { type Draft, layerName, layersOf, SPOT_OVERLAP_MM, tackOf } from '../../draft';
 import { COVER_SHEETS } from '../../heat';
+import { byHouse } from '../../house';
 import type { SetValues } from '../../judgement';
 import { isBrittle, isHard } from '../../materials';
 import { isHandHeld, type Press, pressOffset } from '../../press';
@@ -51,7 +52,7 @@ export const PASSAGE_STEPS: readonly StepRule[] = [
     says: ({ input, input: { house, press }, draft, values }) =>
       draft.under.length === 0
         ? null
-        : phrase`${layersOf(input).slice(0, -1).map(layerName).join(', then ')}: lay, ${house.rules.layers === 'full' ? 'press' : 'tack'} ${tackWords(draft)}${tackHeat(values, press)}, peel ${draft.under.map(({ press }) => press.peel).join(', ')}. Let the next overlap it by ${{ q: 'length', v: 0.3, d: 2 }} to ${{ q: 'length', v: 0.6, d: 2 }}.`,
+        : phrase`${layersOf(input).slice(0, -1).map(layerName).join(', then ')}: lay, ${byHouse(house, 'layers', { tack: false, full: true }) ? 'press' : 'tack'} ${tackWords(draft)}${tackHeat(values, press)}, peel ${draft.under.map(({ press }) => press.peel).join(', ')}. Let the next overlap it by ${{ q: 'length', v: 0.3, d: 2 }} to ${{ q: 'length', v: 0.6, d: 2 }}.`,
     safety: () => BURNS,
   },
   {
@@ -191,7 +192,7 @@ export const PASSAGE_STEPS: readonly StepRule[] = [
   {
     id: 'batch-by-house',
     says: ({ input: { house }, draft }) =>
-      house.rules.batch === 'step' && draft.marry !== null
+      byHouse(house, 'batch', { piece: false, step: true }) && draft.marry !== null
         ? phrase`House rule: step by step. All prints, all marries, all presses, all peels.`
         : null,
   },

@@ -2,6 +2,7 @@
 
 import { clearanceOf, type Draft, layIn, type PreparedInput } from '../../draft';
 import type { House } from '../../house';
+import { byHouse } from '../../house';
 import { isHard, isSided, sidedWords } from '../../materials';
 import type { LayMeasure } from '../../placement';
 import { type Phrase, phrase, tape } from '../../units';
@@ -33,7 +34,9 @@ export function handWords({ laid, house, fabric }: Pick<PreparedInput, 'laid' | 
 export const fingerWords = (mm: number, house: House): string => fingers(mm, house);
 
 const distance = (mm: number, house: House): Phrase =>
-  house.rules.drop === 'fingers' ? phrase`${fingers(mm, house)} (${tape(mm)})` : phrase`${tape(mm)}`;
+  byHouse(house, 'drop', { ruler: false, fingers: true, 'tall art': false })
+    ? phrase`${fingers(mm, house)} (${tape(mm)})`
+    : phrase`${tape(mm)}`;
 
 function measureWords({ from, to, way, mm }: LayMeasure, house: House): Phrase {
   if (from === 'centre line') return mm < 0.5 ? phrase`centred` : phrase`its middle ${tape(mm)} ${way} of the centre line`;

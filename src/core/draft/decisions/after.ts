@@ -1,6 +1,7 @@
 /** What follows from how it lies and how long it is pressed: spots, trial, second press, rub, weight, drying wool. */
 
 import { COVER_SHEETS } from '../../heat';
+import { byHouse } from '../../house';
 import { isHard } from '../../materials';
 import { isHandHeld } from '../../press';
 import { mm, phrase, seconds } from '../../units';
@@ -64,7 +65,7 @@ export const AFTER: readonly Decision<Timed, Draft>[] = [
       if (product.secondPress === 'flattens')
         return { set: {}, source: SHEET, says: phrase`No second press by house rule: it would flatten ${product.name}.` };
       if (product.secondPress === 'not needed') return null;
-      const always = house.rules.secondPress === 'always';
+      const always = byHouse(house, 'secondPress', { always: true, 'when an edge looks proud': false });
       return {
         set: { finish: always ? { timeS: house.figures.finishS, cover: 'paper', sheet: null, pull: 'none' } : null },
         source: HOUSE,
@@ -166,14 +167,18 @@ export const AFTER: readonly Decision<Timed, Draft>[] = [
     id: 'never-cold-on-a-hot-base',
     field: 'peel',
     rank: 'piece',
-    decide: ({ house: { rules } }, known) =>
-      given(rules.coolsOn === 'base' && (isPeeled(known, 'cold') || (known.split && isPeeled(known, 'warm'))), () => ({
-        set: { coolsOn: 'table' },
-        source: 'physics',
-        says: known.split
-          ? phrase`A hot lower platen lets nothing cool: it is laid on a table.`
-          : phrase`On a warm base a piece does not get cold for a long time: it is laid on a table.`,
-      })),
+    decide: ({ house }, known) =>
+      given(
+        byHouse(house, 'coolsOn', { table: false, air: false, rack: false, base: true }) &&
+          (isPeeled(known, 'cold') || (known.split && isPeeled(known, 'warm'))),
+        () => ({
+          set: { coolsOn: 'table' },
+          source: 'physics',
+          says: known.split
+            ? phrase`A hot lower platen lets nothing cool: it is laid on a table.`
+            : phrase`On a warm base a piece does not get cold for a long time: it is laid on a table.`,
+        }),
+      ),
   },
 ];
 

@@ -1,4 +1,5 @@
 /** What lies over and under the piece: cover, base and pads. */
+import { byHouse } from '../../house';
 import { isHard } from '../../materials';
 import { phrase } from '../../units';
 import { type Arranged, obstructionsUnder, pressOf, type Sheeted } from '../draft';
@@ -14,7 +15,7 @@ export const COVERS: readonly Decision<Sheeted, Arranged>[] = [
     rank: 'usual',
     decide: ({ house }, draft) => {
       const stage = pressOf(draft);
-      const used = house.rules.coverWhenAllowed === 'always';
+      const used = byHouse(house, 'coverWhenAllowed', { always: true, never: false });
       return given(stage.cover === 'allowed', () => ({
         set: { cover: used ? stage.coverKind : null },
         source: HOUSE,
@@ -89,8 +90,9 @@ export const COVERS: readonly Decision<Sheeted, Arranged>[] = [
       const high = obstructionsUnder(input);
       const words = high.map((one) => one.kind).join(' and ');
       // a platen of the press that needs nothing under the print comes before a pillow: it is offered as a way out
-      if (high.length === 0 || house.rules.obstruction === 'hang off' || laid.smaller) return null;
-      const raise = house.rules.obstruction === 'raise' || product.base === 'firm';
+      if (high.length === 0 || byHouse(house, 'obstruction', { pillow: false, raise: false, 'hang off': true }) || laid.smaller)
+        return null;
+      const raise = byHouse(house, 'obstruction', { pillow: false, raise: true, 'hang off': false }) || product.base === 'firm';
       return {
         set: { base: raise ? 'firm pad' : 'pillow', raised: raise },
         source: HOUSE,
@@ -152,7 +154,10 @@ export const COVERS: readonly Decision<Sheeted, Arranged>[] = [
     rank: 'piece',
     decide: (input) =>
       given(
-        isHard(input.fabric) && input.product.pad === 'none' && !isCapOnItsPress(input) && input.house.rules.felt === 'protect',
+        isHard(input.fabric) &&
+          input.product.pad === 'none' &&
+          !isCapOnItsPress(input) &&
+          byHouse(input.house, 'felt', { protect: true, 'leave out': false }),
         () => ({
           set: { pad: 'felt under' },
           source: HOUSE,

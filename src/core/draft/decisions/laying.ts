@@ -1,4 +1,5 @@
 /** How the piece is loaded and its art turned, how hard it is pressed, and on which platen. */
+import { byHouse } from '../../house';
 import { canBeThreaded, hasPile, isHard, PRESSURE_BANDS, type PressureBand } from '../../materials';
 import { mm, phrase } from '../../units';
 import { type Arranged, pressOf, type Sheeted } from '../draft';
@@ -96,11 +97,14 @@ export const LAYING: readonly Decision<Sheeted, Arranged>[] = [
     decide: (input) => {
       const { laid, item, press, house, print } = input;
       const platen = press.swapPlatens.find((one) => one.id === print.choices.platenId);
-      return given(isLoadedByHouse(input) && house.rules.loading === 'threaded' && laid.tooWideToThread, () => ({
-        set: { loading: 'flat' },
-        source: 'blank',
-        says: phrase`The base of ${press.name} under ${platen ? `its ${platen.name}` : 'its platen'} cannot be threaded into a ${item.size} so that the art lies on it: laid flat, with both layers under the heat.`,
-      }));
+      return given(
+        isLoadedByHouse(input) && byHouse(house, 'loading', { threaded: true, flat: false, turned: false }) && laid.tooWideToThread,
+        () => ({
+          set: { loading: 'flat' },
+          source: 'blank',
+          says: phrase`The base of ${press.name} under ${platen ? `its ${platen.name}` : 'its platen'} cannot be threaded into a ${item.size} so that the art lies on it: laid flat, with both layers under the heat.`,
+        }),
+      );
     },
   },
   {

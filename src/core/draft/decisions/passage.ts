@@ -1,4 +1,5 @@
 /** Its way through the press: peel, marrying, layers, mask and trim, and where the heat comes from. */
+import { byHouse } from '../../house';
 import { pressOffset } from '../../press';
 import { phrase, seconds, tempDiff } from '../../units';
 import { type Arranged, pressOf, type Sheeted, sheetStage } from '../draft';
@@ -100,7 +101,7 @@ export const PASSAGE: readonly Decision<Sheeted, Arranged>[] = [
     rank: 'usual',
     decide: ({ house }, { under: [first] }) => {
       if (!first) return null;
-      const full = house.rules.layers === 'full';
+      const full = byHouse(house, 'layers', { tack: false, full: true });
       const tackS = full ? first.press.timeS.nominal : (first.tack?.timeS.nominal ?? TACK_S);
       return {
         set: { tackS },
@@ -222,7 +223,7 @@ export const PASSAGE: readonly Decision<Sheeted, Arranged>[] = [
     field: 'temperature',
     rank: 'usual',
     decide: ({ press, house }) =>
-      given(!pressOffset(press).measured && house.rules.unmeasured === 'bump' && house.figures.bumpK > 0, () => ({
+      given(!pressOffset(press).measured && byHouse(house, 'unmeasured', { widen: false, bump: true }) && house.figures.bumpK > 0, () => ({
         set: { bumpK: house.figures.bumpK },
         source: HOUSE,
         says: phrase`House rule on an unmeasured press: it is taken to run ${tempDiff(house.figures.bumpK)} cooler than it shows, and set that much higher than reckoned. Measuring it would be surer.`,
