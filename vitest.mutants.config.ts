@@ -1,6 +1,6 @@
 import { defineConfig } from 'vitest/config';
 
-/** The tests that guard rules, decisions, window and run: of the core alone, with few random cases (set by `npm run mutants`). */
+/** The tests that guard rules, decisions, window and run: of the core alone, with few random cases. */
 export default defineConfig({
   test: {
     include: ['src/core/{window,judgement,run,card,advice,draft}/**/*.test.ts'],

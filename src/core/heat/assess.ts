@@ -192,8 +192,8 @@ export function reaches({ timeS, value }: Grown, wanted: number): number | null 
   return (timeS[i - 1] as number) + share * ((timeS[i] as number) - (timeS[i - 1] as number));
 }
 
-/** What the supplier means, as the model takes it. */
-export type Reference = Pick<z.output<typeof ReferenceSchema>, 'surfaceC' | 'timeS'> & { piece: Piece; prePressS?: number };
+/** What the supplier means. */
+export type Reference = z.output<typeof ReferenceSchema>;
 
 /** Flow of the supplier's own setting, s at 150 °C and 20 kPa. */
 export function referenceFlow({ piece, surfaceC, timeS, prePressS = 0 }: Reference, softenC: number, options: SolveOptions = {}): number {

@@ -62,7 +62,4 @@ export const PeelAskSchema = z.object({ piece: GluedPieceSchema, passage: Passag
 export const adhesiveOfAsk = (
   { adhesive: { softenC, reference, shift } }: Pick<HeatAsk, 'adhesive'>,
   options: SolveOptions = {},
-): Adhesive => {
-  const { prePressS, ...rest } = reference;
-  return { softenC, shift, referenceFlow: referenceFlow({ ...rest, ...(prePressS !== undefined && { prePressS }) }, softenC, options) };
-};
+): Adhesive => ({ softenC, shift, referenceFlow: referenceFlow(reference, softenC, options) });

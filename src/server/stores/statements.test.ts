@@ -14,28 +14,24 @@ import { listPresses, readShelf } from './shelf';
 
 const TODAY = new Date(new Date().setHours(9, 0, 0, 0));
 
+const WAYS = ['all', 'get', 'run', 'iterate'] as const;
+type Way = (typeof WAYS)[number];
+type Asking = (this: Statement, ...values: unknown[]) => unknown;
+
 /** How often the database is asked while something is done. */
 function asked(db: Db, what: () => unknown): number {
-  const prototype = Object.getPrototypeOf(db.$client.prepare('SELECT 1')) as Record<
-    string,
-    (this: Statement, ...values: unknown[]) => unknown
-  >;
-  const kept = { ...prototype };
+  const prototype = Object.getPrototypeOf(db.$client.prepare('SELECT 1')) as Record<Way, Asking>;
+  const own = Object.fromEntries(WAYS.map((way) => [way, prototype[way]])) as Record<Way, Asking>;
   let n = 0;
-  const names = ['all', 'get', 'run', 'iterate'] as const;
-  for (const name of names) {
-    const own = prototype[name];
-    if (!own) throw new TypeError(`no statement has ${name}`);
-    kept[name] = own;
-    prototype[name] = function (this: Statement, ...values: unknown[]) {
+  for (const way of WAYS)
+    prototype[way] = function (this: Statement, ...values: unknown[]) {
       n++;
-      return own.apply(this, values);
+      return own[way].apply(this, values);
     };
-  }
   try {
     what();
   } finally {
-    for (const name of names) if (kept[name]) prototype[name] = kept[name];
+    Object.assign(prototype, own);
   }
   return n;
 }

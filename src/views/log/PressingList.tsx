@@ -1,12 +1,13 @@
 /** Pressings as a long list, newest first: only the rows in sight are drawn, and older ones are fetched as they come near. */
 import { useMemo } from 'react';
 import type { Logged } from '../../contract';
-import { formatDuration, formatForHouse, type HouseUnits } from '../../core/units';
+import type { HouseUnits } from '../../core/units';
 import type { Column } from '../../ui/DataTable';
 import { instantText } from '../../ui/days';
 import { useUnits } from '../../ui/house';
 import { LongTable } from '../../ui/LongTable';
 import { Outcome } from './PressingTable';
+import { figureColumns, Piece } from './pressingColumns';
 
 const ROW = 70;
 
@@ -52,8 +53,7 @@ const columnsOf = (house: HouseUnits): Column<Logged>[] => [
     cell: (p) => (
       <>
         <span className="block truncate">
-          {p.blankName} {p.size} <span className="label figure">no. {p.piece}</span>
-          {p.person && <strong> {[p.person.number, p.person.name].filter(Boolean).join(' ')}</strong>}
+          <Piece pressing={p} />
         </span>
         <span className="label block truncate">
           {p.artName}, {p.position}
@@ -71,24 +71,6 @@ const columnsOf = (house: HouseUnits): Column<Logged>[] => [
       </>
     ),
   },
-  {
-    head: 'Set',
-    figures: true,
-    look: 'text-right',
-    headLook: 'w-20',
-    cell: (p) => (
-      <>
-        {formatForHouse('temperature', p.setC, house)}
-        <span className="label block">{formatDuration(p.timeS)}</span>
-      </>
-    ),
-  },
-  {
-    head: 'Pressed',
-    figures: true,
-    look: 'text-right',
-    headLook: 'w-28',
-    cell: (p) => (p.pressedS === null ? 'not pressed' : `${p.pressedS.toFixed(1)} s`),
-  },
+  ...figureColumns(house, { set: 'w-20', pressed: 'w-28' }),
   { head: 'Came out', headLook: 'w-36', cell: (p) => <Outcome pressing={p} /> },
 ];

@@ -5,6 +5,7 @@ import { formatDuration, formatForHouse, type HouseUnits } from '../../core/unit
 import { type Column, DataTable } from '../../ui/DataTable';
 import { instantText } from '../../ui/days';
 import { useUnits } from '../../ui/house';
+import { figureColumns, Piece } from './pressingColumns';
 
 export function PressingTable({ pressings }: { pressings: Logged[] }) {
   const house = useUnits();
@@ -27,8 +28,7 @@ const columnsOf = (house: HouseUnits, open: string | null, onOpen: (id: string |
     head: 'Piece',
     cell: (p) => (
       <>
-        {p.blankName} {p.size} <span className="label figure">no. {p.piece}</span>
-        {p.person && <strong> {[p.person.number, p.person.name].filter(Boolean).join(' ')}</strong>}
+        <Piece pressing={p} />
         <span className="label block">
           {p.artName}, {p.position}
         </span>
@@ -44,23 +44,7 @@ const columnsOf = (house: HouseUnits, open: string | null, onOpen: (id: string |
       </>
     ),
   },
-  {
-    head: 'Set',
-    figures: true,
-    look: 'text-right whitespace-nowrap',
-    cell: (p) => (
-      <>
-        {formatForHouse('temperature', p.setC, house)}
-        <span className="label block">{formatDuration(p.timeS)}</span>
-      </>
-    ),
-  },
-  {
-    head: 'Pressed',
-    figures: true,
-    look: 'text-right whitespace-nowrap',
-    cell: (p) => (p.pressedS === null ? 'not pressed' : `${p.pressedS.toFixed(1)} s`),
-  },
+  ...figureColumns(house),
   { head: 'Came out', cell: (p) => <Outcome pressing={p} /> },
   {
     id: 'more',

@@ -123,6 +123,10 @@ const TimeSchema = z.object({
   toC: z.number('To which temperature?'),
   seconds: z.number().positive('How many seconds did it take?'),
 });
+const ENDS = [
+  { field: 'fromC', label: 'From' },
+  { field: 'toC', label: 'To' },
+] as const;
 type TypedTime = { fromC: number | null; toC: number | null; seconds: number };
 
 function LogTime({ press, roomC, house, logged }: { press: Press; roomC: number; house: HouseUnits; logged: number }) {
@@ -139,28 +143,20 @@ function LogTime({ press, roomC, house, logged }: { press: Press; roomC: number;
       <h3 className="col-span-4">
         A time it really took <span className="label">({logged} logged; power and loss are refined by them)</span>
       </h3>
-      <QuantityField
-        label="From"
-        kind="temperature"
-        unit={unit}
-        house={house}
-        value={doc.fromC}
-        min={0}
-        max={260}
-        onChange={(fromC) => patch({ fromC })}
-        problem={fields.fromC}
-      />
-      <QuantityField
-        label="To"
-        kind="temperature"
-        unit={unit}
-        house={house}
-        value={doc.toC}
-        min={0}
-        max={260}
-        onChange={(toC) => patch({ toC })}
-        problem={fields.toC}
-      />
+      {ENDS.map(({ field, label }) => (
+        <QuantityField
+          key={field}
+          label={label}
+          kind="temperature"
+          unit={unit}
+          house={house}
+          value={doc[field]}
+          min={0}
+          max={260}
+          onChange={(value) => patch({ [field]: value })}
+          problem={fields[field]}
+        />
+      ))}
       <NumberField label="Seconds" value={doc.seconds} onChange={(seconds) => patch({ seconds })} problem={fields.seconds} />
       <div className="pt-6">
         <button type="submit" className="act w-full">
