@@ -31,7 +31,8 @@ export function QuickCheck({ press, report, map }: QuickCheckProps) {
   const form = useDocForm<z.input<typeof CheckSchema>>(CheckSchema, {
     instrument: { kind: 'probe' },
     finish: press.finish ?? FINISHES[0],
-    setC: house.temperature === 'F' ? toInside(300, 'F') : 150,
+    // round as this press is set, whatever the house reads
+    setC: press.set.unit === 'F' ? toInside(300, 'F') : 150,
     read: PLACES.map(() => null),
   });
   const { doc, patch, fields } = form;
@@ -54,6 +55,9 @@ export function QuickCheck({ press, report, map }: QuickCheckProps) {
       <details>
         <summary className="min-h-12 cursor-pointer py-3 font-semibold text-teal">Read one to five places</summary>
         <form onSubmit={send} aria-label="Quick check" className="grid grid-cols-1 gap-x-5 sm:grid-cols-3">
+          <p className="col-span-full border-l-4 border-amber mb-3 pl-3">
+            The platen is at cooking temperature: hold probe or gun by its handle, and keep the other hand out.
+          </p>
           <InstrumentFields
             instrument={doc.instrument}
             finish={doc.finish}
@@ -86,9 +90,6 @@ export function QuickCheck({ press, report, map }: QuickCheckProps) {
               problem={i === 0 ? fields.read : undefined}
             />
           ))}
-          <p className="col-span-full border-l-4 border-amber pl-3">
-            The platen is at cooking temperature: hold probe or gun by its handle, and keep the other hand out.
-          </p>
           <button type="submit" className="act mt-2 justify-self-start">
             Keep this check
           </button>
