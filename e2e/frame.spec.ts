@@ -56,3 +56,23 @@ test('an unknown page and an unknown order say so', async ({ page }) => {
   await page.goto('/orders/order-of-the-bath/card');
   await expect(page.getByRole('alert')).toContainText('There is no order with the id “order-of-the-bath”');
 });
+
+test('who goes to another page while a change is being kept stays there', async ({ page }) => {
+  let release = () => {};
+  const held = new Promise<void>((go) => {
+    release = go;
+  });
+  await page.route('**/api/v1/orders/order-hoodies', async (route) => {
+    if (route.request().method() === 'PUT') await held;
+    await route.continue();
+  });
+  await page.goto('/orders/order-hoodies?line=line-hoodie-xl');
+  await page.getByRole('button', { name: 'Remove this line' }).click();
+  await page.getByRole('link', { name: '4 Shelf' }).click();
+  await page.getByRole('heading', { name: 'Shelf' }).waitFor();
+  release();
+  await page.getByRole('button', { name: /^Undo/ }).waitFor();
+  await page.waitForTimeout(1000);
+  await expect(page.getByRole('heading', { name: 'Shelf' })).toBeVisible();
+  expect(new URL(page.url()).pathname).toBe('/shelf');
+});

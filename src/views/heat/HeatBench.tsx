@@ -8,7 +8,7 @@ import type { Print } from '../../core/order';
 import { type Press, usualPress } from '../../core/press';
 import { Island, Pending, useRoute } from '../../ui/query';
 import { useOrder } from '../orders/useOrder';
-import { goTo } from '../shell/goTo';
+import { goOnceKept } from '../shell/goTo';
 import { Bench } from './Bench';
 import type { Picked } from './PickStack';
 
@@ -41,11 +41,11 @@ function FromOrder({ order: id, line: lineId, print: printKey }: { order: string
   const print = line?.prints.find((one) => one.key === printKey);
   if (!heat.data || !line || !print) return <Pending error={order.error ?? heat.error} what="the stack" />;
   const send = async (choices: Print['choices']) => {
-    const kept = await order.saveLine(
+    const saving = order.saveLine(
       { ...line, prints: line.prints.map((one) => (one.key === printKey ? { ...one, choices: { ...one.choices, ...choices } } : one)) },
       'setting from the Heat bench taken',
     );
-    if (kept) goTo(stationHref(id, 'card', { lineId, printKey }));
+    await goOnceKept(saving, stationHref(id, 'card', { lineId, printKey }));
   };
   return (
     <Bench

@@ -10,7 +10,7 @@ import { Island, Pending, useRoute } from '../../ui/query';
 import { Says } from '../../ui/Says';
 import { useWrite, write } from '../../ui/write';
 import { CardFace } from '../card/CardFace';
-import { goTo } from '../shell/goTo';
+import { goOnceKept } from '../shell/goTo';
 import { KeepTested } from './KeepTested';
 import { PlacedForm } from './PlacedForm';
 import { Outcome, PressingDetail } from './PressingTable';
@@ -64,9 +64,7 @@ function Again({ id }: { id: string }) {
   const [repeat, setRepeat] = useState<Repeat | null>(null);
   const looking = useWrite(async () => setRepeat(await call('again', { params: { id } })));
   const beginning = useWrite(({ order }: Repeat) => write('putOrder', { params: { id: order.id }, body: order }));
-  const begin = async (one: Repeat) => {
-    if (await beginning.save(one)) goTo(stationHref(one.order.id, 'card'));
-  };
+  const begin = (one: Repeat) => goOnceKept(beginning.save(one), stationHref(one.order.id, 'card'));
   const fault = looking.fault ?? beginning.fault;
   if (fault) return <Fault of={fault} className="max-w-sm border-l-4 border-brick pl-3 text-brick" />;
   if (!repeat)

@@ -5,7 +5,7 @@ import { stationHref } from '../../core/log';
 import type { Line } from '../../core/order';
 import { useUnits } from '../../ui/house';
 import { Island, Pending, useRoute } from '../../ui/query';
-import { goTo } from '../shell/goTo';
+import { goOnceKept } from '../shell/goTo';
 import { LineEditor } from './LineEditor';
 import { LineList } from './LineList';
 import { draftFrom } from './lineDraft';
@@ -37,14 +37,14 @@ function LinesOf({ orderId, search }: { orderId: string; search: URLSearchParams
   if (!data || !shelf.data || !presses.data) return <Pending error={error ?? shelf.error ?? presses.error} what="the order" />;
   const { order } = data;
   const add = async (line: Line) => {
-    const saved = isNew ? await save({ ...order, lines: [...order.lines, line] }, 'line added') : await saveLine(line, 'line changed');
-    if (saved && isNew) goTo(stationHref(orderId, 'card', { lineId: line.id }));
-    return saved;
+    if (!isNew) return saveLine(line, 'line changed');
+    return goOnceKept(save({ ...order, lines: [...order.lines, line] }, 'line added'), stationHref(orderId, 'card', { lineId: line.id }));
   };
-  const remove = async () => {
-    if (await save({ ...order, lines: order.lines.filter((line) => line.id !== known?.id) }, 'line removed'))
-      goTo(stationHref(orderId, 'lines'));
-  };
+  const remove = () =>
+    goOnceKept(
+      save({ ...order, lines: order.lines.filter((line) => line.id !== known?.id) }, 'line removed'),
+      stationHref(orderId, 'lines'),
+    );
   const firstLine = order.lines[0];
   return (
     <>

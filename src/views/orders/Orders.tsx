@@ -14,7 +14,7 @@ import { Lamp } from '../../ui/Lamp';
 import { newId } from '../../ui/newId';
 import { Island, Pending, useRoute } from '../../ui/query';
 import { useSave, useWrite, write } from '../../ui/write';
-import { goTo } from '../shell/goTo';
+import { goOnceKept } from '../shell/goTo';
 
 export function Orders({ initialName = '' }: { initialName?: string }) {
   return (
@@ -37,9 +37,7 @@ function NewOrder({ initialName }: { initialName: string }) {
     write('putOrder', { params: { id }, body: { id, ...head, note: '', lines: [] } }),
   );
   const fields = { ...(fault instanceof ProblemError && fault.fields), ...form.fields };
-  const begin = form.handle(async (head) => {
-    if (await save(head)) goTo(stationHref(id, 'lines'));
-  });
+  const begin = form.handle((head) => goOnceKept(save(head), stationHref(id, 'lines')));
   return (
     <form onSubmit={begin} id="new" aria-labelledby="new-order">
       <h1 id="new-order" className="pb-3">

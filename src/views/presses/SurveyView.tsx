@@ -13,7 +13,7 @@ import { newId } from '../../ui/newId';
 import { QuantityField } from '../../ui/QuantityField';
 import { Island, Pending, useRoute } from '../../ui/query';
 import { recall, remember } from '../../ui/tabMemory';
-import { goTo } from '../shell/goTo';
+import { goOnceKept } from '../shell/goTo';
 import { FromDevice } from './FromDevice';
 import { OddReading } from './OddReading';
 import { SurveyPlan } from './SurveyPlan';
@@ -121,9 +121,7 @@ function Survey({ press, sides, house, roomC }: SurveyProps) {
     setQuestion(null);
   };
   const finish = async () => {
-    if (!(await record.save(surveyOf(draft)))) return;
-    drop();
-    goTo(`/presses?on=${press.id}`);
+    if (await goOnceKept(record.save(surveyOf(draft)), `/presses?on=${press.id}`)) drop();
   };
   return (
     <div className="mx-auto grid max-w-[1180px] grid-cols-[1fr_26rem] gap-8 px-5 pt-4">

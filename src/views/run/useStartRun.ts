@@ -5,7 +5,7 @@ import { stationHref } from '../../core/log';
 import { forgetAct } from '../../ui/acts';
 import { newId } from '../../ui/newId';
 import { useWrite, write } from '../../ui/write';
-import { goTo } from '../shell/goTo';
+import { goOnceKept } from '../shell/goTo';
 
 interface Started {
   lineId: string;
@@ -28,10 +28,8 @@ export function useStartRun(orderId: string) {
     const print = `${asked.lineId} ${asked.printKey}`;
     ids.current[print] ??= newId();
     const id = asked.openRunId ?? ids.current[print];
-    if (await save({ ...asked, id })) {
-      forgetAct();
-      goTo(stationHref(orderId, 'run', { lineId: asked.lineId, runId: id }));
-    } else starting.current = false;
+    if (await goOnceKept(save({ ...asked, id }), stationHref(orderId, 'run', { lineId: asked.lineId, runId: id }))) forgetAct();
+    else starting.current = false;
   };
   return { start, fault };
 }

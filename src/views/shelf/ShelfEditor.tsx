@@ -8,7 +8,7 @@ import type { ShelfKind } from '../../core/sheet';
 import { ProductSchema, TestedSchema } from '../../core/sheet';
 import { useDocForm } from '../../ui/docForm';
 import { Island, Pending, useRoute } from '../../ui/query';
-import { goTo } from '../shell/goTo';
+import { goOnceKept, goTo } from '../shell/goTo';
 import { AidEditor, type EditorProps } from './AidEditor';
 import { BlankEditor } from './BlankEditor';
 import { FabricEditor } from './FabricEditor';
@@ -83,8 +83,7 @@ function Editor<K extends ShelfKind>({
   const start = useMemo(() => base ?? newThing(kind, shelf, from), [base, kind, shelf, from]);
   const form = useDocForm(SCHEMAS[kind] as unknown as z.ZodType<Things[K]>, start, tidied);
   const thing = useThing(kind, base, base ? shelf.versions[base.id] : undefined);
-  const back = () => goTo(`/shelf?kind=${kind}&on=${start.id}`);
-  const leave = (saved: boolean) => saved && back();
+  const shelfHref = `/shelf?kind=${kind}&on=${start.id}`;
   const Fields = EDITORS[kind] as (props: EditorProps<Things[K]>) => React.ReactNode;
   const { one } = kindOf(kind);
   return (
@@ -94,10 +93,12 @@ function Editor<K extends ShelfKind>({
       saving={thing.pending}
       fault={form.refusal ?? thing.fault}
       merge={
-        thing.met && <MergePanel met={thing.met} onSave={(mine) => void form.submit((doc) => thing.saveMerged(doc, mine).then(leave))} />
+        thing.met && (
+          <MergePanel met={thing.met} onSave={(mine) => void form.submit((doc) => goOnceKept(thing.saveMerged(doc, mine), shelfHref))} />
+        )
       }
-      onSave={() => void form.submit((doc) => thing.save(doc).then(leave))}
-      onBack={back}
+      onSave={() => void form.submit((doc) => goOnceKept(thing.save(doc), shelfHref))}
+      onBack={() => goTo(shelfHref)}
     >
       <Fields doc={form.doc} shelf={shelf} fields={{ ...thing.fields, ...form.fields }} onChange={form.patch} onReplace={form.replace} />
     </Frame>
