@@ -15,7 +15,7 @@ const general = (id: FamilyId, change: Partial<Product> = {}): Product => ({
   ...change,
 });
 const says = (words: { says: Parameters<typeof phraseText>[0] }[]) =>
-  words.map((one) => phraseText(one.says, STARTING_HOUSE.units)).join(' ');
+  words.map((word) => phraseText(word.says, STARTING_HOUSE.units)).join(' ');
 const held = () => input({ on: 'three-fibre-tee', with: 'screen-printed' });
 
 describe('ways out', () => {
@@ -37,8 +37,8 @@ describe('ways out', () => {
     expect(waysOut(wool, resolve(wool), { products: [], presses: [] }).some((way) => way.change.testPiece)).toBe(false);
   });
   const kinds = (change: Partial<Case>) => {
-    const one = input(change);
-    return waysOut(one, resolve(one), { products: [], presses: [] }).map((way) => way.change);
+    const entry = input(change);
+    return waysOut(entry, resolve(entry), { products: [], presses: [] }).map((way) => way.change);
   };
   it.each([
     [
@@ -133,16 +133,16 @@ describe('which transfer for this', () => {
   });
   it('asks every family, the shelf’s own products first among equals', () => {
     expect(ranked).toHaveLength(20);
-    expect(ranked.filter((one) => one.onShelf)).toHaveLength(1);
+    expect(ranked.filter((candidate) => candidate.onShelf)).toHaveLength(1);
   });
   it('a full-colour picture on a dark rayon blend wants two-sheet toner, and no paper without white', () => {
     // the film-printed one may mark the rayon a little too, and is made sooner
-    const first = ranked.filter((one) => one.lamp !== 'hold' && one.suitsArt).map((one) => one.familyName);
+    const first = ranked.filter((candidate) => candidate.lamp !== 'hold' && candidate.suitsArt).map((entry) => entry.familyName);
     expect(first.slice(0, 2).sort()).toEqual(['film-printed transfer', 'two-sheet toner']);
-    expect(ranked.findIndex((one) => one.familyName === 'one-sheet laser paper')).toBeGreaterThan(10);
-    expect(says(ranked.filter((one) => one.name === 'Wren').flatMap((one) => one.reasons.map((reason) => ({ says: reason }))))).toMatch(
-      /not the thing for full colour/,
-    );
+    expect(ranked.findIndex((candidate) => candidate.familyName === 'one-sheet laser paper')).toBeGreaterThan(10);
+    expect(
+      says(ranked.filter((candidate) => candidate.name === 'Wren').flatMap((entry) => entry.reasons.map((reason) => ({ says: reason })))),
+    ).toMatch(/not the thing for full colour/);
   });
   it('with no press there is nothing to rank', () => {
     expect(whichTransfer(wish, { products: [], presses: [], house: STARTING_HOUSE, aids: [] })).toEqual([]);
@@ -174,7 +174,7 @@ describe('what a transfer leaves on a piece, and what it costs', () => {
   };
   it('one colour on plain cotton begins with what lies flat, though a puff is sooner made', () => {
     const ranked = whichTransfer(tee, shop([general('raised-screen-printed', { minutesToMake: 0 }), general('cut-film')]));
-    const names = ranked.filter((one) => one.lamp === 'clear').map((one) => one.productId);
+    const names = ranked.filter((candidate) => candidate.lamp === 'clear').map((entry) => entry.productId);
     expect(names.indexOf('general-cut-film')).toBeLessThan(names.indexOf('general-raised-screen-printed'));
     expect(whichTransfer({ ...tee, artKind: 'raised' }, shop([]))[0]?.familyName).toMatch(/raised|high-build|patch|stones/);
   });
@@ -182,13 +182,13 @@ describe('what a transfer leaves on a piece, and what it costs', () => {
     ['a small tag its share of the sheet, turned where that gives more', { widthMm: 330, heightMm: 480 }, 960 / (5 * 4)],
     ['a whole sheet where nobody said how large it is', undefined, 960],
     ['as many sheets as its area takes where one is too small', { widthMm: 60, heightMm: 60 }, 2 * 960],
-  ])('%s', (_, sheetSize, one) => {
+  ])('%s', (_, sheetSize, entry) => {
     const { widthMm, heightMm } = { widthMm: 110, heightMm: 57 };
     const [best] = whichTransfer(
       { ...tee, widthMm, heightMm, count: 10 },
       shop([general('cut-film', { pricePerSheetMinor: 960, ...(sheetSize && { sheetSize }) })]),
     ).filter(({ onShelf }) => onShelf);
-    expect(best?.costMinor).toBeCloseTo(10 * one, 6);
+    expect(best?.costMinor).toBeCloseTo(10 * entry, 6);
   });
   it('a cap is asked of the shop’s cap press, not told to want one', () => {
     const cap = BUILT_IN_BLANKS.find(({ kind }) => kind === 'cap') as (typeof BUILT_IN_BLANKS)[number];
@@ -198,8 +198,8 @@ describe('what a transfer leaves on a piece, and what it costs', () => {
     expect(says(ranked.flatMap(({ reasons }) => reasons.map((reason) => ({ says: reason }))))).not.toMatch(/wants a cap press/);
   });
   it('ways out begin with what looks the same: the film before a patch that is sooner made', () => {
-    const one = held();
-    const ways = waysOut(one, resolve(one), {
+    const input = held();
+    const ways = waysOut(input, resolve(input), {
       products: [general('heat-glued-patch', { minutesToMake: 0 }), general('low-cure-screen-printed', { minutesToMake: 30 })],
       presses: [PRESSES.true],
     }).filter(({ change }) => change.productId);

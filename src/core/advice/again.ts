@@ -6,7 +6,7 @@ import { CHOSEN_STAGES, type ChosenStage, CLOSING_NAMES } from '../sheet';
 import { type Phrase, phrase, seconds, setTemp, temp, tempDiff } from '../units';
 
 const differs = (a: number, b: number, by = 0.05): boolean => Math.abs(a - b) > by;
-const bound = (card: Card, side: string): number | undefined => card.window.bounds.find((one) => one.side === side)?.surfaceC;
+const bound = (card: Card, side: string): number | undefined => card.window.bounds.find((bound) => bound.side === side)?.surfaceC;
 const coverWords = (cover: Card['set']['cover']): string => cover ?? 'no cover';
 
 interface FurtherClosing {

@@ -26,7 +26,7 @@ function choicesAfter(choices: Choices, change: Change): Choices {
     ...(change.productId === undefined ? [] : OF_THE_SHEET),
     ...(change.pressId === undefined ? [] : OF_THE_PRESS),
   ];
-  const stay = Object.fromEntries(Object.entries(choices).filter(([key]) => !given.some((one) => one === key))) as Choices;
+  const stay = Object.fromEntries(Object.entries(choices).filter(([key]) => !given.some((candidate) => candidate === key))) as Choices;
   const { timeS, cover, alternative, heat, base, platenId } = change;
   return {
     ...stay,
@@ -116,8 +116,8 @@ const SUPPOSED = { on: '2000-01-01', how: 'supposed' };
 
 /** The input with a change made, one a print it becomes; none when it names something that is not there. */
 export function inputsAfter(input: ResolveInput, change: Change, stock: Stock): ResolveInput[] {
-  const product = change.productId === undefined ? input.product : stock.products.find((one) => one.id === change.productId);
-  const press = change.pressId === undefined ? input.press : stock.presses.find((one) => one.id === change.pressId);
+  const product = change.productId === undefined ? input.product : stock.products.find((product) => product.id === change.productId);
+  const press = change.pressId === undefined ? input.press : stock.presses.find((press) => press.id === change.pressId);
   if (!product || !press) return [];
   return printsAfter(input.print, change).map((print) => ({
     ...input,

@@ -25,13 +25,13 @@ const PLAIN_PRESS: Press = {
 };
 
 function inputFor({ rule, example }: School, house: House): ResolveInput {
-  const blank = BUILT_IN_BLANKS.find((one) => one.id === example.blankId);
-  const fabric = BUILT_IN_FABRICS.find((one) => one.id === blank?.fabricId);
+  const blank = BUILT_IN_BLANKS.find((blank) => blank.id === example.blankId);
+  const fabric = BUILT_IN_FABRICS.find((fabric) => fabric.id === blank?.fabricId);
   const products = builtInProducts('2026-01-01');
-  const general = (id: FamilyId): Product | undefined => products.find((one) => one.familyId === id);
+  const general = (id: FamilyId): Product | undefined => products.find((product) => product.familyId === id);
   const product = general(example.family);
   if (!blank || !fabric || !product) throw new TypeError(`the example for ${rule} names what is not built in`);
-  const under = example.under ? [general(example.under)].filter((one) => one !== undefined) : [];
+  const under = example.under ? [general(example.under)].filter((candidate) => candidate !== undefined) : [];
   const position = usualPosition(blank.kind);
   const { heat, ...placed } = example.print ?? {};
   return {
@@ -43,7 +43,7 @@ function inputFor({ rule, example }: School, house: House): ResolveInput {
       widthMm: 200,
       heightMm: 200,
       layers: [
-        ...under.map((one, i) => ({ key: `u${i}`, productId: one.id, over: [] })),
+        ...under.map((entry, i) => ({ key: `u${i}`, productId: entry.id, over: [] })),
         { key: 'top', productId: product.id, over: under.map((_, i) => `u${i}`) },
       ],
       embossed: false,
@@ -105,7 +105,7 @@ export interface SchoolExample {
 
 /** The example of a school under a house, one card for each answer; only what differs is told. */
 export function schoolExample(rule: SchoolId, house: House): SchoolExample {
-  const school = SCHOOLS.find((one) => one.rule === rule);
+  const school = SCHOOLS.find((school) => school.rule === rule);
   if (!school) throw new TypeError(`there is no school ${rule}`);
   const { answers } = school;
   const cards = answers.map(({ value }) => resolve(inputFor(school, { ...house, rules: { ...house.rules, [rule]: value } })));

@@ -101,10 +101,10 @@ const shadeOf = ({ shades }: Product) => (shades === 'any' ? null : shades);
 function cellOf(shade: MatrixCell['shade'], inputFor: (artMm: number) => PreparedInput): MatrixCell {
   let judged: Judgement | null = null;
   for (const artMm of ART_MM) {
-    const one = judge(inputFor(artMm), LAW);
-    judged ??= one;
-    if (hasNoRoom(one)) continue;
-    judged = one;
+    const judgement = judge(inputFor(artMm), LAW);
+    judged ??= judgement;
+    if (hasNoRoom(judgement)) continue;
+    judged = judgement;
     break;
   }
   const { lamp, set, soundChance, testedTemp } = judged as Judgement;
@@ -131,15 +131,17 @@ const inOrder = (fabrics: readonly Fabric[]): Fabric[] =>
  * fabric was tested with a transfer, that blank stands for the fabric.
  */
 export function matrixOf(press: Press, shop: Shop): Matrix {
-  const inUse = <T extends { retiredOn?: string | undefined }>(all: readonly T[]) => all.filter((one) => !one.retiredOn);
+  const inUse = <T extends { retiredOn?: string | undefined }>(all: readonly T[]) => all.filter((candidate) => !candidate.retiredOn);
   const blanks = inUse(shop.blanks);
   const tested = inUse(shop.tested ?? []);
   const columns = inOrder(inUse(shop.fabrics)).flatMap((fabric) => {
-    const own = blanks.filter((one) => one.fabricId === fabric.id);
+    const own = blanks.filter((blank) => blank.fabricId === fabric.id);
     return fabric.substrate === 'cloth' || own[0] ? [{ fabric, own }] : [];
   });
   const pieceFor = (product: Product, { fabric, own }: (typeof columns)[number]): Blank => {
-    const test = tested.find((one) => one.productId === product.id && one.on.kind === 'blank' && own.some(({ id }) => id === one.on.id));
+    const test = tested.find(
+      (candidate) => candidate.productId === product.id && candidate.on.kind === 'blank' && own.some(({ id }) => id === candidate.on.id),
+    );
     const blank = own.find(({ id }) => id === test?.on.id) ?? own[0];
     const piece = fabric.substrate === 'cloth' || !blank ? swatchOf(fabric, blank) : blank;
     return { ...piece, shade: shadeOf(product) ?? piece.shade };

@@ -6,10 +6,10 @@ import { deal, type Mistake, play, SITUATIONS } from './practice';
 const own = benchStack(inputOf({ says: 'practice', on: 'cotton-tee', with: 'cut-film' }));
 if (!own) throw new TypeError('no stack');
 const dealt = (id: string) => {
-  const at = SITUATIONS.findIndex((one) => one.id === id);
-  const one = deal([own], {}, [(at + 0.5) / SITUATIONS.length, 0]);
-  if (!one) throw new TypeError('nothing dealt');
-  return one;
+  const at = SITUATIONS.findIndex((situation) => situation.id === id);
+  const entry = deal([own], {}, [(at + 0.5) / SITUATIONS.length, 0]);
+  if (!entry) throw new TypeError('nothing dealt');
+  return entry;
 };
 const usual = { setC: own.set.tempC, timeS: own.set.timeS, prePressS: 5, peelS: 30 };
 

@@ -141,8 +141,8 @@ export function play({ situation, stack, ask }: Deal, played: Played): Outcome {
     finish: null,
     cooling: { where: 'air' as const, forS: Math.max(30, played.peelS + 1) },
   };
-  const one: HeatAsk = { ...ask, passage };
-  const seen = see(one);
+  const entry: HeatAsk = { ...ask, passage };
+  const seen = see(entry);
   const opened = seen.stages.find(({ name }) => name === 'press')?.toS ?? 0;
   const { timeS, tempC } = seen.curves.glue;
   const peeledC = tempAt({ timeS: Float64Array.from(timeS), tempC: Float64Array.from(tempC) }, opened + played.peelS);

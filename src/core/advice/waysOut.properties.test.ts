@@ -37,7 +37,7 @@ describe('over random cases and shelves', () => {
         expect(card.lamp.findings[0]?.level).toBe('hold');
         expect(card.lamp.findings[0]?.says.length).toBeGreaterThan(0);
         for (const way of ways) {
-          const lamps = taken(input, shelf, way.change).map((one) => RANK[judge(prepared(one)).lamp.state]);
+          const lamps = taken(input, shelf, way.change).map((input) => RANK[judge(prepared(input)).lamp.state]);
           expect(Math.max(...lamps)).toBe(RANK[way.lamp]);
         }
         const ranks = ways.map(
@@ -66,15 +66,15 @@ describe('over random cases and shelves', () => {
     fc.assert(
       fc.property(inputs, shelves, wishes, ({ blank, fabric, house, aids }, shelf, wish) => {
         const ranked = whichTransfer({ ...wish, blank, fabric, size: 'M', widthMm: 90, heightMm: 90 }, { ...shelf, house, aids });
-        const ranks = ranked.map((one) => RANK[one.lamp]);
+        const ranks = ranked.map((entry) => RANK[entry.lamp]);
         expect(ranks).toEqual([...ranks].sort((a, b) => a - b));
         expect(
           ranked
-            .filter((one) => one.onShelf)
-            .map((one) => one.productId)
+            .filter((candidate) => candidate.onShelf)
+            .map((entry) => entry.productId)
             .sort(),
         ).toEqual(shelf.products.map((product) => product.id).sort());
-        for (const one of ranked) expect(one.lamp === 'clear' ? one.cautions : one.reasons.length).toBe(one.cautions);
+        for (const entry of ranked) expect(entry.lamp === 'clear' ? entry.cautions : entry.reasons.length).toBe(entry.cautions);
       }),
       RUNS,
     );
@@ -88,9 +88,9 @@ function taken(input: ResolveInput, shelf: Stock, change: Change): ResolveInput[
   const changed = inputsAfter(input, change, shelf);
   expect(changed.length, 'a way out names something that is not on the shelf').toBeGreaterThan(0);
   expect(after.prints).toEqual(changed.map(({ print }) => print));
-  return changed.map((one, i) => {
-    const print = after.prints[i] ?? one.print;
-    expect([topLayer(print).productId, print.pressId]).toEqual([one.product.id, one.press.id]);
-    return { ...one, print, item: { ...one.item, perClosing: after.perClosing } };
+  return changed.map((input, i) => {
+    const print = after.prints[i] ?? input.print;
+    expect([topLayer(print).productId, print.pressId]).toEqual([input.product.id, input.press.id]);
+    return { ...input, print, item: { ...input.item, perClosing: after.perClosing } };
   });
 }

@@ -86,13 +86,13 @@ function lays(input: PreparedInput, judged: Judgement): Candidate[] {
 /** The nearest place on the piece that can be pressed on this platen, where the one of the rule cannot. */
 function moves(input: PreparedInput): Candidate[] {
   const { laid } = input;
-  if (!laid.placement || (laid.inTheWay.length === 0 && !laid.placement.findings.some((one) => one.level === 'hold'))) return [];
+  if (!laid.placement || (laid.inTheWay.length === 0 && !laid.placement.findings.some((finding) => finding.level === 'hold'))) return [];
   const { lay: _, ...free } = input.print;
   const from = free.moved ?? { xMm: 0, yMm: 0 };
   const at = (shift: { xMm: number; yMm: number }) => ({ xMm: from.xMm + shift.xMm, yMm: from.yMm + shift.yMm });
   const shift = nearestShift((by) => {
     const { placement, plain } = laidOf({ ...input, print: { ...free, moved: at(by) } });
-    return plain.feasible && placement?.findings.every((one) => one.level !== 'hold') === true;
+    return plain.feasible && placement?.findings.every((finding) => finding.level !== 'hold') === true;
   });
   if (!shift) return [];
   const { xMm, yMm } = shift;
@@ -164,7 +164,7 @@ function testPiece(input: PreparedInput, judged: Judgement): Candidate[] {
     isMark(finding)
       ? finding.closing === undefined || finding.closing === 'finish'
       : finding.from === 'margin' && finding.rule === 'sheet low' && finding.closing === undefined;
-  if (!holds.some((one) => isMark(one) && one.closing === undefined) || !holds.every(isOfMark) || input.blank.tested) return [];
+  if (!holds.some((hold) => isMark(hold) && hold.closing === undefined) || !holds.every(isOfMark) || input.blank.tested) return [];
   const own = limitsFor(input).markC;
   // where sheet and mark leave no room, the best setting is short of both: the limit would have to rise by both together
   const shortOf = (wanted: Side, toSpareK: number) =>
@@ -285,13 +285,13 @@ function waysOf(given: ResolveInput, list: readonly Candidate[], stock: Stock, i
     // of the sizes, and of the gaps between halves, the first that serves
     const kind = change.size ? 'size' : change.halves ? 'halves' : null;
     if (kind && tried.has(kind)) continue;
-    const one = judgedWith(given, change, stock, QUICK);
-    if (!one || one.judged.lamp.state === 'hold' || !isWanted(one.judged)) continue;
+    const entry = judgedWith(given, change, stock, QUICK);
+    if (!entry || entry.judged.lamp.state === 'hold' || !isWanted(entry.judged)) continue;
     if (kind) tried.add(kind);
-    ways.push(wayOf(given, { change, says }, one));
+    ways.push(wayOf(given, { change, says }, entry));
   }
   const chosen: WayOut[] = [];
-  for (const way of ways.sort(better)) if (!chosen.some((one) => ideaOf(one) === ideaOf(way))) chosen.push(way);
+  for (const way of ways.sort(better)) if (!chosen.some((candidate) => ideaOf(candidate) === ideaOf(way))) chosen.push(way);
   return chosen;
 }
 

@@ -49,7 +49,7 @@ const tenths = ({ soundChance }: { soundChance: number }): number => Math.round(
 
 /** Better for a piece: the lamp, the likelier sound piece, fewer cautions, then the wider margin. */
 const betterPress = (a: Judgement, b: Judgement): boolean => {
-  const cautions = (one: Judgement) => one.lamp.findings.length;
+  const cautions = (judgement: Judgement) => judgement.lamp.findings.length;
   return (
     (QUALITY[a.lamp.state] - QUALITY[b.lamp.state] ||
       tenths(b) - tenths(a) ||
@@ -108,8 +108,8 @@ export function whichTransfer(
     .flatMap(({ product, onShelf }): Suited[] => {
       let best: ReturnType<typeof judgeOn> | null = null;
       for (const press of presses) {
-        const one = judgeOn(product, press);
-        if (best === null || betterPress(one.judged, best.judged)) best = one;
+        const entry = judgeOn(product, press);
+        if (best === null || betterPress(entry.judged, best.judged)) best = entry;
       }
       return best ? [suited(wish, product, onShelf, best)] : [];
     })

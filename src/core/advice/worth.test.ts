@@ -59,12 +59,12 @@ describe('what measuring is worth', () => {
     const { commonK, scatterK } = instrumentError({ kind: 'probe' });
     const sdK = Math.hypot(commonK, scatterK / Math.sqrt(3));
     const beforeK = commonDoubt(input.surface);
-    const spoiled = (one: typeof input) => 20 * (1 - judge(one, LAW).soundChance);
+    const spoiled = (entry: typeof input) => 20 * (1 - judge(entry, LAW).soundChance);
     const after = fixedNormals(2, 400).map(([wandered = 0, error = 0]) => {
       const foundK = beforeK * wandered + sdK * error;
       return spoiled({ ...input, surface: toldBy(input.surface, (foundK * beforeK ** 2) / (beforeK ** 2 + sdK ** 2), { sdK }) });
     });
-    const saved = spoiled(input) - after.reduce((sum, one) => sum + one, 0) / after.length;
+    const saved = spoiled(input) - after.reduce((sum, entry) => sum + entry, 0) / after.length;
     expect(saved).toBeGreaterThan(0.05);
     expect(Math.abs((worth?.saved ?? 0) - saved)).toBeLessThan(Math.max(0.1 * saved, 0.02));
   });

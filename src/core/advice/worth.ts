@@ -119,7 +119,7 @@ interface Possible {
 const afterSurveys = (surface: Surface, left: readonly Foreseen[], refC: number): Possible[] =>
   tellsMore(surface, left)
     ? left
-        .flatMap((one) => HOTTER.map(({ hotter, share }) => ({ one, hotter, share: share * one.weight })))
+        .flatMap((foreseen) => HOTTER.map(({ hotter, share }) => ({ one: foreseen, hotter, share: share * foreseen.weight })))
         .filter(({ share }) => share >= LEAST_SHARE)
         .map(({ one, hotter, share }) => ({ after: surfaceAfter(surface, one, hotter, refC), share }))
     : [];
@@ -234,10 +234,10 @@ export function worthOf(open: readonly OpenPrint[], measurings: readonly Measuri
   const byPress = new Map<string, Print[]>();
   for (const { input, pieces } of open) {
     if (pieces <= 0) continue;
-    const one = prepared(input);
-    const now = outcomeOf(one);
+    const entry = prepared(input);
+    const now = outcomeOf(entry);
     if (now.isHeldByOther) continue;
-    byPress.set(one.press.id, [...(byPress.get(one.press.id) ?? []), { input: one, pieces, now }]);
+    byPress.set(entry.press.id, [...(byPress.get(entry.press.id) ?? []), { input: entry, pieces, now }]);
   }
   const worths = [...byPress.values()].flatMap((prints) => {
     const refC = surveyedAt(prints);
