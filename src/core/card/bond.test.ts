@@ -14,7 +14,7 @@ import { resolve } from './resolve';
 const input = (change: Partial<Case> = {}) => inputOf({ says: 'a case', on: 'cotton-tee', with: 'cut-film', ...change });
 const reasons = (card: ReturnType<typeof resolve>, source: string) =>
   card.reasons
-    .filter((one) => one.field === 'time' && one.source === source)
+    .filter((reason) => reason.field === 'time' && reason.source === source)
     .map(({ says }) => phraseText(says, STARTING_HOUSE.units))
     .join('\n');
 
@@ -42,7 +42,7 @@ describe('the bond on a card', () => {
     const own = input({ choices: { timeS: 12, setC: 152 } });
     const card = resolve({ ...own, learned: [{ pressId: own.press.id, productId: own.product.id, shift, sd: 0.05, n: 40 }] });
     const found = card.lamp.findings.filter(({ from }) => from === 'bond');
-    expect(found.map((one) => [one.rule, one.level])).toEqual([[rule, 'care']]);
+    expect(found.map((entry) => [entry.rule, entry.level])).toEqual([[rule, 'care']]);
     expect(found.map(({ says }) => phraseText(says, STARTING_HOUSE.units)).join()).toMatch(words);
     expect(card.lamp.state).not.toBe('clear');
   });

@@ -9,7 +9,7 @@ import { resolve } from './resolve';
 
 const input = (change: Partial<Case> = {}) => inputOf({ says: 'a case', on: 'cotton-tee', with: 'cut-film', ...change });
 const says = (words: { says: Parameters<typeof phraseText>[0] }[]) =>
-  words.map((one) => phraseText(one.says, STARTING_HOUSE.units)).join(' ');
+  words.map((word) => phraseText(word.says, STARTING_HOUSE.units)).join(' ');
 
 describe('the set value', () => {
   it('a value set by hand is judged where it stands, and the lamp follows the handle', () => {

@@ -54,7 +54,7 @@ describe('a sheet that gives one figure, of every family, on what it is made for
       press,
     };
     const card = resolve(input);
-    const says = card.lamp.findings.map((one) => `${one.level}: ${phraseText(one.says, STARTING_HOUSE.units)}`).join('\n');
+    const says = card.lamp.findings.map((finding) => `${finding.level}: ${phraseText(finding.says, STARTING_HOUSE.units)}`).join('\n');
     expect(card.lamp.state, says).not.toBe('hold');
     const written = product.stages.find(({ kind }) => kind === 'press')?.tempC;
     const named = written?.form === 'one' ? written.value : Number.NaN;

@@ -61,8 +61,8 @@ describe('the stages of a piece, over random shops', () => {
         const { stages } = resolve(input);
         stages.slice(1).forEach((stage, i) => {
           const before = stages[i]?.stack ?? [];
-          for (const layer of stage.stack.filter((one) => one.fresh))
-            expect(before.some((one) => one.role === layer.role && one.name === layer.name)).toBe(false);
+          for (const layer of stage.stack.filter((candidate) => candidate.fresh))
+            expect(before.some((candidate) => candidate.role === layer.role && candidate.name === layer.name)).toBe(false);
         });
       }),
       runs(1000),
@@ -118,8 +118,8 @@ describe('minutes', () => {
 
 describe('the wait before a peel', () => {
   const waitOf = (coolsOn: HouseRules['coolsOn'], change: Partial<Case> = {}) => {
-    const one = inputOf({ says: 'peel', on: 'cotton-tee', with: 'cut-film', ...change });
-    const { stages } = resolve({ ...one, house: { ...one.house, rules: { ...one.house.rules, coolsOn } } });
+    const input = inputOf({ says: 'peel', on: 'cotton-tee', with: 'cut-film', ...change });
+    const { stages } = resolve({ ...input, house: { ...input.house, rules: { ...input.house.rules, coolsOn } } });
     return stages.find(({ kind }) => kind === 'wait');
   };
   const cold = { with: 'two-sheet-toner' as const };

@@ -6,10 +6,10 @@ import { CASES } from '../../../test/trade/table';
 
 describe('what an experienced operator would expect', () => {
   it('is asked in at least 120 cases, none twice', () => {
-    expect(new Set(CASES.map((one) => one.says)).size).toBe(CASES.length);
+    expect(new Set(CASES.map((example) => example.says)).size).toBe(CASES.length);
     expect(CASES.length).toBeGreaterThanOrEqual(120);
   });
-  it.each(CASES.map((one) => [one.says, one] as const))('%s', (_, one) => expect(mismatches(one)).toEqual([]));
+  it.each(CASES.map((example) => [example.says, example] as const))('%s', (_, entry) => expect(mismatches(entry)).toEqual([]));
   it.runIf(isWhole)('every rule, decision and step is missed when it is taken out', () => {
     expect(removeEach().filter((removal) => removal.caught === null)).toEqual([]);
   });

@@ -34,7 +34,7 @@ export const LOAD_STEPS: readonly StepRule[] = [
     at: 'load',
     says: ({ input: { blank } }) =>
       needs(
-        blank.obstructions.some((one) => one.kind === 'hanging hole'),
+        blank.obstructions.some((obstruction) => obstruction.kind === 'hanging hole'),
         phrase`Hanging hole the right way: check which end is up before the print goes down.`,
       ),
   },
@@ -43,8 +43,8 @@ export const LOAD_STEPS: readonly StepRule[] = [
     at: 'load',
     says: ({ input: { blank } }) => {
       const loose = blank.obstructions
-        .filter((one) => ['strap', 'buckle', 'drawcord', 'rivet', 'button', 'zip'].includes(one.kind))
-        .map((one) => one.kind);
+        .filter((obstruction) => ['strap', 'buckle', 'drawcord', 'rivet', 'button', 'zip'].includes(obstruction.kind))
+        .map((obstruction) => obstruction.kind);
       return loose.length === 0 ? null : phrase`Keep ${loose.join(', ')} out from under the print and off the base.`;
     },
   },
@@ -57,7 +57,7 @@ export const LOAD_STEPS: readonly StepRule[] = [
     id: 'base-and-pads',
     says: ({ input, input: { fabric, blank }, draft }) => {
       const high = obstructionsUnder(input)
-        .map((one) => one.kind)
+        .map((inTheWay) => inTheWay.kind)
         .join(', ');
       const base = {
         'usual pad': phrase`Usual base pad.`,

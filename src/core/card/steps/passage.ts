@@ -35,7 +35,7 @@ const tackWords = (draft: Draft): Phrase => {
     draft.fullS[i] ? phrase`${seconds(tackOf(draft, i))} in full` : phrase`${seconds(tackOf(draft, i))}`,
   );
   const alike = new Set(times.map((words) => JSON.stringify(words))).size === 1;
-  return (alike ? times.slice(0, 1) : times).reduce((all, one) => phrase`${all}, then ${one}`);
+  return (alike ? times.slice(0, 1) : times).reduce((all, entry) => phrase`${all}, then ${entry}`);
 };
 
 /** What lower layers are tacked at, where that is not the press stage's. */
@@ -43,7 +43,7 @@ const tackHeat = ({ tack, press }: SetValues, { set }: Press): Phrase => {
   const heats = [...new Set(tack)];
   return heats.every((tempC) => tempC === press)
     ? phrase``
-    : phrase` at ${heats.map((tempC) => phrase`${setTemp(tempC, set.unit)}`).reduce((all, one) => phrase`${all}, then ${one}`)}`;
+    : phrase` at ${heats.map((tempC) => phrase`${setTemp(tempC, set.unit)}`).reduce((all, entry) => phrase`${all}, then ${entry}`)}`;
 };
 
 export const PASSAGE_STEPS: readonly StepRule[] = [

@@ -89,8 +89,8 @@ export function layWords(input: PreparedInput, { platen }: Pick<Draft, 'platen'>
 function offTheEdge({ laid }: PreparedInput): string[] {
   if (!laid.placement || !laid.plain.feasible) return [];
   const kinds = laid.placement.features
-    .filter((one) => one.heightMm >= 1.2 && (one.layer === 'this' || laid.loading === 'flat'))
-    .map((one) => one.kind);
+    .filter((feature) => feature.heightMm >= 1.2 && (feature.layer === 'this' || laid.loading === 'flat'))
+    .map((feature) => feature.kind);
   return [...new Set(kinds)];
 }
 

@@ -30,14 +30,14 @@ export interface Lettering {
 export function letteringOf({ of: { layers }, set }: { of: Pick<Card['of'], 'layers'>; set: Pick<Setting, 'mirror'> }): Lettering[] {
   const ways = [...new Set(layers.map(({ mirror }) => mirror ?? set.mirror))];
   if (ways.length <= 1) return [{ mirror: set.mirror, layers: [] }];
-  return ways.map((mirror) => ({ mirror, layers: layers.filter((one) => (one.mirror ?? set.mirror) === mirror).map(layerName) }));
+  return ways.map((mirror) => ({ mirror, layers: layers.filter((layer) => (layer.mirror ?? set.mirror) === mirror).map(layerName) }));
 }
 
 /** How every sheet of a print must look before it is laid. */
 export function letteringWords(lettering: readonly Lettering[]): Phrase {
   return lettering
     .map(({ mirror, layers }) => (layers.length === 0 ? mirrorWords(mirror) : phrase`${layers.join(', ')}: ${mirrorWords(mirror)}`))
-    .reduce((all, one) => phrase`${all} ${one}`);
+    .reduce((all, entry) => phrase`${all} ${entry}`);
 }
 
 function mirrorWords(mirror: Mirror): Phrase {
