@@ -13,7 +13,7 @@ describe('what is decided of a piece', () => {
       fc.property(inputs, fc.array(fc.nat(), { minLength: 60, maxLength: 60 }), (random, keys) => {
         const input = prepared(random);
         const shuffled = eachPhase((table) => {
-          const order = table.map((one, i) => ({ one, key: keys[i] ?? 0 }));
+          const order = table.map((decision, i) => ({ one: decision, key: keys[i] ?? 0 }));
           return order.sort((a, b) => a.key - b.key).map(({ one }) => one);
         }, DECISIONS);
         expect(decided(input, shuffled).draft).toEqual(decided(input).draft);
@@ -27,11 +27,11 @@ describe('what is decided of a piece', () => {
       const spoke: string[] = [];
       const heard = eachPhase(
         (table) =>
-          table.map((one) => ({
-            ...one,
+          table.map((decision) => ({
+            ...decision,
             decide: (own, known) => {
-              const said = one.decide(own, known);
-              if (said) spoke.push(one.field);
+              const said = decision.decide(own, known);
+              if (said) spoke.push(decision.field);
               return said;
             },
           })),

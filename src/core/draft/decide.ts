@@ -56,7 +56,7 @@ function inSteps<T extends Partial<Draft>>(press: Press, draft: T): T {
     ...(timeS !== undefined && { timeS: step(timeS) }),
     ...(prePressS && { prePressS: step(prePressS) }),
     ...(tackS && { tackS: step(tackS) }),
-    ...(fullS && { fullS: fullS.map((one) => one && step(one)) }),
+    ...(fullS && { fullS: fullS.map((entry) => entry && step(entry)) }),
     ...(embossTackS && { embossTackS: step(embossTackS) }),
     ...(finish && { finish: { ...finish, timeS: step(finish.timeS) } }),
   };
@@ -78,10 +78,10 @@ export function decided(input: PreparedInput, decisions: Decisions = DECISIONS):
   ): Known & Own<Settled, Known> => {
     const ranked: Partial<Settled>[] = RANKS.map(() => ({}));
     for (const { field, rank, decide } of table) {
-      const one = decide(input, known);
-      if (!one) continue;
-      Object.assign(ranked[RANKS.indexOf(rank)] ?? {}, one.set);
-      reasons.push({ field, source: one.source, says: one.says });
+      const entry = decide(input, known);
+      if (!entry) continue;
+      Object.assign(ranked[RANKS.indexOf(rank)] ?? {}, entry.set);
+      reasons.push({ field, source: entry.source, says: entry.says });
     }
     return Object.assign({}, known, usual, ...ranked);
   };

@@ -84,7 +84,7 @@ export interface Draft extends Timed {
 
 /** The press stage of the sheet as it holds for this piece. */
 export function pressOf(draft: { sheet: SheetFor }): SheetStage {
-  const stage = draft.sheet.stages.find((one) => one.kind === 'press');
+  const stage = draft.sheet.stages.find((stage) => stage.kind === 'press');
   if (!stage) throw new TypeError('a product without a press stage never went through its schema');
   return stage;
 }
@@ -102,7 +102,7 @@ export const tackBand = ({ under, fullS, band }: Pick<Arranged, 'under' | 'fullS
   fullS[i] ? (under[i]?.press.pressure.band ?? band) : band;
 
 export const sheetStage = (draft: { sheet: SheetFor }, kind: SheetStage['kind']): SheetStage | null =>
-  draft.sheet.stages.find((one) => one.kind === kind) ?? null;
+  draft.sheet.stages.find((stage) => stage.kind === kind) ?? null;
 
 /** Thickness of the whole piece under the platen, mm. */
 export const thicknessOf = ({ blank, fabric }: Pick<ResolveInput, 'blank' | 'fabric'>): number => blank.thicknessMm ?? fabric.thicknessMm;

@@ -50,10 +50,10 @@ describe('over random shops', () => {
   };
   it('none puts a piece on Hold that was not, and what was chosen for the print stands', () => {
     fc.assert(
-      fc.property(wanted, (one) => {
-        const [plain, kept] = [judge(prepared(keeping(one.input))), judge(prepared(both(one)))];
+      fc.property(wanted, (entry) => {
+        const [plain, kept] = [judge(prepared(keeping(entry.input))), judge(prepared(both(entry)))];
         if (plain.lamp.state !== 'hold') expect(kept.lamp.state).not.toBe('hold');
-        const { timeS, setC } = one.input.print.choices;
+        const { timeS, setC } = entry.input.print.choices;
         if (timeS !== undefined) expect(kept.draft.timeS).toBe(plain.draft.timeS);
         if (setC !== undefined) expect(kept.set.tempC).toBe(plain.set.tempC);
       }),

@@ -8,7 +8,7 @@ const obstruction = (kind: Obstruction['kind'], heightMm: number): Obstruction =
 const ZIPPED = { obstructions: [obstruction('zip', 4), obstruction('seam', 2)] };
 const input = (change: Partial<Parameters<typeof inputOf>[0]> = {}): LaidInput =>
   inputOf({ says: 'a piece', on: 'cotton-tee', with: 'cut-film', item: { size: 'M' }, ...change });
-const kinds = ({ inTheWay }: Laid) => inTheWay.map((one) => one.kind);
+const kinds = ({ inTheWay }: Laid) => inTheWay.map((inTheWay) => inTheWay.kind);
 
 describe('how a piece is laid for its print', () => {
   it('threaded over the base, its collar off the back edge, with the room it may slip', () => {

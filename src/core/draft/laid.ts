@@ -59,7 +59,7 @@ export interface LaidInput {
 
 /** Platen in use, mm. */
 export function platenOf({ print, press }: Pick<LaidInput, 'print' | 'press'>): Sides {
-  const swapped = press.swapPlatens.find((one) => one.id === print.choices.platenId);
+  const swapped = press.swapPlatens.find((platen) => platen.id === print.choices.platenId);
   return swapped ?? press.platen;
 }
 
@@ -89,9 +89,13 @@ function placed({ print, item, blank, house }: LaidInput): Pick<Laid, 'placement
 
 /** What a fit is asked with, on one platen. */
 function askOf({ print, press, maps, house, fabric, blank }: LaidInput, placement: Placement, platen: Sides, threaded: boolean): FitAsk {
-  const map = maps?.find((one) => one.pressId === press.id && one.platen === (print.choices.platenId ?? 'upper'));
+  const map = maps?.find((map) => map.pressId === press.id && map.platen === (print.choices.platenId ?? 'upper'));
   // a cap press is shaped to its piece but for the brim, and an iron is held only where the art is
-  const met = isHandHeld(press) ? [] : press.kind === 'cap' ? placement.features.filter((one) => one.kind === 'brim') : placement.features;
+  const met = isHandHeld(press)
+    ? []
+    : press.kind === 'cap'
+      ? placement.features.filter((feature) => feature.kind === 'brim')
+      : placement.features;
   const { base } = print.choices;
   return {
     art: placement.box,
@@ -148,7 +152,7 @@ function workedOut(input: LaidInput): Laid {
   };
   const stuck = !plain.feasible && plain.inTheWay.length > 0;
   const smaller =
-    stuck && print.choices.base === undefined ? press.swapPlatens.find((one) => smallerWorks(input, placement, one)) : undefined;
+    stuck && print.choices.base === undefined ? press.swapPlatens.find((platen) => smallerWorks(input, placement, platen)) : undefined;
   const loose =
     press.kind === 'cap'
       ? []
@@ -197,7 +201,7 @@ const answers = remembered<Laid>(4000);
 export function laidOf(input: LaidInput): Laid {
   const { print, item, blank, fabric, press, house, maps } = input;
   const { position, widthMm, heightMm, moved, lay, crossesSeam, choices } = print;
-  const cold = maps?.filter((one) => one.pressId === press.id).map((one) => [one.platen, one.cold.map(({ xMm, yMm }) => [xMm, yMm])]);
+  const cold = maps?.filter((map) => map.pressId === press.id).map((map) => [map.platen, map.cold.map(({ xMm, yMm }) => [xMm, yMm])]);
   const key = JSON.stringify([
     [position, widthMm, heightMm, moved, lay, crossesSeam, choices.platenId, choices.base],
     [item.size, blank.kind, blank.cut, blank.face, blank.obstructions],

@@ -20,14 +20,14 @@ export const mapOf = ({ maps, press, print }: Pick<ResolveInput, 'maps' | 'press
 
 /** A surface as it is known on a later day. */
 function later(surface: Surface, { press, uses }: ResolveInput, from: string, to: string): Surface {
-  const since = (on: string) => uses?.find((one) => one.pressId === press.id && one.on === on)?.closings ?? 0;
+  const since = (on: string) => uses?.find((use) => use.pressId === press.id && use.on === on)?.closings ?? 0;
   return aged(surface, { days: daysBetween(from, to), closings: Math.max(0, since(from) - since(to)) });
 }
 
 /** A surface that was measured on a day, as it is known today: a quick check made since then tells how far it has wandered. */
 function asKnown(input: ResolveInput, surface: Surface, platen: string, on: string): Surface {
   const { press, today, checks } = input;
-  const check = checks?.find((one) => one.pressId === press.id && one.platen === platen && one.on >= on);
+  const check = checks?.find((check) => check.pressId === press.id && check.platen === platen && check.on >= on);
   const checked = check ? afterCheck(surface, later(surface, input, on, check.on), check) : surface;
   return today === undefined ? checked : later(checked, input, check?.on ?? on, today);
 }
@@ -35,7 +35,7 @@ function asKnown(input: ResolveInput, surface: Surface, platen: string, on: stri
 /** The lower platen as surveyed: split heat is judged by it. */
 function lowerAsMeasured(input: ResolveInput, art: Area): Press {
   const { maps, press } = input;
-  const map = maps?.find((one) => one.pressId === press.id && one.platen === 'lower');
+  const map = maps?.find((map) => map.pressId === press.id && map.platen === 'lower');
   if (!map || !press.lower) return press;
   const { offsetK, spreadK } = asKnown(input, surfaceOver(map, art), 'lower', map.on);
   return { ...press, lower: { ...press.lower, offsetK, spreadK } };

@@ -24,7 +24,7 @@ describe('a card as the heat model sees it', () => {
     ]);
     expect(roles(input({ under: ['cut-film'] })).filter((role) => role === 'transfer')).toHaveLength(2);
     const water = (humidity: number) =>
-      pieceOf(input({ humidity }), draftOf(input({ humidity }))).stack.find((one) => one.waterKgM2)?.waterKgM2 ?? 0;
+      pieceOf(input({ humidity }), draftOf(input({ humidity }))).stack.find((candidate) => candidate.waterKgM2)?.waterKgM2 ?? 0;
     expect(water(85)).toBeGreaterThan(1.3 * water(50));
   });
   it('both panels lie under the heat when the garment is laid flat', () => {

@@ -12,7 +12,7 @@ export const ASKED: readonly Decision<object, Asked>[] = [
     decide: ({ product, fabric }) => {
       const group = groupOf(fabric);
       return given(
-        product.overrides.some((one) => one.fabricGroup === group),
+        product.overrides.some((override) => override.fabricGroup === group),
         () => ({ set: { group }, source: SHEET, says: phrase`The sheet of ${product.name} has settings of its own for ${group}.` }),
       );
     },
@@ -23,8 +23,8 @@ export const ASKED: readonly Decision<object, Asked>[] = [
     rank: 'usual',
     decide: ({ product, print }) => {
       const colour = colourOf(print);
-      const group = product.colours.find((one) => one.name === colour)?.group;
-      return given(group !== undefined && product.overrides.some((one) => one.colourGroup === group), () => ({
+      const group = product.colours.find((candidate) => candidate.name === colour)?.group;
+      return given(group !== undefined && product.overrides.some((override) => override.colourGroup === group), () => ({
         set: { colour },
         source: SHEET,
         says: phrase`The sheet of ${product.name} has settings of its own for ${group ?? ''} colours; ${colour ?? ''} is one.`,
@@ -38,7 +38,7 @@ export const ASKED: readonly Decision<object, Asked>[] = [
     decide: ({ print, product }) => {
       const name = print.choices.alternative;
       return given(
-        product.alternatives.some((one) => one.name === name),
+        product.alternatives.some((alternative) => alternative.name === name),
         () => ({
           set: { alternative: name },
           source: 'operator',

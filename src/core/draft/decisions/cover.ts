@@ -88,7 +88,7 @@ export const COVERS: readonly Decision<Sheeted, Arranged>[] = [
     decide: (input) => {
       const { product, house, laid } = input;
       const high = obstructionsUnder(input);
-      const words = high.map((one) => one.kind).join(' and ');
+      const words = high.map((inTheWay) => inTheWay.kind).join(' and ');
       // a platen of the press that needs nothing under the print comes before a pillow: it is offered as a way out
       if (high.length === 0 || byHouse(house, 'obstruction', { pillow: false, raise: false, 'hang off': true }) || laid.smaller)
         return null;

@@ -20,7 +20,7 @@ export const LAYING: readonly Decision<Sheeted, Arranged>[] = [
     field: 'base',
     rank: 'operator',
     decide: ({ press, print: { choices } }) => {
-      const platen = press.swapPlatens.find((one) => one.id === choices.platenId);
+      const platen = press.swapPlatens.find((platen) => platen.id === choices.platenId);
       return platen
         ? {
             set: { platen: { name: platen.name, widthMm: platen.widthMm, heightMm: platen.heightMm } },
@@ -96,7 +96,7 @@ export const LAYING: readonly Decision<Sheeted, Arranged>[] = [
     rank: 'piece',
     decide: (input) => {
       const { laid, item, press, house, print } = input;
-      const platen = press.swapPlatens.find((one) => one.id === print.choices.platenId);
+      const platen = press.swapPlatens.find((platen) => platen.id === print.choices.platenId);
       return given(
         isLoadedByHouse(input) && byHouse(house, 'loading', { threaded: true, flat: false, turned: false }) && laid.tooWideToThread,
         () => ({

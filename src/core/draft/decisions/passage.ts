@@ -159,7 +159,7 @@ export const PASSAGE: readonly Decision<Sheeted, Arranged>[] = [
       const hot = known.under.filter(({ press }) => press.tempC.min > last);
       // seconds chosen for this print are the operator's word
       return given(hot.length > 0 && ownSeconds(input, 'tack') === null, () => ({
-        set: { fullS: known.under.map((one) => (hot.includes(one) ? one.press.timeS.nominal : null)) },
+        set: { fullS: known.under.map((underLayer) => (hot.includes(underLayer) ? underLayer.press.timeS.nominal : null)) },
         source: SHEET,
         says: phrase`The last press is too cool for ${hot.map(({ product }) => product.name).join(' and ')}: pressed in full first, at its own heat, and bears what comes after.`,
       }));
