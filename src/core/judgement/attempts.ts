@@ -118,7 +118,7 @@ export function nextAttempt(before: Tried | null, tried: Tried, law: Law): Outco
   if (kept.length === 0 && !tested) return { stands, next: null };
   const said: Reason[] = [
     ...(tested ? [{ field: 'temperature' as const, source: 'blank' as const, says: testedLeftOut(tested, input) }] : []),
-    ...kept.map((one) => leftOutReason(one, input)),
+    ...kept.map((entry) => leftOutReason(entry, input)),
   ];
   const bare = { ...input, house: kept.reduce(withoutSetting, input.house), ...(tested && { tested: [] }) };
   return { stands, next: attemptOf(bare, law, said) };

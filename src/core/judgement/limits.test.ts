@@ -2,8 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { type Case, inputOf } from '../../../test/trade/check';
 import { resolve } from '../card';
 
-const boundOf = (one: Omit<Case, 'says'>, side: string) => {
-  const bound = resolve(inputOf({ says: side, ...one })).window.bounds.find((b) => b.side === side);
+const boundOf = (entry: Omit<Case, 'says'>, side: string) => {
+  const bound = resolve(inputOf({ says: side, ...entry })).window.bounds.find((b) => b.side === side);
   if (!bound) throw new TypeError(`no bound ${side}`);
   return bound.surfaceC;
 };

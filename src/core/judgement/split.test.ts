@@ -45,8 +45,8 @@ describe('split heat over random shops', () => {
         const lower = input.press.lower;
         if (!lower) return;
         const wider = { ...input, press: { ...input.press, lower: { ...lower, spreadK: lower.spreadK + more } } };
-        const rank = (one: typeof input) => {
-          const { window, set } = resolve(one);
+        const rank = (entry: typeof input) => {
+          const { window, set } = resolve(entry);
           return STATE_RANK[worstAt(window, window.bounds, set.tempC)];
         };
         // what is expected inside grows less sure; what is expected outside is Hold either way

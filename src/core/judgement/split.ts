@@ -167,9 +167,9 @@ function readBetween(asked: Asked): (lowerSetC: number) => Row {
     const share = (lowerSetC - minC) / stepK - at;
     const [low, high] = [rows[at], rows[at + 1]] as [Row, Row];
     const between = (a: number, b: number) => a + share * (b - a);
-    const bounds = low.bounds.map((one, i) => {
+    const bounds = low.bounds.map((bound, i) => {
       const next = high.bounds[i] as BareBound;
-      return { ...one, surfaceC: between(one.surfaceC, next.surfaceC), sdK: between(one.sdK, next.sdK) };
+      return { ...bound, surfaceC: between(bound.surfaceC, next.surfaceC), sdK: between(bound.sdK, next.sdK) };
     });
     return { doseC: between(low.doseC, high.doseC), bounds };
   };
@@ -185,7 +185,7 @@ function lowerSteps({ set: { unit, step } }: Press, { minC, maxC }: Lower): numb
 
 /** A set value of the lower platen as its press can be given it, °C. */
 const lowerSettable = (press: Press, lower: Lower, setC: number): number =>
-  lowerSteps(press, lower).reduce((best, one) => (Math.abs(one - setC) < Math.abs(best - setC) ? one : best));
+  lowerSteps(press, lower).reduce((best, step) => (Math.abs(step - setC) < Math.abs(best - setC) ? step : best));
 
 /** Of pairs of so little more risk than the least, the one with the coolest face is taken. */
 const COOLER_RISK = 1.5;

@@ -13,7 +13,7 @@ const STRETCHY_PERCENT = 30;
 const BRIDGES_PILE_MM = 0.3;
 
 /** Finishes that refuse ordinary adhesive: an unknown one may be any of them. */
-const FINISHES = COATINGS.filter((one) => one !== 'none' && one !== 'unknown');
+const FINISHES = COATINGS.filter((coating) => coating !== 'none' && coating !== 'unknown');
 
 export const FABRIC_RULES: readonly Rule[] = [
   {
@@ -36,7 +36,7 @@ export const FABRIC_RULES: readonly Rule[] = [
     level: 'care',
     met: ({ fabric, product, blank }) =>
       when(
-        fabric.coating === 'unknown' && !FINISHES.every((one) => product.madeFor.includes(one)) && !testPieceHeld(blank, product.id),
+        fabric.coating === 'unknown' && !FINISHES.every((finish) => product.madeFor.includes(finish)) && !testPieceHeld(blank, product.id),
         () => phrase`The finish of ${fabric.name} is unknown: press a test piece and pull at it before the first good one.`,
       ),
   },
@@ -177,7 +177,7 @@ export const FABRIC_RULES: readonly Rule[] = [
     met: ({ print, product }) => {
       const colour = print.layers.find((layer) => layer.productId === product.id)?.colour;
       return when(
-        colour !== undefined && product.colours.length > 0 && !product.colours.some((one) => one.name === colour),
+        colour !== undefined && product.colours.length > 0 && !product.colours.some((candidate) => candidate.name === colour),
         () => phrase`The sheet of ${product.name} lists no ${colour ?? ''}: its settings for that colour are not known.`,
       );
     },
@@ -197,7 +197,7 @@ export const FABRIC_RULES: readonly Rule[] = [
     field: 'art',
     level: 'care',
     met: ({ blank, product, press }) => {
-      const gone = [blank, product, press].find((one) => one.retiredOn !== undefined);
+      const gone = [blank, product, press].find((candidate) => candidate.retiredOn !== undefined);
       return when(gone !== undefined, () => phrase`${gone?.name ?? ''} was taken off the shelf on ${gone?.retiredOn ?? ''}.`);
     },
   },

@@ -43,7 +43,7 @@ export const HARD_RULES: readonly Rule[] = [
     met: ({ blank, print, fabric }) =>
       when(
         (fabric.substrate === 'glass' || fabric.substrate === 'mirror') &&
-          blank.obstructions.some((one) => one.kind === 'hanging hole' && one.at.includes(print.position)),
+          blank.obstructions.some((obstruction) => obstruction.kind === 'hanging hole' && obstruction.at.includes(print.position)),
         () => phrase`The hanging hole lies in the print: the sheet bridges it and tears as it is peeled. Cut the sheet out round it first.`,
       ),
   },

@@ -12,7 +12,7 @@ const MOST_LAYERS = 3;
 function liesUnder(layers: readonly PrintLayer[], lower: number): boolean {
   const order = pressingOrder(layers) ?? layers;
   const reaches = (from: PrintLayer | undefined): boolean =>
-    from?.over.some((key) => key === order[lower]?.key || reaches(order.find((one) => one.key === key))) ?? false;
+    from?.over.some((key) => key === order[lower]?.key || reaches(order.find((candidate) => candidate.key === key))) ?? false;
   return reaches(order.at(-1));
 }
 
@@ -35,7 +35,7 @@ export const LAYER_RULES: readonly Rule[] = [
     field: 'layers',
     level: 'hold',
     met: ({ under, product }) => {
-      const wrong = under.length > 0 ? [...under, product].find((one) => one.layer === 'alone') : undefined;
+      const wrong = under.length > 0 ? [...under, product].find((candidate) => candidate.layer === 'alone') : undefined;
       return when(
         wrong !== undefined,
         () => phrase`${wrong?.name ?? ''} (${wrong ? familyOf(wrong).name : ''}) is not made to be layered.`,

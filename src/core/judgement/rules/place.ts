@@ -7,7 +7,7 @@ import { type Rule, when } from './rule';
 
 /** `the zip`, `the zip and seam`, `the zip, seam and collar`, with the verb that goes with as many. */
 function inTheWay(input: PreparedInput): { things: string; come: string; hold: string } {
-  const kinds = obstructionsUnder(input).map((one) => one.kind);
+  const kinds = obstructionsUnder(input).map((inTheWay) => inTheWay.kind);
   const many = kinds.length > 1;
   const things = many ? `${kinds.slice(0, -1).join(', ')} and ${kinds.at(-1) ?? ''}` : (kinds[0] ?? '');
   return { things, come: many ? 'come' : 'comes', hold: many ? 'hold' : 'holds' };
@@ -17,13 +17,14 @@ function inTheWay(input: PreparedInput): { things: string; come: string; hold: s
 function settled({ laid }: PreparedInput, { base, raised }: Draft): boolean {
   if (!laid || laid.inTheWay.length === 0) return true;
   const loose = laid.plain.feasible;
-  if (base === 'pillow') return loose ? laid.inTheWay.every((one) => one.heightMm <= PILLOW_SINKS_MM) : laid.pillow?.feasible === true;
+  if (base === 'pillow')
+    return loose ? laid.inTheWay.every((inTheWay) => inTheWay.heightMm <= PILLOW_SINKS_MM) : laid.pillow?.feasible === true;
   return raised && (loose || laid.pad?.feasible === true);
 }
 
 /** What of a kind speaks against the place. */
 const found = ({ laid }: PreparedInput, level: PlaceFinding['level']): PlaceFinding | undefined =>
-  laid.placement?.findings.find((one) => one.level === level);
+  laid.placement?.findings.find((finding) => finding.level === level);
 
 function placeWords({ print, blank }: PreparedInput, { fault, about, mm: figure }: PlaceFinding): Phrase {
   switch (fault) {

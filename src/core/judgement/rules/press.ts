@@ -38,7 +38,7 @@ export const PRESS_RULES: readonly Rule[] = [
     level: 'care',
     met: (input, draft) => {
       const { press } = input;
-      const slips = input.slips?.find((one) => one.pressId === press.id);
+      const slips = input.slips?.find((slip) => slip.pressId === press.id);
       return when(pressureSetting(press, draft.band, touchingArea(input, draft)).sure === 'guess', () =>
         isHandHeld(press)
           ? phrase`${press.name} has no pressure reading: lean on it evenly and look at the first piece closely.`
@@ -205,7 +205,7 @@ export const PRESS_RULES: readonly Rule[] = [
     level: 'hold',
     met: ({ print: { choices }, press }) =>
       when(
-        choices.platenId !== undefined && !press.swapPlatens.some((one) => one.id === choices.platenId),
+        choices.platenId !== undefined && !press.swapPlatens.some((platen) => platen.id === choices.platenId),
         () => phrase`${press.name} has no such platen to put in.`,
       ),
   },
@@ -254,7 +254,7 @@ export const PRESS_RULES: readonly Rule[] = [
     level: 'hold',
     met: ({ item, blank, fabric }) => {
       const own = thicknessOf({ blank, fabric });
-      const other = item.together.find((one) => Math.abs(one.thicknessMm - own) > SAME_THICKNESS_MM);
+      const other = item.together.find((candidate) => Math.abs(candidate.thicknessMm - own) > SAME_THICKNESS_MM);
       if (other)
         return phrase`${blank.name} (${mm(own)}) and ${other.name} (${mm(other.thicknessMm)}) in one closing: the thicker takes all the pressure. One thickness a closing.`;
       return when(

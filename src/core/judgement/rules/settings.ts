@@ -10,8 +10,8 @@ import { type Rule, when } from './rule';
 function aidsNeeded({ cover, prePressCover, marry, finish, base, pad }: Draft): Aid['serves'][] {
   const needed: Aid['serves'][] = [];
   const covers = [cover, prePressCover, marry && marry.cover !== 'avoid' ? marry.coverKind : null, finish?.cover ?? null];
-  for (const one of covers) {
-    const aid = one && coverAid(one);
+  for (const cover of covers) {
+    const aid = cover && coverAid(cover);
     if (aid) needed.push(aid);
   }
   if (base !== 'usual pad') needed.push(base);
@@ -69,7 +69,7 @@ export const SETTING_RULES: readonly Rule[] = [
     level: 'hold',
     met: ({ print: { choices }, product }) =>
       when(
-        choices.alternative !== undefined && !product.alternatives.some((one) => one.name === choices.alternative),
+        choices.alternative !== undefined && !product.alternatives.some((alternative) => alternative.name === choices.alternative),
         () => phrase`The sheet of ${product.name} has no alternative called ${choices.alternative ?? ''}.`,
       ),
   },
@@ -149,8 +149,8 @@ export const SETTING_RULES: readonly Rule[] = [
     level: 'care',
     met: ({ aids }, draft) => {
       const found = aidsNeeded(draft).flatMap((serves) => aidFor(aids, serves) ?? []);
-      const swapped = found.find((one) => one.instead !== null);
-      const worn = found.find((one) => one.aid.wear === 'worn');
+      const swapped = found.find((foundAid) => foundAid.instead !== null);
+      const worn = found.find((foundAid) => foundAid.aid.wear === 'worn');
       if (swapped) return phrase`${swapped.instead?.name ?? ''} is spent; ${swapped.aid.name} stands in for it. Watch the first piece.`;
       return when(
         worn !== undefined,
