@@ -35,7 +35,7 @@ export function contradiction(before: PlatenMap, after: PlatenMap, since: { days
     return earlier ? [{ i, byK: node.meanK - earlier.meanK, sdK: Math.hypot(node.sdK, earlier.sdK, driftK) }] : [];
   });
   const worst = differences.reduce<(typeof differences)[number] | null>(
-    (most, one) => (most === null || Math.abs(one.byK / one.sdK) > Math.abs(most.byK / most.sdK) ? one : most),
+    (most, difference) => (most === null || Math.abs(difference.byK / difference.sdK) > Math.abs(most.byK / most.sdK) ? difference : most),
     null,
   );
   if (!worst || Math.abs(worst.byK / worst.sdK) < NO_CHANCE) return null;

@@ -42,7 +42,8 @@ describe('a line', () => {
       fc.property(fc.array(fc.oneof(fc.string(), fc.json(), fc.constant(probe()), fc.constant(press()))), (lines) => {
         const board = new DeviceBoard();
         for (const [i, line] of lines.entries()) board.hear(line, 1000 + i);
-        for (const one of board.view(1000 + lines.length)) expect(one.reading !== null && one.state !== 'live').toBe(false);
+        for (const deviceView of board.view(1000 + lines.length))
+          expect(deviceView.reading !== null && deviceView.state !== 'live').toBe(false);
       }),
     );
   });
@@ -92,7 +93,7 @@ describe('the board', () => {
     for (let i = 0; i < 500; i++) board.hear(probe({ device: `probe-${i}` }), 1000);
     expect(board.view(1000)).toHaveLength(40);
     for (let i = 0; i < 100_000; i++) board.hear(press({ device: 'probe-1', at: i }), 1000 + i);
-    expect(board.view(101_000).filter((one) => one.state === 'live').length).toBe(1);
+    expect(board.view(101_000).filter((deviceView) => deviceView.state === 'live').length).toBe(1);
   });
 });
 

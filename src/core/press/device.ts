@@ -105,10 +105,10 @@ export class DeviceBoard {
   hear(line: string, now: number): string | null {
     const read = readDeviceLine(line);
     if ('nonsense' in read) {
-      const one = this.find(read.device !== null && Device.safeParse(read.device).success ? read.device : 'unknown', now);
-      if (one) {
-        one.fault = read.nonsense;
-        one.heardAt = now;
+      const entry = this.find(read.device !== null && Device.safeParse(read.device).success ? read.device : 'unknown', now);
+      if (entry) {
+        entry.fault = read.nonsense;
+        entry.heardAt = now;
       }
       return null;
     }
@@ -142,13 +142,13 @@ export class DeviceBoard {
     return gone !== undefined && this.heard.delete(gone[0]);
   }
 
-  private remember(one: Heard, now: number, readC: number): void {
-    const last = one.history.at(-1);
+  private remember(heard: Heard, now: number, readC: number): void {
+    const last = heard.history.at(-1);
     // a clock set back makes what was kept worthless
-    if (last && last.at > now) one.history = [];
+    if (last && last.at > now) heard.history = [];
     if (last && now - last.at < KEEP_EVERY_MS && last.at <= now) return;
-    one.history.push({ at: now, readC });
-    while ((one.history[0]?.at ?? now) < now - KEEP_FOR_MS) one.history.shift();
+    heard.history.push({ at: now, readC });
+    while ((heard.history[0]?.at ?? now) < now - KEEP_FOR_MS) heard.history.shift();
   }
 
   view(now: number): DeviceView[] {

@@ -41,9 +41,9 @@ const KINDS = 6;
 function bySpread(found: readonly Found[]): Found[][] {
   const kinds: Found[][] = Array.from({ length: KINDS }, () => []);
   let before = 0;
-  for (const one of [...found].sort((a, b) => a.half - b.half)) {
-    kinds[Math.min(KINDS - 1, Math.floor(KINDS * (before + one.weight / 2)))]?.push(one);
-    before += one.weight;
+  for (const entry of [...found].sort((a, b) => a.half - b.half)) {
+    kinds[Math.min(KINDS - 1, Math.floor(KINDS * (before + entry.weight / 2)))]?.push(entry);
+    before += entry.weight;
   }
   return kinds.filter((kind) => kind.length > 0);
 }
@@ -93,16 +93,16 @@ export function foreseen(
         found.push({ weight, tenths, half: (tenths.hottest.meanK - tenths.coolest.meanK) / 2 });
       }
     });
-    const half = found.reduce((sum, one) => sum + one.weight * one.half, 0);
+    const half = found.reduce((sum, found) => sum + found.weight * found.half, 0);
     return bySpread(found).map((alike): Foreseen => {
-      const weight = alike.reduce((sum, one) => sum + one.weight, 0);
-      const mean = (of: (one: Found) => number) => alike.reduce((sum, one) => sum + (one.weight / weight) * of(one), 0);
+      const weight = alike.reduce((sum, found) => sum + found.weight, 0);
+      const mean = (of: (found: Found) => number) => alike.reduce((sum, found) => sum + (found.weight / weight) * of(found), 0);
       return {
         weight,
         coolestK: Math.sqrt(mean(({ tenths }) => tenths.coolest.sdK ** 2)),
         hottestK: Math.sqrt(mean(({ tenths }) => tenths.hottest.sdK ** 2)),
         mostK: Math.sqrt(mean(({ tenths }) => tenths.most.sdK ** 2)),
-        unevenK: mean((one) => one.half) - half,
+        unevenK: mean((found) => found.half) - half,
       };
     });
   });

@@ -68,8 +68,8 @@ export function readPaperPull(pulls: Record<Corner, Pull>): PaperPull {
   const loosest = PULLS[least] as Pull;
   const { low, high } = PULL_KPA[loosest];
   const side =
-    SIDES.find((one) => {
-      const on = CORNERS.filter((corner) => corner.includes(one));
+    SIDES.find((side) => {
+      const on = CORNERS.filter((corner) => corner.includes(side));
       return loose.length === on.length && on.every((corner) => loose.includes(corner));
     }) ?? null;
   return { lowKPa: low, highKPa: high, words: WORDS[loosest], parallel: least === most, loose, side };

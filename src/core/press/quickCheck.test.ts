@@ -115,7 +115,7 @@ describe('a quick check', () => {
 describe('two surveys of one platen', () => {
   const later = (change: (place: { xMm: number; yMm: number }) => number) =>
     platenMap(
-      { ...survey, id: 'survey-b', readings: survey.readings.map((one) => ({ ...one, readC: one.readC + change(one) })) },
+      { ...survey, id: 'survey-b', readings: survey.readings.map((reading) => ({ ...reading, readC: reading.readC + change(reading) })) },
       PLATEN,
       '2026-03-01',
     );

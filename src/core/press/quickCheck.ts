@@ -48,7 +48,7 @@ export function checkFound(check: QuickCheck, map: PlatenMap, on: string): Found
     pressId: check.pressId,
     platen: check.platen,
     on,
-    differenceK: differences.reduce((sum, one) => sum + one, 0) / Math.max(1, differences.length),
+    differenceK: differences.reduce((sum, difference) => sum + difference, 0) / Math.max(1, differences.length),
     sdK: Math.hypot(commonK, scatterK / Math.sqrt(Math.max(1, differences.length))),
   };
 }

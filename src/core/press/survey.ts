@@ -72,7 +72,9 @@ const LEAST_PLACES = 4;
 /** Places count as one line when none is further from it than this share of their extent. */
 const LINE_SHARE = 0.1;
 
-const placesOf = (readings: readonly Place[]): Place[] => [...new Map(readings.map((one) => [`${one.xMm} ${one.yMm}`, one])).values()];
+const placesOf = (readings: readonly Place[]): Place[] => [
+  ...new Map(readings.map((reading) => [`${reading.xMm} ${reading.yMm}`, reading])).values(),
+];
 
 /** Why the places measured make no map; null when they do. */
 export function coverageFault(readings: readonly Place[]): string | null {
@@ -86,7 +88,7 @@ export function coverageFault(readings: readonly Place[]): string | null {
   );
   const [dx, dy] = [far.xMm - first.xMm, far.yMm - first.yMm];
   const length = Math.hypot(dx, dy);
-  const off = Math.max(...places.map((one) => Math.abs((one.xMm - first.xMm) * dy - (one.yMm - first.yMm) * dx) / length));
+  const off = Math.max(...places.map((place) => Math.abs((place.xMm - first.xMm) * dy - (place.yMm - first.yMm) * dx) / length));
   return off < LINE_SHARE * length ? 'All the places lie on one line: measure to both sides of it too.' : null;
 }
 
@@ -116,7 +118,7 @@ export function oddReading(
   instrument: Instrument,
 ): { kind: 'far from the setting' | 'unlike the others'; byK: number } | null {
   const off = reading.readC - reading.setC;
-  const others = before.filter((one) => one.setC === reading.setC).map((one) => one.readC - one.setC);
+  const others = before.filter((candidate) => candidate.setC === reading.setC).map((entry) => entry.readC - entry.setC);
   if (others.length >= 2) {
     const sorted = [...others].sort((a, b) => a - b);
     const middle = sorted[Math.floor(sorted.length / 2)] as number;

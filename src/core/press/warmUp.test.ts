@@ -96,8 +96,8 @@ describe('refined from logged times', () => {
       lossWK: fc.constant(null),
     });
     fc.assert(
-      fc.property(heaters, fc.array(any, { maxLength: 6 }), (one, times) => {
-        expect(HeaterSchema.safeParse(refined(one, times)).success).toBe(true);
+      fc.property(heaters, fc.array(any, { maxLength: 6 }), (entry, times) => {
+        expect(HeaterSchema.safeParse(refined(entry, times)).success).toBe(true);
       }),
     );
   });
