@@ -39,13 +39,16 @@ function packed(w: number, h: number, a: number, b: number): number {
 function sound(laid: readonly LaidPiece[], room: { widthMm: number; heightMm: number }, piece: SmallPiece, gap: number): boolean {
   const sides = ({ turned }: LaidPiece) => (turned ? [piece.heightMm, piece.widthMm] : [piece.widthMm, piece.heightMm]) as [number, number];
   const near = 1e-4;
-  return laid.every((one, i) => {
-    const [w, h] = sides(one);
-    if (Math.abs(one.xMm) + w / 2 > room.widthMm / 2 + near || Math.abs(one.yMm) + h / 2 > room.heightMm / 2 + near) return false;
+  return laid.every((laidPiece, i) => {
+    const [w, h] = sides(laidPiece);
+    if (Math.abs(laidPiece.xMm) + w / 2 > room.widthMm / 2 + near || Math.abs(laidPiece.yMm) + h / 2 > room.heightMm / 2 + near)
+      return false;
     return laid.slice(i + 1).every((other) => {
       const [ow, oh] = sides(other);
-      if (piece.round) return Math.hypot(one.xMm - other.xMm, one.yMm - other.yMm) >= piece.widthMm + gap - near;
-      return Math.abs(one.xMm - other.xMm) >= (w + ow) / 2 + gap - near || Math.abs(one.yMm - other.yMm) >= (h + oh) / 2 + gap - near;
+      if (piece.round) return Math.hypot(laidPiece.xMm - other.xMm, laidPiece.yMm - other.yMm) >= piece.widthMm + gap - near;
+      return (
+        Math.abs(laidPiece.xMm - other.xMm) >= (w + ow) / 2 + gap - near || Math.abs(laidPiece.yMm - other.yMm) >= (h + oh) / 2 + gap - near
+      );
     });
   });
 }
@@ -93,13 +96,22 @@ describe('pieces of one closing', () => {
         expect(some).toHaveLength(Math.min(all.length, wanted));
         expect(sound(some, room, piece, 5)).toBe(true);
         if (some.length === 0 || some.length === all.length) return;
-        const mean = (list: LaidPiece[], of: (one: LaidPiece) => number) => list.reduce((sum, one) => sum + of(one), 0) / list.length;
+        const mean = (list: LaidPiece[], of: (laidPiece: LaidPiece) => number) =>
+          list.reduce((sum, laidPiece) => sum + of(laidPiece), 0) / list.length;
         // either the weight lies in the middle, or a piece meets the edge on the way there
         for (const [of, side, along] of [
-          [(one: LaidPiece) => one.xMm, room.widthMm, (one: LaidPiece) => (one.turned ? piece.heightMm : piece.widthMm)],
-          [(one: LaidPiece) => one.yMm, room.heightMm, (one: LaidPiece) => (one.turned ? piece.widthMm : piece.heightMm)],
+          [
+            (laidPiece: LaidPiece) => laidPiece.xMm,
+            room.widthMm,
+            (laidPiece: LaidPiece) => (laidPiece.turned ? piece.heightMm : piece.widthMm),
+          ],
+          [
+            (laidPiece: LaidPiece) => laidPiece.yMm,
+            room.heightMm,
+            (laidPiece: LaidPiece) => (laidPiece.turned ? piece.widthMm : piece.heightMm),
+          ],
         ] as const) {
-          const meets = some.some((one) => Math.abs(Math.abs(of(one)) + along(one) / 2 - side / 2) < 1e-4);
+          const meets = some.some((laidPiece) => Math.abs(Math.abs(of(laidPiece)) + along(laidPiece) / 2 - side / 2) < 1e-4);
           expect(meets || Math.abs(mean(some, of)) < 1e-6).toBe(true);
         }
       }),
@@ -108,6 +120,6 @@ describe('pieces of one closing', () => {
     const coaster = { shape: 'round' as const, neck: 'round' as const, measures: { width: 100 }, taken: true };
     const plan = closingPlan(coaster, { widthMm: 406, heightMm: 508 }, 3);
     expect([plan.room, plan.pieces.length]).toEqual([16, 3]);
-    expect(Math.max(...plan.pieces.map((one) => Math.hypot(one.xMm, one.yMm)))).toBeLessThan(110);
+    expect(Math.max(...plan.pieces.map((piece) => Math.hypot(piece.xMm, piece.yMm)))).toBeLessThan(110);
   });
 });

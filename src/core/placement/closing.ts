@@ -155,8 +155,8 @@ export function fillClosing(room: Room, piece: SmallPiece, gapMm: number): LaidP
   const [a, b] = [piece.widthMm + gapMm, piece.heightMm + gapMm];
   const flip = (spots: Spot[]): Spot[] => spots.map(({ x, y, turned }) => ({ x: y, y: x, turned }));
   const spots = piece.round
-    ? [rounds(w, h, a, false), rounds(w, h, a, true), flip(rounds(h, w, a, true))].reduce((best, one) =>
-        one.length > best.length ? one : best,
+    ? [rounds(w, h, a, false), rounds(w, h, a, true), flip(rounds(h, w, a, true))].reduce((best, entry) =>
+        entry.length > best.length ? entry : best,
       )
     : new BlockFiller(a, b).fill(w, h, w * h > MOST_DEEP * a * b ? 1 : DEPTH);
   const laid = spots.map(({ x, y, turned }) => ({ x: x + (turned ? b : a) / 2, y: y + (turned ? a : b) / 2, turned }));
@@ -213,23 +213,23 @@ export function aboutTheMiddle(laid: readonly LaidPiece[], count: number, zone: 
   if (count >= laid.length) return [...laid];
   const chosen = [...laid].sort((a, b) => Math.hypot(a.xMm, a.yMm) - Math.hypot(b.xMm, b.yMm)).slice(0, count);
   /** How far all may be moved along one side. */
-  const shift = (at: (one: LaidPiece) => number, room: number, half: (one: LaidPiece) => number): number => {
-    const mean = chosen.reduce((sum, one) => sum + at(one), 0) / Math.max(1, chosen.length);
-    const least = Math.max(...chosen.map((one) => half(one) - room / 2 - at(one)));
-    const most = Math.min(...chosen.map((one) => room / 2 - half(one) - at(one)));
+  const shift = (at: (laidPiece: LaidPiece) => number, room: number, half: (laidPiece: LaidPiece) => number): number => {
+    const mean = chosen.reduce((sum, laidPiece) => sum + at(laidPiece), 0) / Math.max(1, chosen.length);
+    const least = Math.max(...chosen.map((laidPiece) => half(laidPiece) - room / 2 - at(laidPiece)));
+    const most = Math.min(...chosen.map((laidPiece) => room / 2 - half(laidPiece) - at(laidPiece)));
     return Math.min(most, Math.max(least, -mean));
   };
   const x = shift(
-    (one) => one.xMm,
+    (laidPiece) => laidPiece.xMm,
     zone.widthMm,
     ({ turned }) => (turned ? piece.heightMm : piece.widthMm) / 2,
   );
   const y = shift(
-    (one) => one.yMm,
+    (laidPiece) => laidPiece.yMm,
     zone.heightMm,
     ({ turned }) => (turned ? piece.widthMm : piece.heightMm) / 2,
   );
-  return chosen.map((one) => ({ ...one, xMm: one.xMm + x, yMm: one.yMm + y }));
+  return chosen.map((laidPiece) => ({ ...laidPiece, xMm: laidPiece.xMm + x, yMm: laidPiece.yMm + y }));
 }
 
 /**

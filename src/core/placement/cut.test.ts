@@ -18,7 +18,7 @@ import {
 } from '../materials';
 import { outlineOf, type Point, type Ring } from './index';
 
-const tee = BUILT_IN_BLANKS.find((one) => one.id === 'cotton-tee') as Blank;
+const tee = BUILT_IN_BLANKS.find((blank) => blank.id === 'cotton-tee') as Blank;
 
 /** Whether two sides of a ring that do not meet at a corner cross each other. */
 function crossesItself(ring: Ring): boolean {
@@ -107,7 +107,7 @@ describe('the cut of a blank', () => {
     };
     // a hat of 7¼ is 7.25 in across, so 57.8 cm round
     expect(['7 1/4', '7¼', '58', '57-58 cm', '7', '12'].map(girth)).toEqual([57.9, 57.9, 58, 58, 55.9, null]);
-    const cap = BUILT_IN_BLANKS.find((one) => one.id === 'canvas-cap') as Blank;
+    const cap = BUILT_IN_BLANKS.find((blank) => blank.id === 'canvas-cap') as Blank;
     const head = { size: '58', measures: { crown: 110, front: 150, top: 110, brim: 70 } };
     expect(blankMeasures({ ...cap, cut: head }, '54').measures).toMatchObject({ front: 139.6, crown: 106, brim: 70 });
     expect(blankMeasures(cap, 'one size').measures.front).toBe(150);
@@ -138,7 +138,7 @@ describe('the cut of a blank', () => {
   });
 
   it('a flat piece takes its sides from its size where they stand in it', () => {
-    const tag = BUILT_IN_BLANKS.find((one) => one.id === 'wooden-tag') as Blank;
+    const tag = BUILT_IN_BLANKS.find((blank) => blank.id === 'wooden-tag') as Blank;
     expect(blankMeasures(tag, '120 × 40 mm').measures).toMatchObject({ width: 120, height: 40 });
     expect(blankMeasures({ ...tag, kind: 'journal' }, 'A5').measures).toMatchObject({ width: 148, height: 210 });
   });

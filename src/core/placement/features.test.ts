@@ -3,11 +3,11 @@ import { type Blank, BUILT_IN_BLANKS, blankMeasures, type Obstruction } from '..
 import { featuresOf, isRaised, unplaced } from './features';
 import { boundsOf } from './geometry';
 
-const blank = (id: string) => BUILT_IN_BLANKS.find((one) => one.id === id) as Blank;
+const blank = (id: string) => BUILT_IN_BLANKS.find((blank) => blank.id === id) as Blank;
 const of = (piece: Blank, position: Parameters<typeof featuresOf>[2], size = piece.sizes[0] ?? '') =>
   featuresOf(piece, blankMeasures(piece, size), position);
 const with_ = (id: string, obstructions: Obstruction[]): Blank => ({ ...blank(id), obstructions });
-const one = (kind: Obstruction['kind'], heightMm = 3): Obstruction => ({ kind, heightMm, at: [] });
+const entry = (kind: Obstruction['kind'], heightMm = 3): Obstruction => ({ kind, heightMm, at: [] });
 
 describe('what stands up on a blank', () => {
   it('a jacket: zip down the middle, seams at arms and sides, collar; all raised', () => {
@@ -35,7 +35,9 @@ describe('what stands up on a blank', () => {
   });
 
   it('one that lies elsewhere lies where its owner says', () => {
-    const pocket = with_('cotton-tee', [{ ...one('pocket'), where: { panel: 'front', xMm: -90, yMm: 260, widthMm: 100, heightMm: 120 } }]);
+    const pocket = with_('cotton-tee', [
+      { ...entry('pocket'), where: { panel: 'front', xMm: -90, yMm: 260, widthMm: 100, heightMm: 120 } },
+    ]);
     const bounds = boundsOf(
       of(pocket, 'full front', 'M')
         .find((f) => f.kind === 'pocket')
@@ -58,7 +60,7 @@ describe('what stands up on a blank', () => {
       ['canvas-cap', 'cap front', 'seam', 1],
     ];
     for (const [id, position, kind, pieces] of places) {
-      const piece = with_(id, [one(kind)]);
+      const piece = with_(id, [entry(kind)]);
       const size = piece.sizes.includes('M') ? 'M' : (piece.sizes[0] ?? '');
       const found = of(piece, position, size).find((f) => f.kind === kind && f.layer === 'this');
       expect([id, kind, found?.pieces.length]).toEqual([id, kind, pieces]);

@@ -184,17 +184,19 @@ const NO_ART: readonly Obstruction['kind'][] = ['badge area', 'bevel', 'hanging 
 
 /** The features of one panel, as it lies up. */
 function onPanel(blank: Pick<Blank, 'obstructions'>, measures: BlankMeasures, panel: Panel): Feature[] {
-  const listed = blank.obstructions.flatMap((one): Feature[] => {
-    if (LOOSE.includes(one.kind) && !one.where) return [];
-    const { where } = one;
+  const listed = blank.obstructions.flatMap((obstruction): Feature[] => {
+    if (LOOSE.includes(obstruction.kind) && !obstruction.where) return [];
+    const { where } = obstruction;
     const pieces = where
       ? where.panel === panel
         ? [ringOf(boxAround(point(where.xMm, where.yMm), where.widthMm, where.heightMm))]
         : []
-      : (USUAL[measures.shape][one.kind]?.(measures, panel) ?? []);
-    return pieces.length === 0 ? [] : [{ kind: one.kind, heightMm: one.heightMm, pieces, layer: 'this', noArt: NO_ART.includes(one.kind) }];
+      : (USUAL[measures.shape][obstruction.kind]?.(measures, panel) ?? []);
+    return pieces.length === 0
+      ? []
+      : [{ kind: obstruction.kind, heightMm: obstruction.heightMm, pieces, layer: 'this', noArt: NO_ART.includes(obstruction.kind) }];
   });
-  const always = (ALWAYS[measures.shape]?.(measures) ?? []).filter(({ kind }) => !listed.some((one) => one.kind === kind));
+  const always = (ALWAYS[measures.shape]?.(measures) ?? []).filter(({ kind }) => !listed.some((feature) => feature.kind === kind));
   return [
     ...listed,
     ...always.flatMap(({ kind, heightMm, place, noArt = false }): Feature[] => {
@@ -218,7 +220,7 @@ export function featuresOf(blank: Pick<Blank, 'obstructions'>, measures: BlankMe
   return [
     ...onPanel(blank, measures, panel),
     ...(under ? onPanel(blank, measures, under) : []).map(
-      (one): Feature => ({ ...one, layer: 'under', pieces: one.pieces.map(flipped), noArt: false }),
+      (feature): Feature => ({ ...feature, layer: 'under', pieces: feature.pieces.map(flipped), noArt: false }),
     ),
   ];
 }
@@ -226,5 +228,9 @@ export function featuresOf(blank: Pick<Blank, 'obstructions'>, measures: BlankMe
 /** What is listed on the blank for a position but has no place that can be drawn: it is taken to lie in the pressed area. */
 export const unplaced = (blank: Pick<Blank, 'obstructions'>, measures: BlankMeasures, position: Position): Obstruction[] =>
   blank.obstructions.filter(
-    (one) => one.heightMm > 0 && !one.where && one.at.includes(position) && (LOOSE.includes(one.kind) || !USUAL[measures.shape][one.kind]),
+    (obstruction) =>
+      obstruction.heightMm > 0 &&
+      !obstruction.where &&
+      obstruction.at.includes(position) &&
+      (LOOSE.includes(obstruction.kind) || !USUAL[measures.shape][obstruction.kind]),
   );

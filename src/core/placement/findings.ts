@@ -121,7 +121,7 @@ const sizeFindings = ({ ask: { art, position }, rule, measures: { shape, measure
 const featureFindings = ({ ask, measures, features, box, covers }: Found): PlaceFinding[] =>
   said((say) => {
     if (covers) return;
-    for (const feature of features.filter((one) => one.layer === 'this' && (one.noArt || one.kind.endsWith('seam')))) {
+    for (const feature of features.filter((feature) => feature.layer === 'this' && (feature.noArt || feature.kind.endsWith('seam')))) {
       const keep = feature.kind === 'bevel' ? INSIDE_BEVEL_MM : 0;
       const zone = ringOf(grown(box, keep));
       if (!feature.pieces.some((piece) => overlap(piece, zone))) continue;

@@ -124,7 +124,7 @@ const features: fc.Arbitrary<Feature[]> = fc
         minLength: list.length,
         maxLength: list.length,
       })
-      .map((more) => list.map((one, i) => ({ ...one, heightMm: more[i]?.[0] ?? 3, layer: more[i]?.[1] ?? 'this' }))),
+      .map((more) => list.map((feature, i) => ({ ...feature, heightMm: more[i]?.[0] ?? 3, layer: more[i]?.[1] ?? 'this' }))),
   );
 
 const asks: fc.Arbitrary<FitAsk> = fc
@@ -186,12 +186,12 @@ const clockwise = (ring: Ring): Ring => {
 /** The raster of one ask: what must stay off the platen, and what the base cannot pass. Its own reading of the rule. */
 function rasterOf({ features: list, threadedBetween, under, art }: FitAsk) {
   const sinks = under === 'pad' ? 0 : under.sinksMm;
-  const raised = list.filter((one) => one.heightMm >= 1.2 && (one.layer === 'this' || threadedBetween === null));
-  const dots = (some: Feature[]) => some.flatMap((one) => one.pieces.flatMap((ring) => raster(clockwise(ring))));
+  const raised = list.filter((feature) => feature.heightMm >= 1.2 && (feature.layer === 'this' || threadedBetween === null));
+  const dots = (some: Feature[]) => some.flatMap((feature) => feature.pieces.flatMap((ring) => raster(clockwise(ring))));
   const [cx, cy] = [art.leftMm + art.widthMm / 2, art.topMm + art.heightMm / 2];
   const from = (list: Point[]) => list.map(({ x, y }) => point(x - cx, y - cy));
   return {
-    off: from(dots(raised.filter((one) => one.heightMm > sinks))),
+    off: from(dots(raised.filter((feature) => feature.heightMm > sinks))),
     sides: from((threadedBetween ?? []).flatMap((ring) => raster(clockwise(ring)))),
     underArt: from(dots(raised)),
   };
@@ -209,35 +209,35 @@ function works({ art, heated, base }: FitAsk, dots: ReturnType<typeof rasterOf>,
   return !dots.underArt.some(({ x, y }) => Math.abs(x) < art.widthMm / 2 - slack && Math.abs(y) < art.heightMm / 2 - slack);
 }
 
-function worksOnGrid(one: FitAsk, dots: ReturnType<typeof rasterOf>): boolean {
-  const { heated } = one;
+function worksOnGrid(query: FitAsk, dots: ReturnType<typeof rasterOf>): boolean {
+  const { heated } = query;
   for (const turn of [0, 90, 180, 270] as const)
     for (let xMm = -Math.floor(heated.widthMm / 10) * 5; xMm <= heated.widthMm / 2; xMm += 5)
       for (let yMm = -Math.floor(heated.heightMm / 10) * 5; yMm <= heated.heightMm / 2; yMm += 5)
-        if (works(one, dots, { xMm, yMm, turn }, 0)) return true;
+        if (works(query, dots, { xMm, yMm, turn }, 0)) return true;
   return false;
 }
 
-const eased = (one: FitAsk): FitAsk => ({
-  ...one,
-  heated: { widthMm: one.heated.widthMm + 20, heightMm: one.heated.heightMm + 20 },
-  base: { widthMm: Math.max(1, one.base.widthMm - 20), heightMm: Math.max(1, one.base.heightMm - 20) },
+const eased = (query: FitAsk): FitAsk => ({
+  ...query,
+  heated: { widthMm: query.heated.widthMm + 20, heightMm: query.heated.heightMm + 20 },
+  base: { widthMm: Math.max(1, query.base.widthMm - 20), heightMm: Math.max(1, query.base.heightMm - 20) },
 });
 
 describe('over random blanks, art and platens', () => {
   // biome-ignore lint/complexity/noExcessiveCognitiveComplexity: a raster beside every lay
   it('a lay called feasible is so on a raster; where none is called feasible, a 5 mm grid of lays finds none', () => {
     const seen = { infeasible: 0, near: 0, missed: 0, wrong: 0 };
-    for (const one of fc.sample(asks, { ...runs(2000), seed: 4 })) {
-      const fit = bestFit(one);
-      const dots = rasterOf(one);
+    for (const query of fc.sample(asks, { ...runs(2000), seed: 4 })) {
+      const fit = bestFit(query);
+      const dots = rasterOf(query);
       if (fit.feasible) {
-        if (!works(one, dots, fit.lay, 0.03)) seen.wrong++;
+        if (!works(query, dots, fit.lay, 0.03)) seen.wrong++;
         if (fit.clearanceMm <= 10) seen.near++;
       } else {
         seen.infeasible++;
-        if (fit.art !== 'on something raised' && bestFit(eased(one)).feasible) seen.near++;
-        if (worksOnGrid(one, dots)) seen.missed++;
+        if (fit.art !== 'on something raised' && bestFit(eased(query)).feasible) seen.near++;
+        if (worksOnGrid(query, dots)) seen.missed++;
       }
     }
     expect(seen.wrong).toBe(0);
@@ -250,21 +250,21 @@ describe('over random blanks, art and platens', () => {
     const seen = { stands: 0, falls: 0 };
     const lays = fc.record({ xMm: side(-12, 12), yMm: side(-60, 60), turn: fc.constantFrom(0 as const, 90 as const, 270 as const) });
     fc.assert(
-      fc.property(asks, lays, (one, lay) => {
-        const best = bestFit(one);
+      fc.property(asks, lays, (query, lay) => {
+        const best = bestFit(query);
         if (best.feasible) {
-          const alone = fitAt(one, best.lay);
+          const alone = fitAt(query, best.lay);
           expect(alone.feasible && alone.clearanceMm).toBeCloseTo(best.clearanceMm, 1);
         }
-        const alone = fitAt(one, lay);
+        const alone = fitAt(query, lay);
         // the dots of the raster are 3 mm apart: nearer to an edge than that it says nothing
         if (alone.feasible && alone.clearanceMm < 3) return;
         if (alone.feasible) {
           seen.stands++;
-          expect(works(one, rasterOf(one), lay, 0.03)).toBe(true);
+          expect(works(query, rasterOf(query), lay, 0.03)).toBe(true);
         } else {
           seen.falls++;
-          expect(works(one, rasterOf(one), lay, -3.1)).toBe(false);
+          expect(works(query, rasterOf(query), lay, -3.1)).toBe(false);
         }
       }),
       runs(3000),

@@ -75,7 +75,7 @@ export function bestFit(ask: FitAsk): Fit {
   if (onArt.length > 0) return { feasible: false, art: 'on something raised', inTheWay: onArt };
   if (ask.under === 'pad') {
     const zone = ringOf(grown(ask.art, HEATED_MARGIN_MM));
-    const onPad = raised.filter((one) => one.pieces.some((piece) => overlap(piece, zone)));
+    const onPad = raised.filter((feature) => feature.pieces.some((piece) => overlap(piece, zone)));
     if (onPad.length > 0) return { feasible: false, art: 'held off', inTheWay: named(onPad) };
   }
   let best: { lay: Lay; clearanceMm: number; score: number } | null = null;
@@ -106,12 +106,14 @@ const kindOf = ({ from }: Forbidden): string => (typeof from === 'string' ? from
 
 /** Of all that is raised, what must go for a lay to work: each kind whose going alone helps, or all where none does. */
 function blocking(turns: readonly Lays[], raised: readonly Feature[]): readonly InTheWay[] {
-  const kinds = [...new Set(raised.map((one) => one.kind))];
+  const kinds = [...new Set(raised.map((feature) => feature.kind))];
   if (kinds.length < 2) return raised;
   const without = (kind: string) => (lays: Lays) =>
-    freeOf({ ...lays, forbidden: lays.forbidden.filter((one) => kindOf(one) !== kind) }).length > 0;
-  const helps = kinds.filter((kind) => turns.some((lays) => lays.forbidden.some((one) => kindOf(one) === kind) && without(kind)(lays)));
-  return helps.length > 0 ? raised.filter((one) => helps.includes(one.kind)) : raised;
+    freeOf({ ...lays, forbidden: lays.forbidden.filter((forbidden) => kindOf(forbidden) !== kind) }).length > 0;
+  const helps = kinds.filter((kind) =>
+    turns.some((lays) => lays.forbidden.some((forbidden) => kindOf(forbidden) === kind) && without(kind)(lays)),
+  );
+  return helps.length > 0 ? raised.filter((feature) => helps.includes(feature.kind)) : raised;
 }
 
 /** How a lay that somebody chose stands: its clearance, and what it lies on where that is less than nothing. */

@@ -4,7 +4,7 @@ import { type Blank, BUILT_IN_BLANKS, type Position } from '../materials';
 import { type Guide, guideOf, guideSvg, printed, TILE_OVERLAP_MM, tilesOf } from './index';
 import { place } from './place';
 
-const blank = (id: string) => BUILT_IN_BLANKS.find((one) => one.id === id) as Blank;
+const blank = (id: string) => BUILT_IN_BLANKS.find((blank) => blank.id === id) as Blank;
 const guide = (id: string, size: string, position: Position, widthMm: number, heightMm: number, words: string[] = []): Guide =>
   guideOf(
     place({ blank: blank(id), size, position, art: { widthMm, heightMm }, crossesSeam: false, tallRule: true, tapeStepMm: 5 }),
@@ -15,14 +15,14 @@ const A4 = { widthMm: 210, heightMm: 297 };
 describe('the guide', () => {
   it('hangs from the collar as it curves: the art stands 60 under its lowest point on an M', () => {
     const { lines, art } = guide('cotton-tee', 'M', 'full front', 250, 200);
-    const seam = lines.find((one) => one.kind === 'seam')?.points ?? [];
+    const seam = lines.find((line) => line.kind === 'seam')?.points ?? [];
     expect(seam.length).toBeGreaterThan(60);
     expect(art.topMm - Math.max(...seam.map((p) => p.y))).toBeCloseTo(60, 6);
     expect([art.widthMm, art.heightMm]).toEqual([250, 200]);
   });
 
   it('hangs from a straight line where the blank has one: a leg’s hem is under its art, a bib’s over it', () => {
-    const level = (one: Guide) => one.lines.find((line) => line.kind === 'seam')?.points.map((p) => p.y) ?? [];
+    const level = (guide: Guide) => guide.lines.find((line) => line.kind === 'seam')?.points.map((p) => p.y) ?? [];
     const leg = guide('sport-shorts', 'M', 'leg', 80, 80);
     expect(new Set(level(leg)).size).toBe(1);
     expect((level(leg)[0] ?? 0) - leg.art.topMm - leg.art.heightMm).toBeCloseTo(50, 6);
@@ -55,7 +55,7 @@ describe('the guide', () => {
         expect((last?.leftMm ?? 0) + area.widthMm).toBeGreaterThanOrEqual(widthMm);
         expect((last?.topMm ?? 0) + area.heightMm).toBeGreaterThanOrEqual(heightMm);
         for (const tile of tiles) {
-          const right = tiles.find((one) => one.row === tile.row && one.column === tile.column + 1);
+          const right = tiles.find((candidate) => candidate.row === tile.row && candidate.column === tile.column + 1);
           if (right) expect(tile.leftMm + area.widthMm - right.leftMm).toBeCloseTo(TILE_OVERLAP_MM, 6);
         }
         if (widthMm <= area.widthMm && heightMm <= area.heightMm) expect(tiles).toHaveLength(1);

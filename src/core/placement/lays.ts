@@ -76,11 +76,11 @@ export interface Lays {
 export function pressing({ features, threadedBetween, under, bridges }: FitAsk): Feature[] {
   const sinks = under === 'pad' ? 0 : under.sinksMm;
   return features.filter(
-    (one) =>
-      isRaised(one) &&
-      one.heightMm > sinks &&
-      (one.layer === 'this' || threadedBetween === null) &&
-      !(bridges && one.kind.endsWith('seam')),
+    (feature) =>
+      isRaised(feature) &&
+      feature.heightMm > sinks &&
+      (feature.layer === 'this' || threadedBetween === null) &&
+      !(bridges && feature.kind.endsWith('seam')),
   );
 }
 
@@ -93,11 +93,11 @@ export function underArt({
 }: Pick<FitAsk, 'art' | 'features' | 'threadedBetween' | 'bridges'>): InTheWay[] {
   const zone = ringOf(art);
   const kinds = features.filter(
-    (one) =>
-      isRaised(one) &&
-      (one.layer === 'this' || threadedBetween === null) &&
-      !(bridges && one.kind.endsWith('seam')) &&
-      one.pieces.some((piece) => overlap(piece, zone)),
+    (feature) =>
+      isRaised(feature) &&
+      (feature.layer === 'this' || threadedBetween === null) &&
+      !(bridges && feature.kind.endsWith('seam')) &&
+      feature.pieces.some((piece) => overlap(piece, zone)),
   );
   return named(kinds);
 }
@@ -165,7 +165,8 @@ const sidesOf = ({ widthMm, heightMm }: Sides, turn: Turn): Sides =>
 function obstaclesOf({ art, heated, base, under, threadedBetween }: FitAsk, raised: readonly Feature[], turn: Turn): Obstacle[] {
   const middle = middleOf(art);
   const pressed = { widthMm: Math.min(heated.widthMm, base.widthMm), heightMm: Math.min(heated.heightMm, base.heightMm) };
-  const onPlaten = under === 'pad' ? [] : raised.flatMap((one) => one.pieces.map((piece) => obstacle(piece, middle, turn, pressed, one)));
+  const onPlaten =
+    under === 'pad' ? [] : raised.flatMap((feature) => feature.pieces.map((piece) => obstacle(piece, middle, turn, pressed, feature)));
   return [...onPlaten, ...(threadedBetween ?? []).map((piece) => obstacle(piece, middle, turn, base, 'side'))];
 }
 
@@ -182,7 +183,11 @@ export function laysOf(ask: FitAsk, raised: readonly Feature[], turn: Turn): Lay
   const allowed = allowedOf(ask, turn);
   if (!allowed) return null;
   const near = obstaclesOf(ask, raised, turn).filter(({ bounds }) => !apart(bounds, allowed));
-  return { turn, allowed, forbidden: [...near.map((one) => ({ ring: swept(one), from: one.from })), ...coldSpots(ask, turn)] };
+  return {
+    turn,
+    allowed,
+    forbidden: [...near.map((obstacle) => ({ ring: swept(obstacle), from: obstacle.from })), ...coldSpots(ask, turn)],
+  };
 }
 
 /**
@@ -201,7 +206,7 @@ export function standing(ask: FitAsk, raised: readonly Feature[], turn: Turn, at
     if (inside(ring, at)) meets.push(from === 'side' ? SIDE : from === 'cold spot' ? COLD : from);
   };
   const nearest = obstaclesOf(ask, raised, turn)
-    .map((one) => ({ one, gap: -roomIn(one.bounds, at) }))
+    .map((obstacle) => ({ one: obstacle, gap: -roomIn(obstacle.bounds, at) }))
     .sort((a, b) => a.gap - b.gap);
   for (const { one, gap } of nearest) {
     if (gap >= Math.max(0, roomMm)) break;

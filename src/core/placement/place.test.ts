@@ -3,7 +3,7 @@ import { type Blank, BUILT_IN_BLANKS, type Position } from '../materials';
 import { type Art, type PlaceAsk, place } from './place';
 
 const blank = (id: string, change: Partial<Blank> = {}): Blank => ({
-  ...(BUILT_IN_BLANKS.find((one) => one.id === id) as Blank),
+  ...(BUILT_IN_BLANKS.find((blank) => blank.id === id) as Blank),
   ...change,
 });
 const tee = blank('cotton-tee');
@@ -30,7 +30,7 @@ const first = (
   return one && `${one.mm} ${one.way} from the ${one.from} to the ${one.to}`;
 };
 const faults = (piece: Blank, size: string, position: Position, art: Art, change: Partial<PlaceAsk> = {}) =>
-  place(ask(piece, size, position, art, change)).findings.map((one) => `${one.level}: ${one.fault}`);
+  place(ask(piece, size, position, art, change)).findings.map((finding) => `${finding.level}: ${finding.fault}`);
 
 /** Worked by hand from the rules: XS stands at the least of a range, 3XL at its most, to 5 mm on the tape. */
 const BY_HAND: [Blank, Position, Art, Record<string, string>][] = [

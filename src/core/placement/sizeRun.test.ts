@@ -24,26 +24,26 @@ function* partitions<T>(list: readonly T[]): Generator<T[][]> {
   }
   for (const groups of partitions(rest)) {
     yield [[first], ...groups];
-    for (let i = 0; i < groups.length; i++) yield groups.map((one, k) => (k === i ? [first, ...one] : one));
+    for (let i = 0; i < groups.length; i++) yield groups.map((group, k) => (k === i ? [first, ...group] : group));
   }
 }
 
 /** The best over every partition and every width on the tape: fewest groups, then nearest to the middle of the share. */
 function exhaustive(sizes: readonly RunSize[], share: { min: number; max: number }, mostMm: number, stepMm: number) {
   const middle = (share.min + share.max) / 2;
-  const suits = (one: RunSize, w: number) =>
-    w <= mostMm + 1e-9 && w >= share.min * one.chestMm - 1e-9 && w <= share.max * one.chestMm + 1e-9;
+  const suits = (runSize: RunSize, w: number) =>
+    w <= mostMm + 1e-9 && w >= share.min * runSize.chestMm - 1e-9 && w <= share.max * runSize.chestMm + 1e-9;
   const widths = Array.from({ length: Math.floor(mostMm / stepMm) }, (_, i) => (i + 1) * stepMm);
-  const possible = sizes.filter((one) => widths.some((w) => suits(one, w)));
+  const possible = sizes.filter((size) => widths.some((w) => suits(size, w)));
   const known = new Map<string, number>();
   const offOf = (part: RunSize[]): number => {
-    const key = part.map((one) => one.size).join();
+    const key = part.map((runSize) => runSize.size).join();
     const before = known.get(key);
     if (before !== undefined) return before;
     const off = Math.min(
       ...widths
-        .filter((w) => part.every((one) => suits(one, w)))
-        .map((w) => part.reduce((sum, one) => sum + one.pieces * Math.abs(w / one.chestMm - middle), 0)),
+        .filter((w) => part.every((runSize) => suits(runSize, w)))
+        .map((w) => part.reduce((sum, runSize) => sum + runSize.pieces * Math.abs(w / runSize.chestMm - middle), 0)),
       Number.POSITIVE_INFINITY,
     );
     known.set(key, off);
@@ -89,10 +89,10 @@ describe('print sizes of a run', () => {
 
   it('youth S to 3XL needs two print sizes; a run of adult M to 2XL one', () => {
     const split = splitRun(tees, FULL_FRONT, 400, 5);
-    expect(split.groups.map((one) => one.sizes[0])).toEqual(['YS', split.groups[1]?.sizes[0]]);
+    expect(split.groups.map((group) => group.sizes[0])).toEqual(['YS', split.groups[1]?.sizes[0]]);
     for (const { widthMm, sizes } of split.groups)
       for (const size of sizes) {
-        const share = widthMm / (tees.find((one) => one.size === size)?.chestMm ?? 0);
+        const share = widthMm / (tees.find((tee) => tee.size === size)?.chestMm ?? 0);
         expect(share).toBeGreaterThanOrEqual(0.42);
         expect(share).toBeLessThanOrEqual(0.6);
       }
@@ -102,13 +102,13 @@ describe('print sizes of a run', () => {
   it('a size whose chest no print of the press suits is named, and the rest stand', () => {
     const split = splitRun(tees, FULL_FRONT, 280, 5);
     expect(split.outside).toEqual(['2XL', '3XL']);
-    expect(split.groups.flatMap((one) => one.sizes)).toHaveLength(6);
+    expect(split.groups.flatMap((group) => group.sizes)).toHaveLength(6);
   });
 
   it('a split drawn by hand names the sizes that its prints do not suit', () => {
     expect(splitAfter(tees, [], FULL_FRONT, 400, 5).outside).not.toEqual([]);
     const drawn = splitAfter(tees, [3, 3, 0, 99], FULL_FRONT, 400, 5);
-    expect(drawn.groups.map((one) => one.sizes.length)).toEqual([3, 5]);
+    expect(drawn.groups.map((group) => group.sizes.length)).toEqual([3, 5]);
     expect(drawn.outside).toEqual([]);
   });
 });

@@ -61,8 +61,8 @@ function widthOf(
 
 const group = (sizes: readonly RunSize[], widthMm: number): PrintGroup => ({
   widthMm,
-  sizes: sizes.map((one) => one.size),
-  pieces: sizes.reduce((sum, one) => sum + one.pieces, 0),
+  sizes: sizes.map((size) => size.size),
+  pieces: sizes.reduce((sum, size) => sum + size.pieces, 0),
 });
 
 const byChest = (sizes: readonly RunSize[]): RunSize[] => [...sizes].sort((a, b) => a.chestMm - b.chestMm || a.size.localeCompare(b.size));
@@ -74,7 +74,7 @@ const byChest = (sizes: readonly RunSize[]): RunSize[] => [...sizes].sort((a, b)
  * @param stepMm widths are whole steps of this, mm
  */
 export function splitRun(sizes: readonly RunSize[], share: Range, mostMm: number, stepMm: number): SizeSplit {
-  const all = byChest(sizes).map((one) => ({ one, range: widthsFor(one, share, mostMm, stepMm) }));
+  const all = byChest(sizes).map((runSize) => ({ one: runSize, range: widthsFor(runSize, share, mostMm, stepMm) }));
   const outside = all.filter(({ range }) => range === null).map(({ one }) => one.size);
   const run = all.flatMap(({ one, range }) => (range ? [{ one, range }] : []));
   // best[i]: the first i sizes in the fewest groups, and of those the nearest to the middle
@@ -124,9 +124,9 @@ export function splitAfter(sizes: readonly RunSize[], after: readonly number[], 
   let off = 0;
   const groups = cuts.slice(1).map((to, i) => {
     const part = run.slice(cuts[i], to);
-    const ranges = part.map((one) => widthsFor(one, share, mostMm, stepMm));
+    const ranges = part.map((runSize) => widthsFor(runSize, share, mostMm, stepMm));
     const fits = ranges.every((range) => range !== null) && widthOf(part, ranges as Range[], share, stepMm);
-    const middle = part.reduce((sum, one) => sum + one.chestMm, 0) / part.length;
+    const middle = part.reduce((sum, runSize) => sum + runSize.chestMm, 0) / part.length;
     const widthMm = fits
       ? fits.widthMm
       : Math.max(stepMm, Math.floor(Math.min(mostMm, ((share.min + share.max) / 2) * middle) / stepMm) * stepMm);
