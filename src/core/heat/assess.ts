@@ -25,7 +25,7 @@ export interface Limits {
 
 const shutOf = (solved: Solved): Shut[] => solved.stages.filter(({ pressureKPa }) => pressureKPa > 0);
 const stageOf = (solved: Solved, name: string) => {
-  const stage = solved.stages.find((one) => one.name === name);
+  const stage = solved.stages.find((stage) => stage.name === name);
   if (!stage) throw new TypeError(`the scene has no ${name}`);
   return stage;
 };
@@ -184,7 +184,7 @@ export function grownAt({ timeS, value }: Grown, atS: number): number {
 
 /** First time something has grown to a value; null: not within what was tried. */
 export function reaches({ timeS, value }: Grown, wanted: number): number | null {
-  const i = value.findIndex((one) => one >= wanted);
+  const i = value.findIndex((candidate) => candidate >= wanted);
   if (i < 0) return null;
   if (i === 0) return timeS[0] ?? 0;
   const [v0, v1] = [value[i - 1] as number, value[i] as number];

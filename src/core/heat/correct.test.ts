@@ -36,8 +36,8 @@ const asks: fc.Arbitrary<Ask> = fc
   });
 
 /** What the setting really does, on a grid twice as fine. */
-const check = ({ piece, limits }: Ask, one: { timeS: number; surfaceC: number }, given: Ask) =>
-  press(piece, { ...given.passage, timeS: one.timeS, surfaceC: one.surfaceC }, glue, limits, FINE).read;
+const check = ({ piece, limits }: Ask, entry: { timeS: number; surfaceC: number }, given: Ask) =>
+  press(piece, { ...given.passage, timeS: entry.timeS, surfaceC: entry.surfaceC }, glue, limits, FINE).read;
 
 describe('a correction', () => {
   it('of random pieces: bond 1 within 1 % where it can be, sound when rounded, no limit passed, and it says where it cannot', () => {
@@ -134,12 +134,12 @@ describe('what takes and what would help', () => {
     const cloth = { role: 'fabric' as const, name: 'cotton jersey', ...CLOTHS['cotton jersey'] };
     const piece = under(pieceOf('fleece', { cover: true, damp: true, baseC: 20 }), 'pillow');
     const found = deviations(piece, passage(), glue, { cloth, baseC: 45, covered: false, padOver: false, underlay: false });
-    expect(found.map((one) => one.of).sort()).toEqual(['base', 'cloth', 'cover', 'damp', 'underlay']);
-    const cover = found.find((one) => one.of === 'cover');
+    expect(found.map((entry) => entry.of).sort()).toEqual(['base', 'cloth', 'cover', 'damp', 'underlay']);
+    const cover = found.find((candidate) => candidate.of === 'cover');
     expect(cover?.glueK).toBeGreaterThan(1);
     expect(cover?.bond).toBeGreaterThan(0.02);
-    found.slice(1).forEach((one, i) => {
-      expect(Math.abs(one.bond)).toBeLessThanOrEqual(Math.abs(found[i]?.bond ?? 0));
+    found.slice(1).forEach((entry, i) => {
+      expect(Math.abs(entry.bond)).toBeLessThanOrEqual(Math.abs(found[i]?.bond ?? 0));
     });
     expect(
       deviations(pieceOf('cotton jersey'), passage(), glue, { cloth, baseC: 45, covered: false, padOver: false, underlay: false }),
@@ -148,7 +148,7 @@ describe('what takes and what would help', () => {
   it('more heat, more time and more pressure help; the list begins with what helps most', () => {
     const found = sensitivities(pieceOf('cotton jersey', { cover: true, damp: true, baseC: 20 }), passage(), glue);
     for (const of of ['temperature', 'time', 'pressure', 'cover', 'pre-press', 'base'] as const)
-      expect(found.find((one) => one.of === of)?.bond).toBeGreaterThan(0);
+      expect(found.find((candidate) => candidate.of === of)?.bond).toBeGreaterThan(0);
     expect(found[0]?.bond).toBe(Math.max(...found.map(({ bond }) => bond)));
   });
 });
@@ -166,11 +166,11 @@ describe('the band of a bond', () => {
       return (seed + 0.5) / 2147483648;
     };
     const normal = () => Math.sqrt(-2 * Math.log(uniform())) * Math.cos(2 * Math.PI * uniform());
-    const vary = (one: Piece): Piece => {
+    const vary = (entry: Piece): Piece => {
       const [thick, conductivity, water] = [1 + 0.08 * normal(), 1 + 0.12 * normal(), 1 + 0.25 * normal()];
       return {
-        ...one,
-        stack: one.stack.map((layer) => ({
+        ...entry,
+        stack: entry.stack.map((layer) => ({
           ...layer,
           k: layer.k * conductivity,
           thicknessMm: layer.role === 'fabric' ? layer.thicknessMm * thick : layer.thicknessMm,
@@ -182,9 +182,9 @@ describe('the band of a bond', () => {
       const pressure = Math.sqrt(Math.max(0.2, 1 + 0.15 * normal()));
       const contact = Math.max(0.2, 1 + 0.3 * normal());
       const moved = vary({ ...piece, contactKPa: piece.contactKPa * contact });
-      const one = press(moved, { ...at, surfaceC: at.surfaceC + 3 * normal() }, glue, NO_LIMITS, { resolution: 0.4, toleranceK: 0.05 }).read
-        .bond;
-      return (one / Math.sqrt(contact)) * pressure;
+      const entry = press(moved, { ...at, surfaceC: at.surfaceC + 3 * normal() }, glue, NO_LIMITS, { resolution: 0.4, toleranceK: 0.05 })
+        .read.bond;
+      return (entry / Math.sqrt(contact)) * pressure;
     }).sort((a, b) => a - b);
     const quantile = (share: number) => bonds[Math.floor(share * bonds.length)] as number;
     expect(Math.abs(Math.log(quantile(0.05) / low))).toBeLessThan(0.06);

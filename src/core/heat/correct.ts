@@ -108,11 +108,11 @@ function refined(tried: (surfaceC: number) => Tried, usable: Tried[], { surfaceC
   for (let k = TRY_K / 2; k > 0.1; k /= 2)
     for (const c of [best.surfaceC - k, best.surfaceC + k]) {
       if (c < min || c > max) continue;
-      const one = tried(c);
-      if (Number.isNaN(one.most)) continue;
-      all.push(one);
-      if (off(one) < off(best)) best = one;
-      if (off(one) <= NEAR) return all;
+      const entry = tried(c);
+      if (Number.isNaN(entry.most)) continue;
+      all.push(entry);
+      if (off(entry) < off(best)) best = entry;
+      if (off(entry) <= NEAR) return all;
     }
   return all;
 }
@@ -159,35 +159,35 @@ export function correct(ask: Ask, options: SolveOptions = {}): Correction {
   const missed: Tried[] = [];
   let found: Tried | null = null;
   for (const surfaceC of ladder(startC, allowed.surfaceC)) {
-    const one = tried(surfaceC);
-    if (serves(one)) {
+    const entry = tried(surfaceC);
+    if (serves(entry)) {
       const before = missed.filter(
         (other) => Math.sign(other.surfaceC - startC) === Math.sign(surfaceC - startC) || other.surfaceC === startC,
       );
       const beside = before.at(-1);
-      found = beside ? nearest(tried, one, beside.surfaceC) : one;
+      found = beside ? nearest(tried, entry, beside.surfaceC) : entry;
       break;
     }
-    missed.push(one);
+    missed.push(entry);
   }
-  const answer = (one: Tried, timeS: number, stoppedBy: Correction['stoppedBy']): Correction => ({
+  const answer = (entry: Tried, timeS: number, stoppedBy: Correction['stoppedBy']): Correction => ({
     askedBond,
     timeS,
-    surfaceC: one.surfaceC,
-    bond: bondAt(one.growth, timeS),
-    ...rounding(tried, one, timeS, ask, settable),
+    surfaceC: entry.surfaceC,
+    bond: bondAt(entry.growth, timeS),
+    ...rounding(tried, entry, timeS, ask, settable),
     feasible: stoppedBy === null,
     stoppedBy,
   });
-  const settled = (one: Tried): Correction =>
-    answer(one, Math.min(one.untilS, Math.max(allowed.timeS.min, reaches(asGrown(one.growth), 1) ?? one.untilS)), null);
+  const settled = (tried: Tried): Correction =>
+    answer(tried, Math.min(tried.untilS, Math.max(allowed.timeS.min, reaches(asGrown(tried.growth), 1) ?? tried.untilS)), null);
   if (found) return settled(found);
   const usable = refined(
     tried,
     missed.filter(({ most }) => !Number.isNaN(most)),
     allowed,
   );
-  const late = usable.find((one) => off(one) <= NEAR);
+  const late = usable.find((tried) => off(tried) <= NEAR);
   if (late) return settled(late);
   if (usable.length === 0) {
     const coolest = missed.reduce((a, b) => (b.untilS > a.untilS ? b : a));
@@ -210,9 +210,9 @@ function rounding(
   // rounded up, it may be too hot for even the shortest time: then the next cooler one it can be set to
   let there = exact;
   for (const k of ROUND_DOWN_K) {
-    const one = at(settable(exact.surfaceC - k));
-    if (Number.isNaN(one.most) || one.surfaceC < allowed.surfaceC.min - 1e-6) continue;
-    there = one;
+    const tried = at(settable(exact.surfaceC - k));
+    if (Number.isNaN(tried.most) || tried.surfaceC < allowed.surfaceC.min - 1e-6) continue;
+    there = tried;
     break;
   }
   const { surfaceC } = there;

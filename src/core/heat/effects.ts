@@ -30,9 +30,9 @@ interface Changed {
 function weigh(piece: Piece, passage: Passage, adhesive: Adhesive, changed: readonly Changed[], options: SolveOptions): Effect[] {
   const own = bondUnder(piece, passage, adhesive, options);
   return changed
-    .map((one) => {
-      const after = bondUnder(one.piece, one.passage, adhesive, options);
-      return { of: one.of, name: one.name, bond: after.bond - own.bond, glueK: after.glueC - own.glueC };
+    .map((changed) => {
+      const after = bondUnder(changed.piece, changed.passage, adhesive, options);
+      return { of: changed.of, name: changed.name, bond: after.bond - own.bond, glueK: after.glueC - own.glueC };
     })
     .sort((a, b) => Math.abs(b.bond) - Math.abs(a.bond));
 }

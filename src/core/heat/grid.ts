@@ -43,7 +43,7 @@ function neighbours(scene: Scene): Map<string, { top: Beside[]; bottom: Beside[]
 
 /** Whether heat comes in through a face all at once: what lies there changes, or begins at another temperature. */
 const isSudden = (beside: readonly Beside[], startC: number): boolean =>
-  new Set(beside.map(({ key }) => key)).size > 1 || beside.some((one) => one.startC === null || one.startC !== startC);
+  new Set(beside.map(({ key }) => key)).size > 1 || beside.some((beside) => beside.startC === null || beside.startC !== startC);
 
 /**
  * Cell thicknesses of every layer of a scene, m, from its top face to its bottom face.

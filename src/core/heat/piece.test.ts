@@ -7,7 +7,7 @@ import { PieceSchema, seriesOf } from './piece';
 
 const names = (scene: Scene) => scene.stages.map(({ name }) => name);
 const stage = (scene: Scene, name: string) => {
-  const found = scene.stages.find((one) => one.name === name);
+  const found = scene.stages.find((stage) => stage.name === name);
   if (!found) throw new TypeError(`no ${name}`);
   return found;
 };

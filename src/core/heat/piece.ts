@@ -247,8 +247,8 @@ function probesOf({ cloth, film }: { cloth: readonly Keyed[]; film: readonly Key
  * @returns probes `glue` (in the art), `face` (top of the cloth) and `inside` (its underside)
  */
 export function sceneOf(piece: Piece, passage: Passage, column: 'art' | 'bare'): Scene {
-  const one = stagesOf(piece, passage, column, (key) => key);
-  return { layers: one.layers, stages: one.stages, probes: probesOf(one) };
+  const entry = stagesOf(piece, passage, column, (key) => key);
+  return { layers: entry.layers, stages: entry.stages, probes: probesOf(entry) };
 }
 
 /**
@@ -263,11 +263,11 @@ export function seriesOf(piece: Piece, passage: Passage, pieces: number, restS: 
   const probes: Probe[] = [];
   const base = keyed(piece).filter(({ role }) => ON_BASE.includes(role));
   for (let n = 1; n <= pieces; n++) {
-    const one = stagesOf(piece, { ...passage, cooling: null }, 'art', (key) => `piece ${n} ${key}`);
-    layers.push(...one.layers.filter(({ key }) => !layers.some((other) => other.key === key)));
-    stages.push(...one.stages.map((stage) => ({ ...stage, name: `piece ${n} ${stage.name}` })));
-    probes.push(...probesOf(one, `${n} `));
-    const last = one.stages.at(-1);
+    const entry = stagesOf(piece, { ...passage, cooling: null }, 'art', (key) => `piece ${n} ${key}`);
+    layers.push(...entry.layers.filter(({ key }) => !layers.some((other) => other.key === key)));
+    stages.push(...entry.stages.map((stage) => ({ ...stage, name: `piece ${n} ${stage.name}` })));
+    probes.push(...probesOf(entry, `${n} `));
+    const last = entry.stages.at(-1);
     if (n < pieces && restS > 0 && base.length > 0 && last)
       stages.push({
         name: `rest ${n}`,

@@ -52,7 +52,7 @@ export function series(
   const settled = bonds.at(-1)?.bond ?? 0;
   const first = bonds.findIndex(({ bond }) => bond >= SOUND.low && bond <= SOUND.high);
   return {
-    pieces: bonds.map((one, i) => ({ ...one, wantsS: wants(piece, passage, adhesive, restS, i + 1, settled, options) })),
+    pieces: bonds.map((bond, i) => ({ ...bond, wantsS: wants(piece, passage, adhesive, restS, i + 1, settled, options) })),
     firstSound: first < 0 ? null : first + 1,
   };
 }
@@ -77,7 +77,7 @@ function wants(
   const glue = within(curve, stage.fromS, stage.toS);
   const flow = flowOver(glue, stage.pressureKPa, adhesive.softenC);
   const wanted = (bond / adhesive.shift) ** 2 * adhesive.referenceFlow;
-  const i = flow.findIndex((one) => one >= wanted);
+  const i = flow.findIndex((candidate) => candidate >= wanted);
   if (i <= 0) return i === 0 ? 0 : null;
   const [a, b] = [flow[i - 1] as number, flow[i] as number];
   const [t0, t1] = [glue.timeS[i - 1] as number, glue.timeS[i] as number];

@@ -77,7 +77,7 @@ function lay(stage: HeatStage, layers: Map<string, Gridded>, bodies: Map<string,
   const stack = stage.stack.map((key) => layers.get(key) as Gridded);
   const topBody = stage.top.kind === 'body' ? 1 : 0;
   const bottomBody = stage.bottom.kind === 'body' ? 1 : 0;
-  const n = topBody + bottomBody + stack.reduce((sum, one) => sum + one.widths.length, 0);
+  const n = topBody + bottomBody + stack.reduce((sum, gridded) => sum + gridded.widths.length, 0);
   const column: Column = {
     capacity: new Float64Array(n),
     conductance: new Float64Array(n + 1),
@@ -110,10 +110,10 @@ function lay(stage: HeatStage, layers: Map<string, Gridded>, bodies: Map<string,
     contact = top.contact;
     cell++;
   } else contact = top.kind === 'held' ? top.contact : top.lossWm2K > 0 ? 1 / top.lossWm2K : Number.POSITIVE_INFINITY;
-  stack.forEach((one, j) => {
-    const { layer, widths } = one;
+  stack.forEach((gridded, j) => {
+    const { layer, widths } = gridded;
     const turned = stage.turned.includes(layer.key);
-    places.push({ layer: one, first: cell, turned });
+    places.push({ layer: gridded, first: cell, turned });
     const count = widths.length;
     for (let i = 0; i < count; i++) {
       const from = turned ? count - 1 - i : i;
@@ -122,8 +122,8 @@ function lay(stage: HeatStage, layers: Map<string, Gridded>, bodies: Map<string,
       join(half + (i === 0 ? contact : 0));
       column.capacity[cell] = layer.rho * layer.c * width;
       column.water[cell] = (layer.waterKgM2 * width) / (layer.thicknessMm / 1000);
-      column.tempC[cell] = one.tempC[from] as number;
-      column.dried[cell] = one.dried[from] as number;
+      column.tempC[cell] = gridded.tempC[from] as number;
+      column.dried[cell] = gridded.dried[from] as number;
       pending = half;
       cell++;
     }
