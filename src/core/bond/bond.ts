@@ -70,11 +70,11 @@ export function bondsOf(
   { low, high }: { low: number; high: number },
   lowerC: number | null,
 ): BondPoint[] | null {
-  const one = cardPiece(input, draft, low, lowerC);
-  if (!one || !(low >= 20 && high <= 260 && low <= high)) return null;
-  return bondsBefore(JSON.stringify([one, high]), () =>
+  const entry = cardPiece(input, draft, low, lowerC);
+  if (!entry || !(low >= 20 && high <= 260 && low <= high)) return null;
+  return bondsBefore(JSON.stringify([entry, high]), () =>
     [low, (low + high) / 2, high].map((surfaceC) => {
-      const growth = growthOf(one.piece, { ...one.passage, surfaceC }, one.adhesive, NO_LIMITS, CARD_HEAT);
+      const growth = growthOf(entry.piece, { ...entry.passage, surfaceC }, entry.adhesive, NO_LIMITS, CARD_HEAT);
       return { surfaceC, bond: growth.bond.at(-1) ?? 0 };
     }),
   );
@@ -132,10 +132,12 @@ export function bondSd(input: PreparedInput, draft: Draft, window: Offset & { be
   const { midC, lowC, highC } = bandOf(window, window.bestSetC);
   // it hardly changes within two kelvins, and is asked for at many settings
   const nearC = SD_STEP_K * Math.round(midC / SD_STEP_K);
-  const one = cardPiece(input, draft, Math.min(260, Math.max(20, nearC)), lowerC);
-  if (!one) return null;
+  const entry = cardPiece(input, draft, Math.min(260, Math.max(20, nearC)), lowerC);
+  if (!entry) return null;
   const doubt = { platenK: (highC - lowC) / 2 / SURE, shiftSd: learnedOf(input)?.sd ?? 0, ofBlank: meansCloth(input) };
-  return sdsBefore(JSON.stringify([one, doubt]), () => logSdOf(bondBand(one.piece, one.passage, one.adhesive, doubt, WEIGHED_HEAT)));
+  return sdsBefore(JSON.stringify([entry, doubt]), () =>
+    logSdOf(bondBand(entry.piece, entry.passage, entry.adhesive, doubt, WEIGHED_HEAT)),
+  );
 }
 
 /** Standard deviation of the logarithm of a bond, from the range nine in ten lie in. */
@@ -150,13 +152,13 @@ export function heatOf(
   points: BondPoint[],
 ): Heat | null {
   const { midC } = bandOf(window, set.tempC);
-  const one = cardPiece(input, draft, Math.min(260, Math.max(20, midC)), set.lowerC);
+  const entry = cardPiece(input, draft, Math.min(260, Math.max(20, midC)), set.lowerC);
   const sd = bondSd(input, draft, window, set.lowerC);
-  if (!one || sd === null) return null;
+  if (!entry || sd === null) return null;
   const bond = bondAt(points, midC);
   const learned = learnedOf(input);
-  const takes = takesOf(input, draft, one);
-  const key = JSON.stringify([one, sd, bond, takes, points, pressOf(draft).timeS, limitsFor(input), draft.passesMark, learned]);
+  const takes = takesOf(input, draft, entry);
+  const key = JSON.stringify([entry, sd, bond, takes, points, pressOf(draft).timeS, limitsFor(input), draft.passesMark, learned]);
   return heatBefore(key, () => {
     return {
       bond,
@@ -165,7 +167,7 @@ export function heatOf(
       soundChance: soundChanceOf(bond, sd),
       bonds: points,
       takes,
-      correction: correctionOf(input, draft, one),
+      correction: correctionOf(input, draft, entry),
       learned: learned && { shift: learned.shift, n: learned.n },
     };
   });
@@ -203,8 +205,8 @@ export function betterTime(
   if (isTimeSettled(input, draft)) return null;
   const sd = bondSd(input, draft, window, lowerC);
   if (sd !== null && soundChanceOf(bond, sd) >= SOUND_ENOUGH) return null;
-  const one = cardPiece(input, draft, midC, lowerC);
-  const found = one && correctionOf(input, draft, one);
+  const entry = cardPiece(input, draft, midC, lowerC);
+  const found = entry && correctionOf(input, draft, entry);
   if (!found || Math.abs(Math.log(found.bond)) >= Math.abs(Math.log(bond))) return null;
   const by = found.timeS - draft.timeS;
   const change = by > 0 ? phrase`${seconds(by)} are added` : phrase`${seconds(-by)} are taken off`;

@@ -21,9 +21,9 @@ const CardV2Schema = z.object({
 
 /** A finding whose name said where it comes from: `margin: mark`, `bond: short`, `finish, margin: damage`; any other name is a rule's. */
 export function findingV2({ rule: name, ...rest }: z.infer<typeof FindingV2Schema>): Finding {
-  const closing = CHOSEN_STAGES.find((one) => name.startsWith(`${one}, `));
+  const closing = CHOSEN_STAGES.find((stage) => name.startsWith(`${stage}, `));
   const own = closing ? name.slice(closing.length + 2) : name;
-  const from = (['margin', 'bond', 'heat'] as const).find((one) => own.startsWith(`${one}: `));
+  const from = (['margin', 'bond', 'heat'] as const).find((candidate) => own.startsWith(`${candidate}: `));
   return { ...rest, from: from ?? 'rule', rule: from ? own.slice(from.length + 2) : own, ...(closing && { closing }) };
 }
 
@@ -36,7 +36,7 @@ export function readCardV2(doc: unknown): Card {
     ...rest,
     schemaVersion: CARD_SCHEMA_VERSION,
     ...judgedByMargin(window, margins),
-    of: { ...of, layers: of.layers.map((one, i) => ({ ...one, ...(i === of.layers.length - 1 ? top : unknown) })) },
+    of: { ...of, layers: of.layers.map((layer, i) => ({ ...layer, ...(i === of.layers.length - 1 ? top : unknown) })) },
     lamp: { ...lamp, findings: lamp.findings.map(findingV2) },
   };
 }

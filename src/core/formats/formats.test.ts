@@ -145,7 +145,9 @@ describe('cards of the second version', () => {
     }
   });
   it('had where a finding comes from in its name: it is data now', () => {
-    const from = cards.map(({ lamp }: { lamp: Lamp }) => lamp.findings.map((one) => `${one.closing ?? 'press'} ${one.from} ${one.rule}`));
+    const from = cards.map(({ lamp }: { lamp: Lamp }) =>
+      lamp.findings.map((finding) => `${finding.closing ?? 'press'} ${finding.from} ${finding.rule}`),
+    );
     expect(from).toEqual([
       ['press margin sheet high', 'press margin mark', 'press bond over'],
       ['press margin sheet low', 'press rule time-off-sheet', 'press rule lower-layer-overheats'],
@@ -181,17 +183,17 @@ describe('a card of the first version', () => {
 describe('a transfer’s sheet in a list', () => {
   const film = builtInProducts('2026-01-01').find(({ familyId }) => familyId === 'film-printed') as Product;
   const [press, finish] = film.stages as [WrittenStage, WrittenStage];
-  const one: Figure = { form: 'one', value: 160 };
+  const figure: Figure = { form: 'one', value: 160 };
   const sheet: Product = {
     ...film,
     stages: [
       { ...press, kind: 'pre-press', timeS: { form: 'one', value: 5 }, cover: 'required', coverKind: 'paper', peel: 'none' },
-      { ...press, tempC: one, timeS: { form: 'tolerance', value: 15, plusMinus: 2 } },
+      { ...press, tempC: figure, timeS: { form: 'tolerance', value: 15, plusMinus: 2 } },
       { ...finish, tempC: { form: 'range', min: 155, max: 165, start: 160 }, timeS: { form: 'one', value: 8, about: true }, peel: 'cold' },
     ],
     colours: [{ name: 'neon', group: 'bright' }],
     overrides: [
-      { fabricGroup: 'polyester', stage: 'press', tempC: { form: 'range', min: 130, max: 140, start: 135 }, timeS: one },
+      { fabricGroup: 'polyester', stage: 'press', tempC: { form: 'range', min: 130, max: 140, start: 135 }, timeS: figure },
       { fabricGroup: 'polyester', colourGroup: 'bright', stage: 'press', tempC: { form: 'one', value: 128 } },
       { colourGroup: 'bright', stage: 'finish', timeS: { form: 'one', value: 6 } },
       { fabricGroup: 'cotton and blends', stage: 'pre-press', timeS: { form: 'one', value: 10 } },

@@ -19,9 +19,9 @@ const cellOf = (field: FigureField, figure: Figure | undefined): string => (figu
 
 /** The draft's stage of a kind; one that is not there yet begins like the press stage. */
 function stageIn(draft: Draft, kind: StageKind): Stage {
-  const there = draft.stages.find((one: Stage) => one.kind === kind);
+  const there = draft.stages.find((stage: Stage) => stage.kind === kind);
   if (there) return there;
-  const { tempC: _, ...press } = draft.stages.find((one: Stage) => one.kind === 'press') as Stage;
+  const { tempC: _, ...press } = draft.stages.find((stage: Stage) => stage.kind === 'press') as Stage;
   const fresh: Stage = { ...press, kind, cover: kind === 'finish' ? 'required' : 'avoid', peel: 'none' };
   draft.stages = [...draft.stages, fresh].sort((a: Stage, b: Stage) => STAGE_KINDS.indexOf(a.kind) - STAGE_KINDS.indexOf(b.kind));
   return fresh;
@@ -41,12 +41,12 @@ function stageColumn(
     heading: `${prefix(kind)}${heading}`,
     path: `${kind}.${path}`,
     get: (doc) => {
-      const stage = doc.stages.find((one) => one.kind === kind);
+      const stage = doc.stages.find((stage) => stage.kind === kind);
       return stage ? get(stage) : '';
     },
     set: (draft, cell) => {
       // an empty cell of a stage that is not there says nothing
-      if (cell === '' && !draft.stages.some((one: Stage) => one.kind === kind)) return undefined;
+      if (cell === '' && !draft.stages.some((stage: Stage) => stage.kind === kind)) return undefined;
       return set(stageIn(draft, kind), cell);
     },
   };
@@ -164,7 +164,7 @@ function readGroup(piece: string): Override | string {
 
 function readGroups(cell: string): Override[] | string {
   const found: Override[] = [];
-  for (const piece of cell.split(';').map((one) => one.trim())) {
+  for (const piece of cell.split(';').map((entry) => entry.trim())) {
     if (piece === '') continue;
     const read = readGroup(piece);
     if (typeof read === 'string') return read;
@@ -210,9 +210,9 @@ const materials = (heading: string, key: 'substrates' | 'never'): Column<Product
   set: (draft, cell) => {
     const named = cell
       .split(';')
-      .map((one) => one.trim())
+      .map((entry) => entry.trim())
       .filter(Boolean);
-    const unknown = named.find((one) => !(SUBSTRATES as readonly string[]).includes(one));
+    const unknown = named.find((candidate) => !(SUBSTRATES as readonly string[]).includes(candidate));
     if (unknown) return `“${unknown}” is no material. Known are ${SUBSTRATES.join(', ')}.`;
     // an empty cell leaves what the family says
     if (named.length > 0 || key in draft) draft[key] = named;

@@ -102,10 +102,10 @@ const UPGRADES_TO_2: Upgrades = {
 
 /** A range of before figures were kept as written; its nominal was the figure to begin with. */
 const asWritten = ({ min, max, nominal }: Old): Old => ({ form: 'range', min, max, ...(nominal !== undefined && { start: nominal }) });
-const writtenFigures = (one: Old): Old => ({
-  ...one,
-  ...(one.tempC && { tempC: asWritten(one.tempC) }),
-  ...(one.timeS && { timeS: asWritten(one.timeS) }),
+const writtenFigures = (old: Old): Old => ({
+  ...old,
+  ...(old.tempC && { tempC: asWritten(old.tempC) }),
+  ...(old.timeS && { timeS: asWritten(old.timeS) }),
 });
 const writtenSheet = (sheet: Old): Old => ({
   ...sheet,

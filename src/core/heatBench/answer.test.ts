@@ -67,8 +67,8 @@ describe('answers to an ask', () => {
 });
 
 describe('what cannot be asked', () => {
-  const faults = (one: unknown) =>
-    HeatAskSchema.safeParse(one).error?.issues.map(({ path, message }) => `${path.join('.')}: ${message}`) ?? [];
+  const faults = (entry: unknown) =>
+    HeatAskSchema.safeParse(entry).error?.issues.map(({ path, message }) => `${path.join('.')}: ${message}`) ?? [];
   const bare = { ...ask().piece, stack: ask().piece.stack.filter(({ role }) => role !== 'transfer') };
   it('a stack without a transfer, its own or the supplier’s', () => {
     expect(faults({ ...ask(), piece: bare })).toEqual(['piece.stack: There is no transfer in this stack: add what is pressed on.']);

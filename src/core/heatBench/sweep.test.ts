@@ -10,7 +10,7 @@ const ask: HeatAsk = {
   adhesive: { softenC: 105, reference: { piece: own, surfaceC: 150, timeS: 10 }, shift: 1 },
   limits: { markC: null, damageC: null, dyeC: null },
 };
-const table = (one: SweepAsk): number[][] => [...sweepRows(one)].flatMap(({ rows }) => rows.map(({ bonds }) => bonds));
+const table = (entry: SweepAsk): number[][] => [...sweepRows(entry)].flatMap(({ rows }) => rows.map(({ bonds }) => bonds));
 
 describe('a sweep', () => {
   it.each([
@@ -25,8 +25,8 @@ describe('a sweep', () => {
     const adhesive = adhesiveOfAsk(ask);
     valuesOf(sweep.y).forEach((b, j) => {
       valuesOf(sweep.x).forEach((a, i) => {
-        const one = withInput(ask.piece, ask.passage, x, a);
-        const both = withInput(one.piece, one.passage, y, b);
+        const entry = withInput(ask.piece, ask.passage, x, a);
+        const both = withInput(entry.piece, entry.passage, y, b);
         const fine = press(both.piece, both.passage, adhesive, ask.limits, { resolution: 2, toleranceK: 0.005 }).read.bond;
         expect(Math.abs((rows[j]?.[i] ?? 0) / fine - 1)).toBeLessThan(0.02);
       });
@@ -45,7 +45,7 @@ describe('what is asked is checked before anything is computed', () => {
     return parsed.success ? [] : parsed.error.issues.map((issue) => `${issue.path.join('.')}: ${issue.message}`);
   };
   const stack = (change: object) => ({
-    piece: { ...ask.piece, stack: ask.piece.stack.map((one, i) => (i === 0 ? { ...one, ...change } : one)) },
+    piece: { ...ask.piece, stack: ask.piece.stack.map((entry, i) => (i === 0 ? { ...entry, ...change } : entry)) },
   });
   it.each([
     ['no thickness', stack({ thicknessMm: 0 }), /piece\.stack\.0\.thicknessMm: .*at least 0.002/],
@@ -68,7 +68,7 @@ describe('what is asked is checked before anything is computed', () => {
   });
   it('a sweep of one thing twice, backwards, or out of reach', () => {
     const axis = { of: 'time', from: 4, to: 16, steps: 5 };
-    const faults = (x: object, y: object) => SweepAskSchema.safeParse({ ...ask, x, y }).error?.issues.map((one) => one.message) ?? [];
+    const faults = (x: object, y: object) => SweepAskSchema.safeParse({ ...ask, x, y }).error?.issues.map((issue) => issue.message) ?? [];
     expect(faults(axis, axis)).toEqual(['Sweep two different things.']);
     expect(faults(axis, { ...axis, of: 'base', from: 80, to: 20 })).toEqual(['A sweep ends above where it begins.']);
     expect(faults({ ...axis, to: 1e6 }, { ...axis, of: 'base' }).join()).toMatch(/swept from 0.5 to 600 s/);

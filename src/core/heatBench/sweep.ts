@@ -78,8 +78,8 @@ function bondsAlong(piece: Piece, passage: Passage, adhesive: Adhesive, axis: Ax
     return values.map((timeS) => grownAt({ timeS: growth.timeS, value: growth.bond }, timeS));
   }
   return values.map((value) => {
-    const one = withInput(piece, passage, axis.of, value);
-    return bondUnder(one.piece, one.passage, adhesive, COARSE).bond;
+    const entry = withInput(piece, passage, axis.of, value);
+    return bondUnder(entry.piece, entry.passage, adhesive, COARSE).bond;
   });
 }
 
@@ -94,8 +94,8 @@ export function* sweepRows(ask: SweepAsk): Generator<{ done: number; of: number;
   if (y.of === 'time') {
     const columns: number[][] = [];
     for (const value of xs) {
-      const one = withInput(piece, passage, x.of, value);
-      columns.push(bondsAlong(one.piece, one.passage, adhesive, y));
+      const entry = withInput(piece, passage, x.of, value);
+      columns.push(bondsAlong(entry.piece, entry.passage, adhesive, y));
       const done = columns.length;
       const rows = done === xs.length ? ys.map((at, j) => ({ y: at, bonds: columns.map((column) => column[j] as number) })) : [];
       yield { done, of: xs.length, rows };
@@ -104,8 +104,8 @@ export function* sweepRows(ask: SweepAsk): Generator<{ done: number; of: number;
   }
   let done = 0;
   for (const at of ys) {
-    const one = withInput(piece, passage, y.of, at);
+    const entry = withInput(piece, passage, y.of, at);
     done++;
-    yield { done, of: ys.length, rows: [{ y: at, bonds: bondsAlong(one.piece, one.passage, adhesive, x) }] };
+    yield { done, of: ys.length, rows: [{ y: at, bonds: bondsAlong(entry.piece, entry.passage, adhesive, x) }] };
   }
 }

@@ -80,12 +80,12 @@ const sameUse = (a: SettingUse, b: SettingUse) =>
 
 /** The house's own setting for a press with a transfer. */
 export const houseSetting = (house: Pick<House, 'settings'>, use: SettingUse): HouseSetting | null =>
-  house.settings?.find((one) => sameUse(one, use)) ?? null;
+  house.settings?.find((setting) => sameUse(setting, use)) ?? null;
 
 /** The house without a setting. */
 export const withoutSetting = (house: House, use: SettingUse): House => ({
   ...house,
-  settings: (house.settings ?? []).filter((one) => !sameUse(one, use)),
+  settings: (house.settings ?? []).filter((setting) => !sameUse(setting, use)),
 });
 
 /** The house with a setting, in the place of one it had for the same use. */

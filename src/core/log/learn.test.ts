@@ -55,7 +55,7 @@ describe('what the log teaches of a press and a transfer', () => {
     expect(sd).toBeCloseTo(PRIOR_SD, 3);
     expect([low, high]).toEqual([expect.closeTo(-1.645 * PRIOR_SD, 2), expect.closeTo(1.645 * PRIOR_SD, 2)]);
     for (const bond of [0.6, 0.85, 1, 1.4])
-      expect(BOND_OUTCOMES.reduce((sum, one) => sum + chanceOf(one, Math.log(bond)), 0)).toBeCloseTo(1, 12);
+      expect(BOND_OUTCOMES.reduce((sum, outcome) => sum + chanceOf(outcome, Math.log(bond)), 0)).toBeCloseTo(1, 12);
   });
 
   const pressing = (change: Partial<Reckoned>): Reckoned => ({
@@ -70,8 +70,8 @@ describe('what the log teaches of a press and a transfer', () => {
   const lifted = pressing({ outcome: 'spoiled', reason: 'would not peel clean' });
   it('up to three pressings hardly move it, whatever came of them; twenty lifted ones at a bond of 1 do', () => {
     for (const n of [1, 2, 3])
-      for (const one of [lifted, pressing({}), pressing({ laidBack: 1 })]) {
-        const [learned] = learnShifts(Array.from({ length: n }, () => one));
+      for (const reckoned of [lifted, pressing({}), pressing({ laidBack: 1 })]) {
+        const [learned] = learnShifts(Array.from({ length: n }, () => reckoned));
         expect(Math.abs((learned?.shift ?? 1) - 1)).toBeLessThan(0.02);
         expect(learned?.n).toBe(n);
       }

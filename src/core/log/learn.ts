@@ -61,9 +61,9 @@ export interface ShiftPosterior {
 export function shiftAfter(evidence: readonly Evidence[]): ShiftPosterior {
   // a line of pieces has one bond: what came out alike is reckoned once
   const alike = new Map<string, Evidence & { count: number }>();
-  for (const one of evidence) {
-    const key = `${one.bond} ${one.outcome}`;
-    alike.set(key, { ...one, count: (alike.get(key)?.count ?? 0) + 1 });
+  for (const entry of evidence) {
+    const key = `${entry.bond} ${entry.outcome}`;
+    alike.set(key, { ...entry, count: (alike.get(key)?.count ?? 0) + 1 });
   }
   const logs = GRID.map((s) => {
     let sum = -(s * s) / (2 * PRIOR_SD * PRIOR_SD);
@@ -72,9 +72,9 @@ export function shiftAfter(evidence: readonly Evidence[]): ShiftPosterior {
     return sum;
   });
   const most = logs.reduce((a, b) => Math.max(a, b));
-  const raw = logs.map((one) => Math.exp(one - most));
+  const raw = logs.map((log) => Math.exp(log - most));
   const total = raw.reduce((a, b) => a + b, 0);
-  const weights = raw.map((one) => one / total);
+  const weights = raw.map((entry) => entry / total);
   const mean = weights.reduce((sum, weight, i) => sum + weight * (GRID[i] as number), 0);
   const variance = weights.reduce((sum, weight, i) => sum + weight * ((GRID[i] as number) - mean) ** 2, 0);
   return {
@@ -104,12 +104,12 @@ export interface Reckoned extends Pick<Pressing, 'outcome' | 'reason' | 'laidBac
 /** What each press has shown with each transfer; pairs with too few pressings are told too, and marked as not taken up. */
 export function learnShifts(pressings: readonly Reckoned[]): LearnedShift[] {
   const groups = new Map<string, { pressId: string; productId: string; evidence: Evidence[] }>();
-  for (const one of pressings) {
-    const outcome = bondOutcome(one);
+  for (const pressing of pressings) {
+    const outcome = bondOutcome(pressing);
     if (!outcome) continue;
-    const key = JSON.stringify([one.pressId, one.productId]);
-    const group = groups.get(key) ?? { pressId: one.pressId, productId: one.productId, evidence: [] };
-    group.evidence.push({ bond: one.bond, outcome });
+    const key = JSON.stringify([pressing.pressId, pressing.productId]);
+    const group = groups.get(key) ?? { pressId: pressing.pressId, productId: pressing.productId, evidence: [] };
+    group.evidence.push({ bond: pressing.bond, outcome });
     groups.set(key, group);
   }
   return [...groups.values()].map(({ evidence, pressId, productId }) => {

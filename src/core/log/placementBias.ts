@@ -57,9 +57,9 @@ function lean(values: readonly number[]): Lean {
  */
 export function placementBias(measured: readonly MeasuredPlace[]): PlacementBias[] {
   const groups = new Map<string, MeasuredPlace[]>();
-  for (const one of measured) {
-    const key = JSON.stringify([one.operator, one.position]);
-    groups.set(key, [...(groups.get(key) ?? []), one]);
+  for (const measuredPlace of measured) {
+    const key = JSON.stringify([measuredPlace.operator, measuredPlace.position]);
+    groups.set(key, [...(groups.get(key) ?? []), measuredPlace]);
   }
   return [...groups.values()]
     .flatMap((group) => {
@@ -71,9 +71,9 @@ export function placementBias(measured: readonly MeasuredPlace[]): PlacementBias
           operator,
           position,
           n: group.length,
-          across: lean(group.map((one) => one.xMm)),
-          down: lean(group.map((one) => one.yMm)),
-          turn: lean(group.map((one) => one.turnDeg)),
+          across: lean(group.map((measuredPlace) => measuredPlace.xMm)),
+          down: lean(group.map((measuredPlace) => measuredPlace.yMm)),
+          turn: lean(group.map((measuredPlace) => measuredPlace.turnDeg)),
         },
       ];
     })

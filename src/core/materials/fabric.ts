@@ -39,7 +39,7 @@ export type Substrate = (typeof SUBSTRATES)[number];
 
 /** Substrates made of fibres: their limits come from the fibre table. */
 const FIBROUS: readonly Substrate[] = ['cloth', 'leather', 'leather-look', 'book cloth'];
-const HARD: readonly Substrate[] = SUBSTRATES.filter((one) => !FIBROUS.includes(one));
+const HARD: readonly Substrate[] = SUBSTRATES.filter((substrate) => !FIBROUS.includes(substrate));
 const BRITTLE: readonly Substrate[] = ['glass', 'mirror', 'ceramic', 'coated ceramic', 'acrylic'];
 
 export const COATINGS = ['none', 'water-repellent', 'silicone', 'back-coated', 'unknown'] as const;

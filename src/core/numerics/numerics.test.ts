@@ -115,8 +115,8 @@ describe('quantiles', () => {
   it('of a density on a grid are those of the normal it stands for', () => {
     const [first, step] = [-5, 0.01];
     const heights = Array.from({ length: 1001 }, (_, i) => Math.exp(-((first + i * step) ** 2) / 2));
-    const whole = heights.reduce((sum, one) => sum + one, 0);
-    const weights = heights.map((one) => one / whole);
+    const whole = heights.reduce((sum, height) => sum + height, 0);
+    const weights = heights.map((height) => height / whole);
     for (const [share, z] of [
       [0.05, -1.6449],
       [0.5, 0],

@@ -5,7 +5,7 @@ import { cutsOf, splitAfter, splitRun } from '../placement';
 import { type Line, LineSchema } from './order';
 import { runSizes, withPrintWidths } from './printRun';
 
-const tee = BUILT_IN_BLANKS.find((one) => one.id === 'cotton-tee') as Blank;
+const tee = BUILT_IN_BLANKS.find((blank) => blank.id === 'cotton-tee') as Blank;
 const { print } = inputOf({ says: 'a tee', on: 'cotton-tee', with: 'cut-film', print: { widthMm: 250, heightMm: 100 } });
 const line = (id: string, size: string, count: number, change: Partial<Line> = {}): Line =>
   LineSchema.parse({ id: `line-${id}`, blankId: 'tee-one', size, count, prints: [print], roster: [], perClosing: 1, ...change });
@@ -26,9 +26,9 @@ describe('a run of sizes in an order', () => {
   it('takes the widths of a split, height in proportion; other lines stay as they are', () => {
     const order = { lines: [...lines, line('x', 'M', 9, { blankId: 'another' })] };
     const split = splitAfter(runSizes(order, lines[0] as Line, print, tee), [1], FRONT, 400, 5);
-    expect([cutsOf(split), split.groups.map((one) => one.widthMm)]).toEqual([[1], [220, 265]]);
+    expect([cutsOf(split), split.groups.map((group) => group.widthMm)]).toEqual([[1], [220, 265]]);
     const after = withPrintWidths(order, lines[0] as Line, print, split);
-    expect(after.lines.map((one) => [one.id, one.prints[0]?.widthMm, one.prints[0]?.heightMm])).toEqual([
+    expect(after.lines.map((line) => [line.id, line.prints[0]?.widthMm, line.prints[0]?.heightMm])).toEqual([
       ['line-c', 265, 106],
       ['line-a', 220, 88],
       ['line-b', 265, 106],

@@ -68,18 +68,18 @@ const LATE_S = 2;
 const offS = ({ closedAt, openedAt, plannedS }: DoneClosing): number => (openedAt - closedAt) / 1000 - plannedS;
 
 function timesOf(worked: readonly Worked[]): StageTimes[] {
-  const closings = worked.flatMap((one) => one.closings);
+  const closings = worked.flatMap((worked) => worked.closings);
   return [...new Set(closings.map(({ stage }) => stage))].map((stage) => {
-    const own = closings.filter((one) => one.stage === stage);
+    const own = closings.filter((closing) => closing.stage === stage);
     const off = own.map(offS);
-    const plannedS = own.reduce((sum, one) => sum + one.plannedS, 0) / own.length;
+    const plannedS = own.reduce((sum, doneClosing) => sum + doneClosing.plannedS, 0) / own.length;
     return {
       stage,
       plannedS,
-      meanS: plannedS + off.reduce((sum, one) => sum + one, 0) / own.length,
+      meanS: plannedS + off.reduce((sum, entry) => sum + entry, 0) / own.length,
       n: own.length,
-      late: off.filter((one) => one >= LATE_S).length,
-      early: off.filter((one) => one <= -LATE_S).length,
+      late: off.filter((candidate) => candidate >= LATE_S).length,
+      early: off.filter((candidate) => candidate <= -LATE_S).length,
     };
   });
 }
@@ -90,9 +90,9 @@ const PEEL_LATE_S: Record<DonePeel['peel'], number> = { hot: 3, warm: 15, cold: 
 const PEEL_EARLY_S = 5;
 
 function peelsOf(worked: readonly Worked[]): PeelTimes[] {
-  const all = worked.flatMap((one) => one.peels);
+  const all = worked.flatMap((worked) => worked.peels);
   return (['hot', 'warm', 'cold'] as const).flatMap((peel) => {
-    const own = all.filter((one) => one.peel === peel);
+    const own = all.filter((donePeel) => donePeel.peel === peel);
     if (own.length === 0) return [];
     return {
       peel,
@@ -121,7 +121,7 @@ function evidenceOf(results: readonly PieceResult[]): Evidence {
 }
 
 /** How each kind of setting stands on a result; null: as carded. */
-const SET: Record<HouseSetting['of'], (one: PieceResult) => number | null> = {
+const SET: Record<HouseSetting['of'], (pieceResult: PieceResult) => number | null> = {
   time: ({ setS }) => setS,
   temperature: ({ setC }) => setC,
 };
@@ -135,7 +135,7 @@ const asCarded = ({ set }: Pick<Card, 'set'>, of: HouseSetting['of'], value: num
 function changesOf(card: Pick<Card, 'set'>, results: readonly PieceResult[]): NextTime[] {
   return KINDS.flatMap((of) => {
     const others = [...new Set(results.map(SET[of]))].filter((value): value is number => value !== null && !asCarded(card, of, value));
-    return others.map((value) => ({ of, value, ...evidenceOf(results.filter((one) => SET[of](one) === value)) }));
+    return others.map((value) => ({ of, value, ...evidenceOf(results.filter((result) => SET[of](result) === value)) }));
   }).filter(({ good, spoiled }) => good > spoiled);
 }
 
@@ -144,7 +144,7 @@ function doubtedOf(card: Pick<Card, 'set' | 'of'>, results: readonly PieceResult
   const { pressId, productId } = card.of;
   return KINDS.flatMap((of) => {
     const setting = houseSetting(house, { pressId, productId, of });
-    const evidence = evidenceOf(results.filter((one) => SET[of](one) === null));
+    const evidence = evidenceOf(results.filter((result) => SET[of](result) === null));
     const doubtful = evidence.spoiled > 0 && evidence.spoiled >= evidence.good;
     return setting && doubtful && asCarded(card, of, setting.value) ? [{ setting, ...evidence }] : [];
   });
@@ -178,8 +178,8 @@ export function afterRun(
     tookPerPiece: results.length > 0 ? minutes / results.length : null,
     times: timesOf(worked),
     peels: peelsOf(worked),
-    spoiled: reasons.map((reason) => ({ reason, pieces: results.filter((one) => one.reason === reason).map(({ piece }) => piece) })),
-    laidBack: results.filter((one) => one.laidBack > 0).map(({ piece }) => piece),
+    spoiled: reasons.map((reason) => ({ reason, pieces: results.filter((result) => result.reason === reason).map(({ piece }) => piece) })),
+    laidBack: results.filter((result) => result.laidBack > 0).map(({ piece }) => piece),
     changes: changesOf(card, results),
     doubted: doubtedOf(card, results, house),
   };

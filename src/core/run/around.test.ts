@@ -15,9 +15,9 @@ import { trialNext } from './trial';
 const HOUSE = { temperature: 'C', length: 'mm', contactPressure: 'kPa', linePressure: 'bar' } as const;
 const card = (change: Partial<Parameters<typeof inputOf>[0]> = {}): Card =>
   resolve(inputOf({ says: 'a tee', on: 'cotton-tee', with: 'cut-film', item: { size: 'M' }, ...change }));
-const keys = (one: Card) => gateOf(one, 5).map(({ key }) => key);
-const says = (one: Card, key: string) => {
-  const check = gateOf(one, 5).find((each) => each.key === key);
+const keys = (entry: Card) => gateOf(entry, 5).map(({ key }) => key);
+const says = (entry: Card, key: string) => {
+  const check = gateOf(entry, 5).find((each) => each.key === key);
   return check ? `${phraseText(check.says, HOUSE)} ${phraseText(check.look, HOUSE)}` : null;
 };
 
@@ -51,7 +51,7 @@ describe('the set-up before the first closing', () => {
     const all = keys(card());
     const next = (change: Parameters<typeof card>[0], setC: number | null = null) => {
       const holds = stillHolds(card(change), card(), all, { setC });
-      return gateOf(card(change), 5, false, holds).flatMap((one) => (one.holds ? [] : [one.key]));
+      return gateOf(card(change), 5, false, holds).flatMap((check) => (check.holds ? [] : [check.key]));
     };
     expect(next({})).toEqual(['parcel', 'blank']);
     expect(next({}, 148)).toEqual(['parcel', 'heat', 'blank']);
@@ -99,10 +99,10 @@ describe('the set-up before the first closing', () => {
   });
 
   it('a setting far from the card is doubted, one near it is not', () => {
-    const one = card();
-    const doubts = (timeS: number) => doubtOf({ kind: 'set', timeS }, one) !== null;
-    expect([1 / 2.1, 0.6, 1.9, 2.1].map((times) => doubts(times * one.set.timeS))).toEqual([true, false, false, true]);
-    const heat = (byK: number) => doubtOf({ kind: 'set temperature', tempC: one.set.tempC + byK }, one) !== null;
+    const entry = card();
+    const doubts = (timeS: number) => doubtOf({ kind: 'set', timeS }, entry) !== null;
+    expect([1 / 2.1, 0.6, 1.9, 2.1].map((times) => doubts(times * entry.set.timeS))).toEqual([true, false, false, true]);
+    const heat = (byK: number) => doubtOf({ kind: 'set temperature', tempC: entry.set.tempC + byK }, entry) !== null;
     expect([heat(-13), heat(-11), heat(11), heat(13)]).toEqual([true, false, false, true]);
   });
 
@@ -207,17 +207,17 @@ describe('after the run', () => {
 
   it('a setting that was not as carded is offered where more came out good than spoiled with it', () => {
     const spoiled = { outcome: 'spoiled', reason: 'scorched' } as const;
-    const one = sheet([
+    const afterRun = sheet([
       result({ setS: 17 }),
       result({ piece: 2, setS: 17 }),
       result({ piece: 3, setS: 14, ...spoiled }),
       result({ piece: 4, setC: 141 }),
     ]);
-    expect(one.changes).toEqual([
+    expect(afterRun.changes).toEqual([
       { of: 'time', value: 17, good: 2, spoiled: 0 },
       { of: 'temperature', value: 141, good: 1, spoiled: 0 },
     ]);
-    expect(one.spoiled).toEqual([{ reason: 'scorched', pieces: [3] }]);
+    expect(afterRun.spoiled).toEqual([{ reason: 'scorched', pieces: [3] }]);
     expect(sheet([result({ setS: card().set.timeS })]).changes).toEqual([]);
   });
 

@@ -47,11 +47,14 @@ function forPress(plan: RunPlan, run: RunState, acts: readonly Act[], style: Sty
 
 /** Seconds of hands and press that the pieces on their way still need. */
 const backlogS = (plan: RunPlan, run: RunState): number =>
-  run.active.reduce((sum, lot) => sum + plan.stages.slice(lot.stage).reduce((s, one) => s + (one.by === 'clock' ? 0 : one.timeS), 0), 0);
+  run.active.reduce(
+    (sum, lot) => sum + plan.stages.slice(lot.stage).reduce((s, stage) => s + (stage.by === 'clock' ? 0 : stage.timeS), 0),
+    0,
+  );
 
 /** Longest wait still before a lot, s. */
 const waitAfter = ({ stages }: RunPlan, stage: number): number =>
-  stages.slice(stage).reduce((most, one) => (one.by === 'clock' ? Math.max(most, one.timeS) : most), 0);
+  stages.slice(stage).reduce((most, stage) => (stage.by === 'clock' ? Math.max(most, stage.timeS) : most), 0);
 
 function compare(a: readonly number[], b: readonly number[]): number {
   for (const [i, x] of a.entries()) if (x !== b[i]) return x - (b[i] ?? 0);

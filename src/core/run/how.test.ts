@@ -10,23 +10,23 @@ const card = (change: Partial<Parameters<typeof inputOf>[0]> = {}): Card =>
   resolve(inputOf({ says: 'a tee', on: 'cotton-tee', with: 'cut-film', item: { size: 'M' }, ...change }));
 
 /** What is told at the n-th stage of a kind, in words. */
-function told(one: Card, kind: string, act: 'next' | 'closed' | 'opened' | 'peeled' | 'kept' | null, nth = 0) {
-  const stage = one.stages.flatMap((s, i) => (s.kind === kind ? [i] : []))[nth] ?? -1;
-  const how = howOf(one, { stage, act });
+function told(entry: Card, kind: string, act: 'next' | 'closed' | 'opened' | 'peeled' | 'kept' | null, nth = 0) {
+  const stage = entry.stages.flatMap((s, i) => (s.kind === kind ? [i] : []))[nth] ?? -1;
+  const how = howOf(entry, { stage, act });
   return { says: how.says.map((s) => phraseText(s, HOUSE)), safety: how.safety.map((s) => phraseText(s, HOUSE)), parts: how.parts };
 }
 
 describe('what is told beside a cue', () => {
   it('is the danger of every closing, before it closes, and nothing while it is shut', () => {
-    for (const one of [card(), card({ with: 'two-sheet-toner' }), card({ on: 'ceramic-tile', with: 'hard-paper-smooth' })])
-      one.stages.forEach(({ by }, stage) => {
+    for (const entry of [card(), card({ with: 'two-sheet-toner' }), card({ on: 'ceramic-tile', with: 'hard-paper-smooth' })])
+      entry.stages.forEach(({ by }, stage) => {
         if (by !== 'press') return;
         expect(
-          howOf(one, { stage, act: 'closed' })
+          howOf(entry, { stage, act: 'closed' })
             .safety.map((s) => phraseText(s, HOUSE))
             .join(' '),
         ).toMatch(/hands clear/);
-        expect(howOf(one, { stage, act: null })).toEqual({ says: [], safety: [], parts: false });
+        expect(howOf(entry, { stage, act: null })).toEqual({ says: [], safety: [], parts: false });
       });
   });
   it('parts married sheets by their own words and movement, and peels the print by others', () => {
@@ -40,8 +40,10 @@ describe('what is told beside a cue', () => {
     expect(last.says.join()).toMatch(/low and steady, one way/);
   });
   it('a lower layer is not peeled by the words of the print over it, which may be hotter or colder', () => {
-    const stages = card().stages.flatMap((one) =>
-      one.kind === 'press' ? [{ ...one, kind: 'tack' as const }, { ...one, kind: 'peel' as const, by: 'hands' as const }, one] : [one],
+    const stages = card().stages.flatMap((stage) =>
+      stage.kind === 'press'
+        ? [{ ...stage, kind: 'tack' as const }, { ...stage, kind: 'peel' as const, by: 'hands' as const }, stage]
+        : [stage],
     );
     const layered = { ...card(), stages };
     expect(told(layered, 'peel', 'peeled').says).toEqual([]);

@@ -43,9 +43,9 @@ export const onPress = ({ active }: RunState): Lot | undefined => active.find((l
 /** Puts a lot back into the run as it is now; one without pieces is over. */
 export function withLot(plan: RunPlan, run: RunState, lot: Lot): RunState {
   const begun = Math.max(run.begun, lot.first - 1 + Math.min(plan.perClosing, plan.pieces - lot.first + 1));
-  const known = run.active.some((one) => one.first === lot.first);
-  const active = known ? run.active.map((one) => (one.first === lot.first ? lot : one)) : [...run.active, lot];
-  const still = active.filter((one) => one.pieces.length > 0);
+  const known = run.active.some((candidate) => candidate.first === lot.first);
+  const active = known ? run.active.map((entry) => (entry.first === lot.first ? lot : entry)) : [...run.active, lot];
+  const still = active.filter((lot) => lot.pieces.length > 0);
   return { ...run, begun, active: still, done: run.done || (still.length === 0 && begun >= plan.pieces) };
 }
 
@@ -66,7 +66,8 @@ export function enter(plan: RunPlan, lot: Lot, stage: number, at: number): Lot {
 
 /** The closing that a lifting transfer goes back under: the last marry, tack or press before a stage. */
 export function closingBefore(plan: RunPlan, stage: number): number {
-  const glues = (one: PlannedStage) => one.kind === 'press' || one.kind === 'tack' || one.kind === 'marry';
+  const glues = (plannedStage: PlannedStage) =>
+    plannedStage.kind === 'press' || plannedStage.kind === 'tack' || plannedStage.kind === 'marry';
   return Math.max(0, plan.stages.slice(0, stage).findLastIndex(glues));
 }
 

@@ -17,7 +17,7 @@ function verdict(plan: RunPlan, run: RunState, lot: Lot, event: Done & { kind: '
     piece,
     outcome: event.kind === 'kept' ? 'good' : 'spoiled',
     reason: event.kind === 'spoiled' ? event.reason : null,
-    note: [event.kind === 'spoiled' ? event.note : '', ...run.notes.filter((one) => one.piece === piece).map(({ note }) => note)]
+    note: [event.kind === 'spoiled' ? event.note : '', ...run.notes.filter((note) => note.piece === piece).map(({ note }) => note)]
       .filter(Boolean)
       .join('; '),
     laidBack: lot.laidBack,
@@ -27,10 +27,10 @@ function verdict(plan: RunPlan, run: RunState, lot: Lot, event: Done & { kind: '
     peels: lot.peels,
     setC: lot.setC,
     setS: lot.setS,
-    photos: run.photos.filter((one) => one.piece === piece).map(({ photo }) => photo),
+    photos: run.photos.filter((photo) => photo.piece === piece).map(({ photo }) => photo),
     eventId: event.id,
   };
-  const rest = { ...lot, pieces: lot.pieces.filter((one) => one !== piece) };
+  const rest = { ...lot, pieces: lot.pieces.filter((candidate) => candidate !== piece) };
   return withLot(plan, { ...run, results: [...run.results, result] }, rest);
 }
 

@@ -44,7 +44,7 @@ const toPeel: Said[] = ['next', 'closed', 'opened', 'next', 'closed', 'opened', 
 
 describe('a piece on its way, one after the other', () => {
   it('goes from load to look-over and is kept, with each closing timed', () => {
-    const read = toPeel.map((one, i): Said => (i === 4 ? { kind: 'closed', piece: 1, readC: 148.5 } : one));
+    const read = toPeel.map((said, i): Said => (i === 4 ? { kind: 'closed', piece: 1, readC: 148.5 } : said));
     const { run } = play([...read, 'peeled', 'kept']);
     expect(run.results).toMatchObject([{ piece: 1, outcome: 'good', laidBack: 0, startedAt: 0, endedAt: 9000 }]);
     expect(run.results[0]?.closings).toEqual([
@@ -57,11 +57,13 @@ describe('a piece on its way, one after the other', () => {
 
   it('a hot peel done as planned began at once; one whose hand came after five seconds began five seconds late', () => {
     const peelEnds = (s: number, rubS: number | null) => {
-      const stages = MARRIED.stages.filter(({ kind }) => kind !== 'tack').map((one) => (one.kind === 'peel' ? { ...one, timeS: 4 } : one));
+      const stages = MARRIED.stages
+        .filter(({ kind }) => kind !== 'tack')
+        .map((stage) => (stage.kind === 'peel' ? { ...stage, timeS: 4 } : stage));
       const rubbed =
         rubS === null
           ? stages
-          : stages.flatMap((one) => (one.kind === 'marry' ? [one, { kind: 'rub', by: 'hands', timeS: 8 } as const] : [one]));
+          : stages.flatMap((stage) => (stage.kind === 'marry' ? [stage, { kind: 'rub', by: 'hands', timeS: 8 } as const] : [stage]));
       const plan = { ...MARRIED, stages: rubbed };
       const rub = rubS === null ? [] : [{ id: uuid(), at: (60 + rubS) * 1000, kind: 'next' } as const];
       const events: RunEvent[] = [
@@ -125,9 +127,9 @@ describe('several pieces on their way', () => {
   const first = (kind: 'next' | 'closed' | 'opened' | 'peeled' | 'kept', piece: number): RunFact => ({ kind, piece });
 
   it('the press takes one at a time; one that cools leaves it free', () => {
-    const one: Said[] = [first('next', 1), first('closed', 1), first('opened', 1), first('next', 1), first('closed', 1)];
-    expect(play([...one, first('next', 2)]).refusals).toEqual(['Piece 1 still lies on the press.']);
-    const { run, refusals } = play([...one, first('opened', 1), first('next', 2), first('closed', 2), first('peeled', 1)]);
+    const entry: Said[] = [first('next', 1), first('closed', 1), first('opened', 1), first('next', 1), first('closed', 1)];
+    expect(play([...entry, first('next', 2)]).refusals).toEqual(['Piece 1 still lies on the press.']);
+    const { run, refusals } = play([...entry, first('opened', 1), first('next', 2), first('closed', 2), first('peeled', 1)]);
     expect(refusals).toEqual([]);
     expect(run.active.map(({ pieces, phase, onPress }) => [pieces, phase, onPress])).toEqual([
       [[1], 'ready', false],
@@ -246,7 +248,7 @@ describe('the cue', () => {
     expect(cueOf(COLD, cold, 6000 + 400_000)).toMatchObject({ verb: 'Load', pieces: [2], why: 'press idle' });
     const shut = play([...toPeel.slice(0, -1), { kind: 'next', piece: 2 }, { kind: 'closed', piece: 2 }], COLD).run;
     expect(cueOf(COLD, shut, 8000)).toMatchObject({ verb: 'Pressing', pieces: [2] });
-    expect(cueOf({ ...COLD, stages: COLD.stages.map((one) => ({ ...one, timeS: Math.min(4, one.timeS) })) }, shut, 8000).verb).toBe(
+    expect(cueOf({ ...COLD, stages: COLD.stages.map((stage) => ({ ...stage, timeS: Math.min(4, stage.timeS) })) }, shut, 8000).verb).toBe(
       'Pressing',
     );
   });
@@ -254,7 +256,7 @@ describe('the cue', () => {
   it('a warm peel that would be too late after what is next comes first, and the lane says until when it is warm', () => {
     const plan = (toS: number | null) => ({
       ...WARM,
-      stages: WARM.stages.map((one) => (one.kind === 'wait' ? { ...one, timeS: 11, span: { fromS: 11, toS } } : one)),
+      stages: WARM.stages.map((stage) => (stage.kind === 'wait' ? { ...stage, timeS: 11, span: { fromS: 11, toS } } : stage)),
     });
     const run = play(toPeel.slice(0, -1), plan(24)).run;
     // opened at 6 s: warm from 17 to 30; loading takes 15 s and the peel 4
@@ -269,7 +271,9 @@ describe('the cue', () => {
   it('a piece that cools on the base keeps the press until its peel, which is a warm one', () => {
     const plan = {
       ...WARM,
-      stages: WARM.stages.map((one) => (one.kind === 'wait' ? { ...one, timeS: 60, span: { fromS: 60, toS: 150, onBase: true } } : one)),
+      stages: WARM.stages.map((stage) =>
+        stage.kind === 'wait' ? { ...stage, timeS: 60, span: { fromS: 60, toS: 150, onBase: true } } : stage,
+      ),
     };
     const { run, refusals } = play([...toPeel.slice(0, -1), { kind: 'next', piece: 2 }], plan);
     expect(refusals).toEqual(['Piece 1 still lies on the press.']);
@@ -299,7 +303,7 @@ describe('the cue', () => {
     const warm = {
       ...MARRIED,
       pieces: 2,
-      stages: MARRIED.stages.map((one) => ({ ...one, setC: one.by === 'press' ? (one.kind === 'marry' ? 160 : 150) : null })),
+      stages: MARRIED.stages.map((stage) => ({ ...stage, setC: stage.by === 'press' ? (stage.kind === 'marry' ? 160 : 150) : null })),
     };
     const after = play(['closed', 'opened', 'peeled'], warm).run;
     expect(cueOf(warm, after, 9000)).toMatchObject({ verb: 'Close to marry', pieces: [2] });
@@ -347,20 +351,20 @@ function playAny([plan, list]: [RunPlan, ('cue' | Said)[]], jumps: readonly numb
   let at = 1;
   const wrong: string[] = [];
   // biome-ignore lint/complexity/noExcessiveCognitiveComplexity: what must hold after every event, one line each
-  list.forEach((one, i) => {
+  list.forEach((entry, i) => {
     at = Math.max(1, at + (jumps[i % Math.max(1, jumps.length)] ?? 7000));
     const before = states.at(-1) as RunState;
     const cue = cueOf(plan, before, at);
     const hot = before.active.find((each) => each.onPress && plan.stages[each.stage]?.kind === 'peel');
     if (hot && !(cue.hot && cue.pieces === hot.pieces)) wrong.push(`a hot peel of ${hot.pieces} is not cued at ${i}`);
-    const asked = one === 'cue' ? (cue.act ?? cue.early) : null;
-    if (one === 'cue' && !asked) return;
-    const what = asked ? { kind: asked, ...(cue.pieces[0] !== undefined && { piece: cue.pieces[0] }) } : (one as Said);
+    const asked = entry === 'cue' ? (cue.act ?? cue.early) : null;
+    if (entry === 'cue' && !asked) return;
+    const what = asked ? { kind: asked, ...(cue.pieces[0] !== undefined && { piece: cue.pieces[0] }) } : (entry as Said);
     const event = { ...fact(what as Said, standing(events).at(-1)?.id), id: uuid(), at } as RunEvent;
     // the whole list is gone through for an undo alone; that the steps add up to it is what is checked below
     const applied = event.kind === 'undone' ? apply(plan, 0, events, event) : step(plan, before, event);
     if (applied.state === 'refused') {
-      if (one === 'cue') wrong.push(`the cue itself is refused: ${applied.message}`);
+      if (entry === 'cue') wrong.push(`the cue itself is refused: ${applied.message}`);
       return;
     }
     events.push(event);
@@ -380,11 +384,12 @@ describe('over any sequence of events', () => {
         expect(replay(plan, 0, events)).toEqual(run);
         const counts = countsOf(plan, run);
         expect(counts.good + counts.spoiled + counts.left).toBe(plan.pieces);
-        const places = [...run.results.map((one) => one.piece), ...run.active.flatMap((one) => one.pieces)];
+        const places = [...run.results.map((result) => result.piece), ...run.active.flatMap((lot) => lot.pieces)];
         expect(new Set(places).size).toBe(places.length);
-        expect(run.active.filter((one) => one.onPress).length).toBeLessThanOrEqual(1);
-        expect(run.active.every((one) => one.phase !== 'closed' || one.onPress)).toBe(true);
-        for (const { openedAt, closedAt } of run.results.flatMap((one) => one.closings)) expect(openedAt).toBeGreaterThanOrEqual(closedAt);
+        expect(run.active.filter((lot) => lot.onPress).length).toBeLessThanOrEqual(1);
+        expect(run.active.every((lot) => lot.phase !== 'closed' || lot.onPress)).toBe(true);
+        for (const { openedAt, closedAt } of run.results.flatMap((result) => result.closings))
+          expect(openedAt).toBeGreaterThanOrEqual(closedAt);
         expect(run.done).toBe(counts.left === 0);
         if (run.done) ended++;
       }),

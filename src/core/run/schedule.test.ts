@@ -49,7 +49,10 @@ function bestS(plan: RunPlan, limit: number): number {
   const rest = (run: RunState): number => {
     const begun = run.active.flatMap((lot) => plan.stages.slice(lot.stage + (lot.phase === 'ready' ? 0 : 1)));
     const fresh = Array.from({ length: plan.pieces - run.begun }, () => plan.stages).flat();
-    return [...begun, ...fresh].reduce((sum, one) => sum + (one.by === 'hands' ? one.timeS : one.by === 'press' ? HANDLE_S : 0), 0);
+    return [...begun, ...fresh].reduce(
+      (sum, plannedStage) => sum + (plannedStage.by === 'hands' ? plannedStage.timeS : plannedStage.by === 'press' ? HANDLE_S : 0),
+      0,
+    );
   };
   // biome-ignore lint/complexity/noExcessiveCognitiveComplexity: the best order found by trying all of them
   const visit = (run: RunState, at: number): void => {
@@ -90,7 +93,7 @@ function bestS(plan: RunPlan, limit: number): number {
 const shorter = (plan: RunPlan, pieces: number, wait: number): RunPlan => ({
   ...plan,
   pieces,
-  stages: plan.stages.map((one) => (one.by === 'clock' ? { ...one, timeS: wait } : one)),
+  stages: plan.stages.map((stage) => (stage.by === 'clock' ? { ...stage, timeS: wait } : stage)),
 });
 describe('runs played by their cues', () => {
   it.runIf(isWhole).each([
@@ -113,9 +116,9 @@ describe('runs played by their cues', () => {
     let i = 0;
     const hot = [WARM, COLD, MARRIED, TWO_SHEET].flatMap((plan, k) =>
       Array.from({ length: 25 }, (_, n) => {
-        const one = played({ ...plan, pieces: 1 + ((n + k) % 9) }, () => (factors[i++ % factors.length] ?? 100) / 100);
-        expect(one.run.results).toHaveLength(1 + ((n + k) % 9));
-        return one.hot;
+        const entry = played({ ...plan, pieces: 1 + ((n + k) % 9) }, () => (factors[i++ % factors.length] ?? 100) / 100);
+        expect(entry.run.results).toHaveLength(1 + ((n + k) % 9));
+        return entry.hot;
       }).flat(),
     );
     expect(hot.length).toBeGreaterThan(300);

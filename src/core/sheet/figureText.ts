@@ -90,7 +90,7 @@ export function readFigure(kind: Kind, typed: string, options: FigureOptions): R
   const value = readOne(parts.low, read);
   const max = readOne(parts.high, read);
   const start = readOne(parts.start, read);
-  const wrong = [value, max, start].find((one) => typeof one === 'string');
+  const wrong = [value, max, start].find((candidate) => typeof candidate === 'string');
   if (typeof wrong === 'string') return bad(wrong);
   return figureOf(kind, parts, unit, { value: value as number, max: max as number | undefined, start: start as number | undefined });
 }

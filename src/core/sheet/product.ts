@@ -17,7 +17,7 @@ import { PEELS, TraitsSchema } from './traits';
 
 /** Settings the sheet gives for a group of fabrics, a group of colours, or both together. */
 const Override = StageChangeSchema.extend({ fabricGroup: z.enum(FABRIC_GROUPS).optional(), colourGroup: Name.optional() }).refine(
-  (one) => one.fabricGroup !== undefined || one.colourGroup !== undefined,
+  (entry) => entry.fabricGroup !== undefined || entry.colourGroup !== undefined,
   { message: 'Say for which fabrics or which colours these settings are.' },
 );
 export type Override = z.infer<typeof Override>;
@@ -39,31 +39,36 @@ const Revision = z.object({
 export type Revision = z.infer<typeof Revision>;
 
 const CHANGED = ['tempC', 'timeS', 'pressure', 'cover', 'coverKind', 'peel'] as const;
-const groupsOf = (one: Override) => [one.fabricGroup ?? 'any fabric', one.colourGroup ?? 'any colour'].join(', ');
+const groupsOf = (entry: Override) => [entry.fabricGroup ?? 'any fabric', entry.colourGroup ?? 'any colour'].join(', ');
 const covers = (wide: string | undefined, narrow: string | undefined) => wide === undefined || wide === narrow;
 
 /** Two overrides that both hold for some piece, set the same figure, and neither is the more particular. */
 function contradictions(overrides: readonly Override[]): { index: number; message: string }[] {
-  return overrides.flatMap((one, index) =>
+  return overrides.flatMap((override, index) =>
     overrides.slice(0, index).flatMap((other) => {
       const meet = (a?: string, b?: string) => a === undefined || b === undefined || a === b;
-      if (one.stage !== other.stage || !meet(one.fabricGroup, other.fabricGroup) || !meet(one.colourGroup, other.colourGroup)) return [];
-      const both = CHANGED.filter((key) => one[key] && other[key] && JSON.stringify(one[key]) !== JSON.stringify(other[key]));
-      const same = one.fabricGroup === other.fabricGroup && one.colourGroup === other.colourGroup;
+      if (
+        override.stage !== other.stage ||
+        !meet(override.fabricGroup, other.fabricGroup) ||
+        !meet(override.colourGroup, other.colourGroup)
+      )
+        return [];
+      const both = CHANGED.filter((key) => override[key] && other[key] && JSON.stringify(override[key]) !== JSON.stringify(other[key]));
+      const same = override.fabricGroup === other.fabricGroup && override.colourGroup === other.colourGroup;
       const inside = (a: Override, b: Override) => covers(b.fabricGroup, a.fabricGroup) && covers(b.colourGroup, a.colourGroup);
-      if (both.length === 0 || (!same && (inside(one, other) || inside(other, one)))) return [];
+      if (both.length === 0 || (!same && (inside(override, other) || inside(other, override)))) return [];
       const particular = overrides.some(
         (third) =>
-          third.stage === one.stage &&
-          third.fabricGroup === (one.fabricGroup ?? other.fabricGroup) &&
-          third.colourGroup === (one.colourGroup ?? other.colourGroup) &&
+          third.stage === override.stage &&
+          third.fabricGroup === (override.fabricGroup ?? other.fabricGroup) &&
+          third.colourGroup === (override.colourGroup ?? other.colourGroup) &&
           both.every((key) => third[key] !== undefined),
       );
       if (!same && particular) return [];
       return [
         {
           index,
-          message: `Settings for ${groupsOf(one)} contradict those for ${groupsOf(other)} in the ${one.stage} stage: say which holds where both apply.`,
+          message: `Settings for ${groupsOf(override)} contradict those for ${groupsOf(other)} in the ${override.stage} stage: say which holds where both apply.`,
         },
       ];
     }),
@@ -112,19 +117,19 @@ export const ProductSchema = z
   .superRefine((product, ctx) => {
     for (const { index, message } of contradictions(product.overrides))
       ctx.addIssue({ code: 'custom', path: ['overrides', index], message });
-    product.overrides.forEach((one, i) => {
-      if (one.colourGroup !== undefined && !product.colours.some((colour) => colour.group === one.colourGroup))
+    product.overrides.forEach((override, i) => {
+      if (override.colourGroup !== undefined && !product.colours.some((colour) => colour.group === override.colourGroup))
         ctx.addIssue({
           code: 'custom',
           path: ['overrides', i, 'colourGroup'],
-          message: `No colour of this product is in the group “${one.colourGroup}”.`,
+          message: `No colour of this product is in the group “${override.colourGroup}”.`,
         });
     });
     const kinds = product.stages.map((stage) => stage.kind);
     const changes = [
-      ...product.overrides.map((one, i) => ({ one, path: ['overrides', i, 'stage'] })),
+      ...product.overrides.map((override, i) => ({ one: override, path: ['overrides', i, 'stage'] })),
       ...product.alternatives.flatMap((alternative, i) =>
-        alternative.changes.map((one, j) => ({ one, path: ['alternatives', i, 'changes', j, 'stage'] })),
+        alternative.changes.map((change, j) => ({ one: change, path: ['alternatives', i, 'changes', j, 'stage'] })),
       ),
     ];
     for (const { one, path } of changes)
@@ -174,7 +179,7 @@ export function withFitness(
   on: Substrate,
   fitness: Fitness,
 ): Pick<Product, 'substrates' | 'never'> {
-  const without = (list: readonly Substrate[]) => list.filter((one) => one !== on);
+  const without = (list: readonly Substrate[]) => list.filter((candidate) => candidate !== on);
   const [usual, never] = [without(product.substrates), without(product.never ?? FAMILIES[product.familyId].never.on)];
   return { substrates: fitness === 'usual' ? [...usual, on] : usual, never: fitness === 'never' ? [...never, on] : never };
 }
@@ -206,10 +211,10 @@ const newPrePress = (stages: readonly WrittenStage[], timeS: Figure): WrittenSta
 function change(stages: WrittenStage[], { stage, tempC, timeS, pressure, cover, coverKind, peel }: StageChange): WrittenStage[] {
   const has = stages.some(({ kind }) => kind === stage);
   const all = has || stage !== 'pre-press' || !timeS ? stages : inOrder([...stages, ...newPrePress(stages, timeS)]);
-  return all.map((one) =>
-    one.kind === stage
+  return all.map((entry) =>
+    entry.kind === stage
       ? {
-          ...one,
+          ...entry,
           ...(tempC && { tempC }),
           ...(timeS && { timeS }),
           ...(pressure && { pressure }),
@@ -217,7 +222,7 @@ function change(stages: WrittenStage[], { stage, tempC, timeS, pressure, cover, 
           ...(coverKind && { coverKind }),
           ...(peel && { peel }),
         }
-      : one,
+      : entry,
   );
 }
 
@@ -235,7 +240,7 @@ function allowed(stages: readonly WrittenStage[], allowance: Allowance): SheetSt
   });
 }
 
-const particular = (one: Override) => Number(one.fabricGroup !== undefined) + Number(one.colourGroup !== undefined);
+const particular = (entry: Override) => Number(entry.fabricGroup !== undefined) + Number(entry.colourGroup !== undefined);
 
 /**
  * The sheet's settings for a fabric group and a colour: its own stages, then what it says for the group, for the colour,
@@ -252,17 +257,19 @@ export function sheetFor(
   let stages = product.stages;
   const taken: SheetFor['taken'] = [];
   if (product.overrides.length > 0) {
-    const fitting = product.overrides.filter((one) => covers(one.fabricGroup, piece.group) && covers(one.colourGroup, colourGroup));
-    for (const one of fitting.sort((a, b) => particular(a) - particular(b))) {
-      stages = change(stages, one);
-      const from = particular(one) === 2 ? 'fabric and colour group' : one.fabricGroup ? 'fabric group' : 'colour group';
-      taken.push({ from, name: [one.fabricGroup, one.colourGroup].filter(Boolean).join(', '), stage: one.stage });
+    const fitting = product.overrides.filter(
+      (override) => covers(override.fabricGroup, piece.group) && covers(override.colourGroup, colourGroup),
+    );
+    for (const entry of fitting.sort((a, b) => particular(a) - particular(b))) {
+      stages = change(stages, entry);
+      const from = particular(entry) === 2 ? 'fabric and colour group' : entry.fabricGroup ? 'fabric group' : 'colour group';
+      taken.push({ from, name: [entry.fabricGroup, entry.colourGroup].filter(Boolean).join(', '), stage: entry.stage });
     }
   }
-  const alternative = product.alternatives.find((one) => one.name === piece.alternative);
-  for (const one of alternative?.changes ?? []) {
-    stages = change(stages, one);
-    taken.push({ from: 'alternative', name: alternative?.name ?? '', stage: one.stage });
+  const alternative = product.alternatives.find((alternative) => alternative.name === piece.alternative);
+  for (const entry of alternative?.changes ?? []) {
+    stages = change(stages, entry);
+    taken.push({ from: 'alternative', name: alternative?.name ?? '', stage: entry.stage });
   }
   return { stages: allowed(stages, allowanceOf(product, house)), taken };
 }

@@ -5,7 +5,7 @@ import { builtInProducts } from './builtInProducts';
 import { isFoundBy } from './search';
 
 const products = builtInProducts('2026-01-01');
-const found = (typed: string) => products.filter((one) => isFoundBy('products', one, typed)).map((one) => one.familyId);
+const found = (typed: string) => products.filter((product) => isFoundBy('products', product, typed)).map((product) => product.familyId);
 
 describe('searching the shelf', () => {
   it('a film is one by its name or family, not because it has a film’s thickness or a film carrier', () => {
@@ -20,13 +20,13 @@ describe('searching the shelf', () => {
     },
   );
   it('every word must begin one of its own, whatever the case', () => {
-    expect(BUILT_IN_FABRICS.filter((one) => isFoundBy('fabrics', one, 'COT jer')).map(({ name }) => name)).toEqual(
+    expect(BUILT_IN_FABRICS.filter((fabric) => isFoundBy('fabrics', fabric, 'COT jer')).map(({ name }) => name)).toEqual(
       BUILT_IN_FABRICS.filter(({ name, composition }) => /jersey/i.test(name) && composition.some(({ fibre }) => fibre === 'cotton')).map(
         ({ name }) => name,
       ),
     );
-    expect(BUILT_IN_BLANKS.some((one) => isFoundBy('blanks', one, 'tee'))).toBe(true);
-    expect(BUILT_IN_AIDS.every((one) => isFoundBy('aids', one, ''))).toBe(true);
-    expect(BUILT_IN_AIDS.some((one) => isFoundBy('aids', one, 'thicknessMm'))).toBe(false);
+    expect(BUILT_IN_BLANKS.some((blank) => isFoundBy('blanks', blank, 'tee'))).toBe(true);
+    expect(BUILT_IN_AIDS.every((aid) => isFoundBy('aids', aid, ''))).toBe(true);
+    expect(BUILT_IN_AIDS.some((aid) => isFoundBy('aids', aid, 'thicknessMm'))).toBe(false);
   });
 });

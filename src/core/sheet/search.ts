@@ -19,25 +19,25 @@ export interface ShelfThings {
 }
 
 const KNOWN_BY: { [K in keyof ShelfThings]: (thing: ShelfThings[K]) => (string | undefined)[] } = {
-  products: (one) => [
-    one.name,
-    one.maker,
-    FAMILIES[one.familyId].name,
-    one.source.sheet,
-    one.care,
-    ...one.colours.flatMap(({ name, group }) => [name, group]),
+  products: (entry) => [
+    entry.name,
+    entry.maker,
+    FAMILIES[entry.familyId].name,
+    entry.source.sheet,
+    entry.care,
+    ...entry.colours.flatMap(({ name, group }) => [name, group]),
   ],
-  fabrics: (one) => [
-    one.name,
-    describeMaterial(one),
-    one.substrate,
-    one.construction,
-    one.texture,
-    one.coating === 'none' ? '' : one.coating,
+  fabrics: (entry) => [
+    entry.name,
+    describeMaterial(entry),
+    entry.substrate,
+    entry.construction,
+    entry.texture,
+    entry.coating === 'none' ? '' : entry.coating,
   ],
-  blanks: (one) => [one.name, one.kind, one.colour, one.shade, one.duty, ...one.sizes, ...one.notices],
-  aids: (one) => [one.name, one.serves, one.note, one.wear],
-  tested: (one) => [one.name, one.result, one.note, one.by, one.testedOn],
+  blanks: (entry) => [entry.name, entry.kind, entry.colour, entry.shade, entry.duty, ...entry.sizes, ...entry.notices],
+  aids: (entry) => [entry.name, entry.serves, entry.note, entry.wear],
+  tested: (entry) => [entry.name, entry.result, entry.note, entry.by, entry.testedOn],
 };
 
 const wordsIn = (text: string): string[] => text.toLowerCase().match(/[\p{L}\p{N}]+/gu) ?? [];
@@ -45,5 +45,5 @@ const wordsIn = (text: string): string[] => text.toLowerCase().match(/[\p{L}\p{N
 /** Whether every word that was typed begins a word the thing is known by. */
 export function isFoundBy<K extends keyof ShelfThings>(kind: K, thing: ShelfThings[K], typed: string): boolean {
   const known = KNOWN_BY[kind](thing).flatMap((text) => wordsIn(text ?? ''));
-  return wordsIn(typed).every((word) => known.some((one) => one.startsWith(word)));
+  return wordsIn(typed).every((word) => known.some((candidate) => candidate.startsWith(word)));
 }

@@ -62,7 +62,7 @@ function judgedBounds(drawing: Drawing, presses: number, seed: number, asked: nu
         known:
           likely &&
           chanceOver(
-            likely.map((one) => shareOf(one, SHARE[whose])),
+            likely.map((entry) => shareOf(entry, SHARE[whose])),
             keep,
             boundK,
             sdK,
@@ -77,14 +77,14 @@ function judgedBounds(drawing: Drawing, presses: number, seed: number, asked: nu
 function deciles(judged: readonly Judged[]): { said: number; came: number; n: number }[] {
   return Array.from({ length: 10 }, (_, d) => {
     const within = judged.filter(({ said }) => Math.min(9, Math.floor(10 * said)) === d);
-    const mean = (of: (one: Judged) => number) => within.reduce((sum, one) => sum + of(one), 0) / within.length;
+    const mean = (of: (judged: Judged) => number) => within.reduce((sum, judged) => sum + of(judged), 0) / within.length;
     return { said: mean(({ said }) => said), came: mean(({ passed }) => Number(passed)), n: within.length };
   });
 }
 const table = (rows: ReturnType<typeof deciles>) =>
   rows.map(({ said, came, n }) => `${(100 * said).toFixed(1)} % said, ${(100 * came).toFixed(1)} % came (${n})`).join('\n');
 const brier = (judged: readonly Judged[], of: 'said' | 'known') =>
-  judged.reduce((sum, one) => sum + ((one[of] ?? 0) - Number(one.passed)) ** 2, 0) / judged.length;
+  judged.reduce((sum, judged) => sum + ((judged[of] ?? 0) - Number(judged.passed)) ** 2, 0) / judged.length;
 
 describe.runIf(isWhole)('chances over drawn presses, surveys and limits', () => {
   it('come as they are said, within four points in each tenth, and are nearly as sharp as of a judge who knows the drawing', () => {

@@ -98,7 +98,7 @@ export function bestOf(window: Surface & { bounds: readonly BareBound[] }, press
   if (worstAt(window, bounds, aimed) === 'clear') return aimed;
   const least = leastRisk(window, bounds, press);
   if (aim.named && isTaken(riskAt(window, bounds, aimed), riskAt(window, bounds, least))) return aimed;
-  const floors = bounds.filter((one) => one.keep === 'above');
+  const floors = bounds.filter((bound) => bound.keep === 'above');
   return worstAt(window, floors, aimed) === 'clear' ? Math.min(aimed, least) : least;
 }
 

@@ -13,7 +13,7 @@ export const NEVER_CLOSED = { on: CLOSED, because: 'it holds by sinking in, and 
 /** Stiff when cold. */
 export const NEVER_BENDING = { on: SOFT, because: 'it sets stiff and cracks on what bends' } as const;
 export const NEVER_UNCOATED = {
-  on: SUBSTRATES.filter((one) => one !== 'cloth' && !one.startsWith('coated')),
+  on: SUBSTRATES.filter((substrate) => substrate !== 'cloth' && !substrate.startsWith('coated')),
   because: 'its dye goes into polyester alone, and there is none in it',
 } as const;
 const ALL_DUTIES: readonly Duty[] = ['laundered', 'handled', 'looked at'];
