@@ -56,17 +56,17 @@ describe('a backup', () => {
       }
       await taking;
       const copy = new Sqlite(to, { readonly: true });
-      const one = (sql: string) => (copy.prepare(sql).get() as { n: number }).n;
+      const entry = (sql: string) => (copy.prepare(sql).get() as { n: number }).n;
       expect(copy.pragma('integrity_check', { simple: true })).toBe('ok');
       expect(copy.pragma('foreign_key_check')).toEqual([]);
       // a kept piece and its pressing are one transaction: neither is ever there without the other
-      expect(one("SELECT count(*) AS n FROM run_events WHERE run_id = 'run-busy' AND json_extract(doc, '$.kind') = 'kept'")).toBe(
-        one("SELECT count(*) AS n FROM pressings WHERE run_id = 'run-busy'"),
+      expect(entry("SELECT count(*) AS n FROM run_events WHERE run_id = 'run-busy' AND json_extract(doc, '$.kind') = 'kept'")).toBe(
+        entry("SELECT count(*) AS n FROM pressings WHERE run_id = 'run-busy'"),
       );
-      expect(one("SELECT coalesce(max(seq), 0) AS n FROM run_events WHERE run_id = 'run-busy'")).toBe(
-        one("SELECT count(*) AS n FROM run_events WHERE run_id = 'run-busy'"),
+      expect(entry("SELECT coalesce(max(seq), 0) AS n FROM run_events WHERE run_id = 'run-busy'")).toBe(
+        entry("SELECT count(*) AS n FROM run_events WHERE run_id = 'run-busy'"),
       );
-      expect(one('SELECT count(*) AS n FROM pressing_words')).toBe(one('SELECT count(*) AS n FROM pressings'));
+      expect(entry('SELECT count(*) AS n FROM pressing_words')).toBe(entry('SELECT count(*) AS n FROM pressings'));
       copy.close();
     }
     expect(shop().sqlite.prepare("SELECT count(*) AS n FROM run_events WHERE run_id = 'run-busy'").get()).not.toEqual({ n: 0 });

@@ -64,7 +64,7 @@ function pruneCopies(path: string): void {
 
 /** The path of a kept copy by its name. @throws {Refusal} 404 there is none of that name */
 export function keptCopy(path: string, name: string): string {
-  if (!keptCopies(path).some((one) => one.name === name))
+  if (!keptCopies(path).some((copy) => copy.name === name))
     throw new Refusal('not found', 'Not found', 'There is no such copy any more. Load the page again.', [
       { field: 'name', message: 'unknown copy' },
     ]);

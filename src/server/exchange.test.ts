@@ -154,7 +154,7 @@ describe('the shelf as CSV', () => {
       return i % 10 === 9 ? good.replace('100 cotton', '100 moonbeam') : good;
     });
     const told = await bringIn('fabrics', [head, ...lines].join('\r\n'), true);
-    expect(told.filter((one) => 'done' in one).length).toBeGreaterThanOrEqual(19);
+    expect(told.filter((message) => 'done' in message).length).toBeGreaterThanOrEqual(19);
     const { faults, faultCount, applied } = resultOf(told);
     expect(applied).toBe(false);
     expect(faultCount).toBe(500);
@@ -197,7 +197,7 @@ describe('the shelf as CSV', () => {
     const note = '=HYPERLINK("http://x")';
     const csv = (await shelfCsvOf('aids')).replace(/(\r\n[^,]*,[^,]*,[^,]*,[^,]*,[^,]*),([^,\r]*),/, `$1,"${note.replaceAll('"', '""')}",`);
     resultOf(await bringIn('aids', csv, true));
-    expect(readShelf(shop().db).aids.find((one) => one.id === aid?.id)?.note).toBe(note);
+    expect(readShelf(shop().db).aids.find((candidate) => candidate.id === aid?.id)?.note).toBe(note);
     expect(await shelfCsvOf('aids')).toContain("'=HYPERLINK");
     expect(resultOf(await bringIn('aids', await shelfCsvOf('aids'), false)).changes).toEqual([]);
   });
@@ -228,7 +228,7 @@ describe('the log as CSV', () => {
     const other = empty();
     planOf(planPressingsCsv(other.db, first)).apply();
     const { pressings } = searchLog(other.db, { q: 'one instant', limit: 10 });
-    expect(pressings.map((one) => one.piece)).toEqual([5, 4, 3, 2, 1]);
+    expect(pressings.map((pressing) => pressing.piece)).toEqual([5, 4, 3, 2, 1]);
   });
   it('a bad cell is named by the line it stands on, even after notes of several lines and empty lines', async () => {
     const first = await (await ask(csvRoute.GET, '/pressings.csv')).text();
@@ -266,7 +266,7 @@ describe('a pressing again', () => {
   it('tells what changed since on shelf and press, and keeps the set values', async () => {
     const id = idOf('first nebula');
     const before = (await send(pressingRoute.GET, `/pressings/${id}`, { id })).body.card.set;
-    const press = listPresses(shop().db).rows.find((one) => one.doc.id === 'press-swing');
+    const press = listPresses(shop().db).rows.find((row) => row.doc.id === 'press-swing');
     const measured = { ...press?.doc, calibration: { offsetK: 1, spreadK: 3, on: '2026-11-20', how: 'probe' } };
     await put(pressRoute.PUT, '/presses/press-swing', { id: 'press-swing' }, measured, `"${press?.version}"`);
     const { order, changes } = (await again(id)).body;

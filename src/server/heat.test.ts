@@ -65,7 +65,7 @@ describe('the heat endpoints', () => {
   ])('%s is refused by its field', async (_, change, field) => {
     const { status, body } = await post(heatRoute, '/compute/heat', { ...asked, ...change });
     expect(status).toBe(422);
-    expect(body.errors.map((one: { field: string }) => one.field)).toContain(field);
+    expect(body.errors.map((error: { field: string }) => error.field)).toContain(field);
   });
 });
 
@@ -88,14 +88,14 @@ describe('stacks of the shop', () => {
 describe('what the log has taught', () => {
   it('comes from the pressings of the shop, is named, and is forgotten when the house asks; undone, it is back', async () => {
     const { body } = await send(learnedRoute.GET, '/learned');
-    const first = body.learned.find((one: { n: number }) => one.n >= 4);
+    const first = body.learned.find((candidate: { n: number }) => candidate.n >= 4);
     expect(first.pressName.length).toBeGreaterThan(0);
     const { doc: house, version } = readHouse(shop().db);
     const until = Date.now();
     const without = { ...house, forgotten: [{ pressId: first.pressId, productId: first.productId, until }] };
     expect((await put(houseRoute.PUT, '/house', {}, without, `"${version}"`)).status).toBe(200);
     const left = learnedShifts(shop().db, without);
-    expect(left.some((one) => one.pressId === first.pressId && one.productId === first.productId)).toBe(false);
+    expect(left.some((candidate) => candidate.pressId === first.pressId && candidate.productId === first.productId)).toBe(false);
     expect(learnedShifts(shop().db, house)).toHaveLength(body.learned.length);
   });
 });

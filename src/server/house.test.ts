@@ -33,11 +33,11 @@ async function keep(settings: unknown[]) {
 async function cardOf(lineId: string) {
   const id = 'order-guide-tees';
   const { body } = await send(cardsRoute.GET, `/orders/${id}/cards`, { id });
-  const { card } = body.cards.find((one: { lineId: string }) => one.lineId === lineId);
+  const { card } = body.cards.find((card: { lineId: string }) => card.lineId === lineId);
   const units = readHouse(shop().db).doc.units;
   return {
     timeS: card.set.timeS,
-    why: card.reasons.map((one: { says: Parameters<typeof phraseText>[0] }) => phraseText(one.says, units)).join(' '),
+    why: card.reasons.map((reason: { says: Parameters<typeof phraseText>[0] }) => phraseText(reason.says, units)).join(' '),
   };
 }
 

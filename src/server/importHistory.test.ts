@@ -144,7 +144,7 @@ describe('the preview', () => {
     const other = openShop(':memory:', 'drizzle');
     const text = [...shopJson(shop().db)].join('');
     const { counts } = planJson(other.db, text);
-    const n = (kind: string, what: string) => counts.find((one) => one.kind === kind && one.what === what)?.n ?? 0;
+    const n = (kind: string, what: string) => counts.find((count) => count.kind === kind && count.what === what)?.n ?? 0;
     const doc = whole();
     expect([
       n('run', 'added'),
@@ -153,9 +153,9 @@ describe('the preview', () => {
       n('pressing', 'added'),
       n('order', 'taken off'),
     ]).toEqual([doc.runs.length, doc.events.length, doc.cards.length, 101, doc.removed.length]);
-    const undone = spoiled((one) => {
-      one.removed = one.orders.map((order: { id: string }) => ({ id: order.id, at: 5 }));
-      one.amendments = one.pressings.map((p: { id: string }, i: number) => ({
+    const undone = spoiled((entry) => {
+      entry.removed = entry.orders.map((order: { id: string }) => ({ id: order.id, at: 5 }));
+      entry.amendments = entry.pressings.map((p: { id: string }, i: number) => ({
         id: id(i),
         pressingId: p.id,
         field: 'standing',
@@ -204,18 +204,21 @@ describe('a list as spreadsheets of many countries write it', () => {
   it('with semicolons and decimal commas is read', async () => {
     const reply = await bringIn('fabrics', `${HEAD}\r\n${row('fabric-komma', 'Jersey')}\r\n`, true, 'text/csv');
     expect(reply).toMatchObject({ applied: true, faults: [], counts: [{ kind: 'fabric', what: 'added', n: 1 }] });
-    expect(readShelf(shop().db).fabrics.find((one) => one.id === 'fabric-komma')).toMatchObject({ massGsm: 180.5, thicknessMm: 0.45 });
+    expect(readShelf(shop().db).fabrics.find((fabric) => fabric.id === 'fabric-komma')).toMatchObject({
+      massGsm: 180.5,
+      thicknessMm: 0.45,
+    });
   });
   it('in Latin-1 has its letters right, and says so', async () => {
     const bytes = Buffer.from(`${HEAD}\n${row('fabric-latin', 'Flanell für Köln')}\n`, 'latin1');
     const reply = await bringIn('fabrics', bytes, true, 'text/csv');
     expect(reply.notes[0]).toMatch(/not in UTF-8; it was read as Windows-1252/);
-    expect(readShelf(shop().db).fabrics.find((one) => one.id === 'fabric-latin')?.name).toBe('Flanell für Köln');
+    expect(readShelf(shop().db).fabrics.find((fabric) => fabric.id === 'fabric-latin')?.name).toBe('Flanell für Köln');
   });
   it('in UTF-16 is read as that', async () => {
     const bytes = Buffer.concat([Buffer.from([0xff, 0xfe]), Buffer.from(`${HEAD}\n${row('fabric-wide', 'Ўзбек жерси')}\n`, 'utf16le')]);
     await bringIn('fabrics', bytes, true, 'text/csv');
-    expect(readShelf(shop().db).fabrics.find((one) => one.id === 'fabric-wide')?.name).toBe('Ўзбек жерси');
+    expect(readShelf(shop().db).fabrics.find((fabric) => fabric.id === 'fabric-wide')?.name).toBe('Ўзбек жерси');
   });
   it('a full-width sign of a formula is guarded on the way out, and comes back as it was, however often', async () => {
     const { shelfCsv } = await import('../core/formats');
@@ -224,7 +227,7 @@ describe('a list as spreadsheets of many countries write it', () => {
     let note = '＝1+1';
     for (let i = 0; i < 3; i++) {
       await bringIn('aids', shelfCsv('aids', [{ ...aid, note }]), true, 'text/csv');
-      note = readShelf(shop().db).aids.find((one) => one.id === aid.id)?.note ?? '';
+      note = readShelf(shop().db).aids.find((candidate) => candidate.id === aid.id)?.note ?? '';
     }
     expect(note).toBe('＝1+1');
   });

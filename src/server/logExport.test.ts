@@ -67,7 +67,8 @@ describe('the log', () => {
       "INSERT INTO pressings SELECT NULL, 'later', run_id, order_id, line_id, print_key, outcome, fabric, product, press, ended_at, words, json_set(doc, '$.id', '30000000-0000-4000-8000-000000000001') FROM pressings LIMIT 1",
     );
     let text = new TextDecoder().decode(first?.value);
-    for (let one = await reader?.read(); one && !one.done; one = await reader?.read()) text += new TextDecoder().decode(one.value);
+    for (let entry = await reader?.read(); entry && !entry.done; entry = await reader?.read())
+      text += new TextDecoder().decode(entry.value);
     expect(rows(text)).toHaveLength(2101);
     // more readers that go away than there are threads to make lists
     for (let i = 0; i < 4; i++) await (await ask(csvRoute.GET, '/pressings.csv')).body?.cancel();

@@ -17,7 +17,8 @@ ownShop();
 
 const post = (route: { POST: Parameters<typeof send>[0] }, address: string, body: unknown) =>
   send(route.POST, address, {}, { method: 'POST', body: JSON.stringify(body) });
-const fields = (reply: { body: { errors?: { field: string; message: string }[] } }) => (reply.body.errors ?? []).map((one) => one.field);
+const fields = (reply: { body: { errors?: { field: string; message: string }[] } }) =>
+  (reply.body.errors ?? []).map((error) => error.field);
 
 const TEE = { kind: 'tee', obstructions: [] };
 const ASK = { blank: TEE, size: 'M', position: 'full front', art: { widthMm: 250, heightMm: 250 } };

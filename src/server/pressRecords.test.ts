@@ -39,13 +39,13 @@ const report = () => send(recordsRoute.GET, '/presses/press-clamshell/records', 
 
 const check = (n: number, readC: number, change: Partial<QuickCheck> = {}): QuickCheck => {
   const { readings, ...made } = survey(n);
-  return { ...made, kind: 'quick check', readings: readings.slice(0, 3).map((one) => ({ ...one, readC })), ...change };
+  return { ...made, kind: 'quick check', readings: readings.slice(0, 3).map((reading) => ({ ...reading, readC })), ...change };
 };
 
 describe('two surveys that cannot both be right', () => {
   it('are told with the day and the place, until one is withdrawn', async () => {
     await keep(survey(1));
-    const hotter = survey(2).readings.map((one) => ({ ...one, readC: one.readC + 15 }));
+    const hotter = survey(2).readings.map((reading) => ({ ...reading, readC: reading.readC + 15 }));
     const second = await keep(survey(2, { readings: hotter }));
     expect(second.body.contradicts).toMatchObject({ allOver: true, byK: expect.closeTo(15, -1) });
     await put(
@@ -124,12 +124,17 @@ describe('a survey', () => {
     ],
     [
       'beyond the platen',
-      { readings: survey(1).readings.map((one) => ({ ...one, xMm: one.xMm * 1.4 })) },
+      { readings: survey(1).readings.map((reading) => ({ ...reading, xMm: reading.xMm * 1.4 })) },
       'readings.1',
       /beyond the platen/,
     ],
     ['a platen it has not', { platen: 'sleeve' }, 'platen', /no such platen/],
-    ['a reading that is a fault', { readings: survey(1).readings.map((one) => ({ ...one, readC: 900 })) }, 'readings.0.readC', /350/],
+    [
+      'a reading that is a fault',
+      { readings: survey(1).readings.map((reading) => ({ ...reading, readC: 900 })) },
+      'readings.0.readC',
+      /350/,
+    ],
   ])('%s is refused by its field, and nothing is kept', async (_, change, field, words) => {
     const reply = await keep(survey(2, change));
     expect(reply.status).toBe(422);
@@ -143,11 +148,15 @@ describe('a survey', () => {
   });
   it('five make a baseline, and a press that drifts is due at once', async () => {
     for (let n = 1; n <= 12; n++)
-      await keep(survey(n, { readings: survey(n).readings.map((one) => ({ ...one, readC: one.readC + (n % 2 ? 0.5 : -0.5) })) }));
+      await keep(
+        survey(n, { readings: survey(n).readings.map((reading) => ({ ...reading, readC: reading.readC + (n % 2 ? 0.5 : -0.5) })) }),
+      );
     expect((await report()).body).toMatchObject({ chart: { outside: [] }, due: { isDue: false } });
     for (let n = 13; n <= 26; n++)
-      await keep(survey(n, { readings: survey(n).readings.map((one) => ({ ...one, readC: one.readC + (n % 2 ? 0.5 : -0.5) })) }));
-    const { body } = await keep(survey(27, { readings: survey(27).readings.map((one) => ({ ...one, readC: one.readC + 6 })) }));
+      await keep(
+        survey(n, { readings: survey(n).readings.map((reading) => ({ ...reading, readC: reading.readC + (n % 2 ? 0.5 : -0.5) })) }),
+      );
+    const { body } = await keep(survey(27, { readings: survey(27).readings.map((reading) => ({ ...reading, readC: reading.readC + 6 })) }));
     expect(body.chart.outside).toEqual([26]);
     expect(body.due.isDue).toBe(true);
   });

@@ -83,7 +83,9 @@ describe('orders over the wire', () => {
     await send(orderRoute.DELETE, '/orders/order-new', { id: 'order-new' }, { method: 'DELETE' });
     for (const edit of [order(), order({ note: 'typed in another tab' })])
       expect(await putOrder(edit, '"1"')).toMatchObject({ status: 412, body: { detail: expect.stringMatching(/taken off the bench/) } });
-    expect((await send(benchRoute.GET, '/bench')).body.orders.map((one: { orderId: string }) => one.orderId)).not.toContain('order-new');
+    expect((await send(benchRoute.GET, '/bench')).body.orders.map((order: { orderId: string }) => order.orderId)).not.toContain(
+      'order-new',
+    );
   });
   it.each([
     ['markup in a name', order({ name: '<script>alert(1)</script>' }), 422, 'name'],
@@ -144,7 +146,7 @@ describe('what has changed', () => {
 
 describe('a press that cannot be', () => {
   it('lowest over highest and a huge offset are refused, and the press stays as it was', async () => {
-    const stored = () => listPresses(shop().db).rows.find((one) => one.doc.id === 'press-swing');
+    const stored = () => listPresses(shop().db).rows.find((row) => row.doc.id === 'press-swing');
     const before = stored();
     const bad = {
       ...before?.doc,

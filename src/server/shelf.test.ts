@@ -17,7 +17,7 @@ ownShop();
 const shelf = async () => (await send(shelfRoute.GET, '/shelf')).body;
 const product = async (id: string): Promise<{ doc: Product; version: string }> => {
   const all = await shelf();
-  return { doc: all.products.find((one: Product) => one.id === id), version: `"${all.versions[id]}"` };
+  return { doc: all.products.find((product: Product) => product.id === id), version: `"${all.versions[id]}"` };
 };
 const putProduct = (doc: Product, ifMatch?: string) => put(productRoute.PUT, `/shelf/products/${doc.id}`, { id: doc.id }, doc, ifMatch);
 
@@ -73,7 +73,7 @@ describe('a thing of the shelf', () => {
     const { doc, version } = await product('product-wren');
     const reply = await putProduct({ ...doc, ...change } as Product, version);
     expect(reply.status).toBe(422);
-    expect(reply.body.errors.map((one: { field: string }) => one.field)).toContain(field);
+    expect(reply.body.errors.map((error: { field: string }) => error.field)).toContain(field);
     expect((await product('product-wren')).doc).toEqual(doc);
   });
   it('what an order names can be retired, not removed; what nothing names can go again', async () => {
@@ -96,7 +96,7 @@ describe('a thing of the shelf', () => {
       status: 422,
       body: { errors: [{ field: 'fabricId' }] },
     });
-    const { acrylic: _, ...unsaid } = fabrics.find((one: { id: string }) => one.id === 'fabric-clear');
+    const { acrylic: _, ...unsaid } = fabrics.find((fabric: { id: string }) => fabric.id === 'fabric-clear');
     const reply = await put(fabricRoute.PUT, '/shelf/fabrics/fabric-clear', { id: 'fabric-clear' }, unsaid, '"1"');
     expect(reply.body.errors).toMatchObject([{ field: 'acrylic', message: expect.stringMatching(/Cast, extruded or unknown/) }]);
   });
@@ -118,8 +118,8 @@ describe('which transfer', () => {
     const { ranked } = (await rank(wish)).body;
     expect(ranked.length).toBe(24);
     expect(ranked[0]).toMatchObject({ lamp: 'clear', suitsArt: true, onShelf: true });
-    expect(ranked.map((one: { lamp: string }) => one.lamp).lastIndexOf('care')).toBeLessThan(
-      ranked.findIndex((one: { lamp: string }) => one.lamp === 'hold'),
+    expect(ranked.map((entry: { lamp: string }) => entry.lamp).lastIndexOf('care')).toBeLessThan(
+      ranked.findIndex((candidate: { lamp: string }) => candidate.lamp === 'hold'),
     );
   });
   it('art of no size and a blank nobody knows are refused', async () => {

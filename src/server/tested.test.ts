@@ -48,7 +48,7 @@ describe('a tested setting', () => {
     const { db } = shop();
     const all = readShelf(db).tested;
     expect(all.length).toBeGreaterThan(3);
-    expect(all.flatMap((one) => testFaults(db, one))).toEqual([]);
+    expect(all.flatMap((entry) => testFaults(db, entry))).toEqual([]);
   });
 
   it.each([
@@ -123,9 +123,9 @@ describe('transfers on fabrics', () => {
     const shelf = readShelf(db);
     const { body } = await send(matrixRoute.GET, '/tested-matrix?press=press-swing');
     expect(body.rows.map(({ productId }: { productId: string }) => productId)).toEqual(
-      shelf.products.filter((one) => !one.retiredOn).map(({ id }) => id),
+      shelf.products.filter((product) => !product.retiredOn).map(({ id }) => id),
     );
-    const cloths = shelf.fabrics.filter((one) => !one.retiredOn && one.substrate === 'cloth').map(({ id }) => id);
+    const cloths = shelf.fabrics.filter((fabric) => !fabric.retiredOn && fabric.substrate === 'cloth').map(({ id }) => id);
     expect(
       body.fabrics
         .slice(0, cloths.length)
@@ -134,7 +134,7 @@ describe('transfers on fabrics', () => {
     ).toEqual([...cloths].sort());
     for (const row of body.rows) expect(row.cells).toHaveLength(body.fabrics.length);
     const column = body.fabrics.findIndex(
-      ({ id }: { id: string }) => id === shelf.blanks.find((one) => one.id === 'blank-runner-tee')?.fabricId,
+      ({ id }: { id: string }) => id === shelf.blanks.find((blank) => blank.id === 'blank-runner-tee')?.fabricId,
     );
     const cell = body.rows.find(({ productId }: { productId: string }) => productId === 'product-wren').cells[column];
     expect(cell).toMatchObject({ setC: 137.77777777777777, timeS: 9, peel: 'warm', testedOn: expect.any(String) });

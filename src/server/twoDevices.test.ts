@@ -62,7 +62,7 @@ describe('two devices on one run', () => {
         if (what === 'hear' || what === 'look and act') device.heard = stored();
         if (what === 'look and act') while (device.waiting.length > 0) send(device);
         if (what !== 'act' && what !== 'look and act') return;
-        const events = [...device.heard, ...device.waiting.filter(({ id }) => !device.heard.some((one) => one.id === id))];
+        const events = [...device.heard, ...device.waiting.filter(({ id }) => !device.heard.some((candidate) => candidate.id === id))];
         const known = { events: device.heard, run: replay(plan, run.startedAt, device.heard) };
         const state = foresee(plan, run.startedAt, known, events.slice(device.heard.length));
         const cue = cueOf(plan, state, now + i * 3000);
@@ -78,7 +78,7 @@ describe('two devices on one run', () => {
       const pieces = here?.results.map(({ piece }) => piece) ?? [];
       expect(new Set(pieces).size).toBe(pieces.length);
       verdicts += pieces.length;
-      const log = searchLog(db, { orderId: 'order-crew-tees', limit: 500 }).pressings.filter((one) => one.runId === run.id);
+      const log = searchLog(db, { orderId: 'order-crew-tees', limit: 500 }).pressings.filter((pressing) => pressing.runId === run.id);
       expect(log.map(({ id }) => id).sort()).toEqual(here?.results.map(({ eventId }) => eventId).sort());
       const over = replay(plan, run.startedAt, stored());
       const shut = over.active.find(({ phase }) => phase === 'closed');

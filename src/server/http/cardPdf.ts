@@ -130,7 +130,7 @@ function body(doc: Doc, sheet: Sheet, from: number, size: number, width: number)
     ...(written ? [`Sheet: ${written} (${card.of.sheet.on}).`] : []),
     `Layers: ${card.of.layers.map(layerName).join(', then ')}.`,
     `Stages: ${card.stages.map((stage) => `${stage.kind} ${formatDuration(stage.timeS)}`).join(' · ')}.`,
-    ...(closings.length > 1 ? closings.map((one) => closingWords(one, card, house.units as HouseUnits)) : []),
+    ...(closings.length > 1 ? closings.map((closing) => closingWords(closing, card, house.units as HouseUnits)) : []),
   ];
   const factsFrom = y;
   y += 4;
@@ -248,8 +248,8 @@ export async function cardFile(
   const query = PrintQuery.safeParse(asked);
   if (!query.success) throw invalid(query.error, 'Query');
   const { doc: order } = findOrder(db, orderId);
-  const line = order.lines.find((one) => one.id === query.data.line);
-  const print = line?.prints.find((one) => one.key === query.data.print);
+  const line = order.lines.find((line) => line.id === query.data.line);
+  const print = line?.prints.find((print) => print.key === query.data.print);
   if (!line || !print) throw notFound('print', query.data.print);
   const facts = readFacts(db);
   const card = resolve(inputOf(facts, order, line, print));

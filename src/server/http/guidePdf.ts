@@ -17,8 +17,8 @@ const BAR_MM = 100;
 /** The guide of one print of an order, with what stands on it. */
 function guideFor(db: Db, orderId: string, lineId: string, printKey: string): { guide: Guide; name: string } {
   const { doc: order } = findOrder(db, orderId);
-  const line = order.lines.find((one) => one.id === lineId);
-  const print = line?.prints.find((one) => one.key === printKey);
+  const line = order.lines.find((line) => line.id === lineId);
+  const print = line?.prints.find((print) => print.key === printKey);
   if (!line || !print) throw notFound('print', printKey);
   const facts = readFacts(db);
   const input = inputOf(facts, order, line, print);

@@ -98,7 +98,7 @@ export function againReply(db: Db, id: string, now: Date) {
     ]);
   const facts = readFacts(db);
   const old = lineOf(db, pressing);
-  const print = old?.prints.find((one) => one.key === pressing.printKey) ?? printFrom(card);
+  const print = old?.prints.find((print) => print.key === pressing.printKey) ?? printFrom(card);
   const line: Line = {
     id: randomUUID(),
     blankId: card.of.blankId,

@@ -70,7 +70,7 @@ export function readFacts(db: Db): ShopFacts {
 }
 
 function pick<T extends { id: string }>(all: readonly T[], id: string, what: string): T {
-  const found = all.find((one) => one.id === id);
+  const found = all.find((candidate) => candidate.id === id);
   if (!found) throw notFound(what, id);
   return found;
 }
@@ -156,11 +156,11 @@ export function computeInput({
     aids,
     maps: maps.map((map) => ({ ...map, pressId: print.pressId })),
     slips: [],
-    checks: checks.map((one) => ({ ...one, pressId: print.pressId })),
+    checks: checks.map((check) => ({ ...check, pressId: print.pressId })),
     learned,
     tested,
     today,
-    uses: closingsSince.map((one) => ({ ...one, pressId: print.pressId })),
+    uses: closingsSince.map((entry) => ({ ...entry, pressId: print.pressId })),
   };
   return inputOf(facts, { lines: [line] }, line, print);
 }
@@ -189,7 +189,7 @@ const judgedOf = perShop(() => new Map<string, Judged>());
 /** How every print of an order is judged, line by line: once for each version of the order and of what its cards are worked out from. */
 export function judgedOrder(db: Db, facts: ShopFacts, { doc: order, version }: Versioned<Order>): JudgedPrint[][] {
   const presses = new Set(order.lines.flatMap((line) => line.prints.map((print) => print.pressId)));
-  const learned = facts.learned.filter((one) => presses.has(one.pressId));
+  const learned = facts.learned.filter((candidate) => presses.has(candidate.pressId));
   const mark = JSON.stringify([version, facts.mark, learned]);
   const known = judgedOf(db);
   const before = known.get(order.id);

@@ -72,7 +72,7 @@ export function loadDemoShop(db: Db, folder: string, today: Date): void {
   const demoOrders = read('orders', z.array(DemoOrder));
   for (const { dueInDays, removed: _, ...order } of demoOrders) putOrder(db, { ...order, due: dayFrom(today, dueInDays) }, null);
   for (const run of read('runs', z.array(DemoRun))) playRun(db, run, today);
-  for (const order of demoOrders.filter((one) => one.removed)) removeOrder(db, order.id, today.getTime());
+  for (const order of demoOrders.filter((order) => order.removed)) removeOrder(db, order.id, today.getTime());
 }
 
 const dayFrom = (today: Date, days: number): string => dayOf(addDays(today, days));

@@ -24,7 +24,7 @@ function stackOf(facts: Facts, order: { lines: Line[] }, line: Line, printKey: s
 /** @throws {Refusal} 404 no such order, line or print; 422 a stack the model does not know */
 export function orderStack(db: Db, id: string, lineId: string, printKey: string): BenchStack {
   const { doc: order } = findOrder(db, id);
-  const line = order.lines.find((one) => one.id === lineId);
+  const line = order.lines.find((line) => line.id === lineId);
   if (!line) throw notFound('line', lineId);
   return stackOf(readFacts(db), order, line, printKey);
 }
@@ -68,9 +68,9 @@ export function shelfStack(db: Db, asked: { blank: string; product: string; pres
 /** What the log has taught, with the names of what it is about; what has left the shop is left out. */
 export function learnedByName(db: Db): Learned[] {
   const { learned, presses, products } = readFacts(db);
-  return learned.flatMap((one: LearnedShift) => {
-    const press = presses.find(({ id }) => id === one.pressId);
-    const product = products.find(({ id }) => id === one.productId);
-    return press && product ? [{ ...one, pressName: press.name, productName: product.name }] : [];
+  return learned.flatMap((entry: LearnedShift) => {
+    const press = presses.find(({ id }) => id === entry.pressId);
+    const product = products.find(({ id }) => id === entry.productId);
+    return press && product ? [{ ...entry, pressName: press.name, productName: product.name }] : [];
   });
 }

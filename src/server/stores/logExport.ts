@@ -20,14 +20,14 @@ function* logged(db: Db, query: Omit<LogQuery, 'limit'>): Generator<Logged[]> {
   const { sql, params } = logWalk(db, query);
   let some: Logged[] = [];
   for (const { id, text, later } of db.$client.prepare(sql).iterate(...params) as Iterable<Row>) {
-    const one = read<Pressing>(PRESSING_READER, text);
-    if ('why' in one) log.warn({ pressing: id, why: one.why }, 'a record that cannot be read is left out of a list');
+    const entry = read<Pressing>(PRESSING_READER, text);
+    if ('why' in entry) log.warn({ pressing: id, why: entry.why }, 'a record that cannot be read is left out of a list');
     else {
       const amendments = (JSON.parse(later) as unknown[]).flatMap((amendment) => {
         const parsed = AmendmentSchema.safeParse(amendment);
         return parsed.success ? [parsed.data as Amendment] : [];
       });
-      some.push({ ...one.doc, amendments, withdrawn: amendments.filter((a) => a.field === 'standing').at(-1)?.to === 'withdrawn' });
+      some.push({ ...entry.doc, amendments, withdrawn: amendments.filter((a) => a.field === 'standing').at(-1)?.to === 'withdrawn' });
     }
     if (some.length === A_TURN) {
       yield some;
@@ -46,8 +46,8 @@ export function* logJson(db: Db, query: Omit<LogQuery, 'limit'>): Generator<stri
   yield '{"pressings": [';
   let first = true;
   for (const some of logged(db, query))
-    for (const one of some) {
-      yield `${first ? '' : ','}\n${JSON.stringify(one)}`;
+    for (const logged of some) {
+      yield `${first ? '' : ','}\n${JSON.stringify(logged)}`;
       first = false;
     }
   yield '\n]}\n';

@@ -10,7 +10,7 @@ import type { Db } from './versioned';
 export function notePlaced(db: Db, pressingId: string, id: string, { by, ...off }: OffPlace & { by: string }): Logged {
   const pressing = findPressing(db, pressingId);
   if (!pressing) throw notFound('pressing', pressingId);
-  const before = pressing.amendments.filter((one) => one.field === 'placement').at(-1);
+  const before = pressing.amendments.filter((amendment) => amendment.field === 'placement').at(-1);
   const why = 'measured after pressing';
   addAmendment(db, { id, pressingId, field: 'placement', from: before?.to ?? '', to: offPlaceText(off), by, why, at: Date.now() });
   return findPressing(db, pressingId) ?? pressing;

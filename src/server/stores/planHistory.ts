@@ -57,8 +57,8 @@ function storedSteps(db: Db, runId: string): RunEvent[] {
     .orderBy(runEvents.seq)
     .all();
   return rows.flatMap(({ text }) => {
-    const one = read<RunEvent>(RunEventSchema, text);
-    return 'doc' in one ? [one.doc] : [];
+    const entry = read<RunEvent>(RunEventSchema, text);
+    return 'doc' in entry ? [entry.doc] : [];
   });
 }
 
@@ -162,8 +162,8 @@ function planRuns(db: Db, planner: Planner, doc: ShopDocument, sound: ReadonlyMa
     if (!presses.has(run.pressId) && !planner.has('presses', run.pressId)) missing('press', run.pressId);
     if (!card) missing('card', run.cardHash);
     if (orderName === undefined || !card) return;
-    const one = planRun(db, planner, run, i + 1, steps.get(run.id) ?? [], orderName, card);
-    if (one) taken.set(run.id, one);
+    const entry = planRun(db, planner, run, i + 1, steps.get(run.id) ?? [], orderName, card);
+    if (entry) taken.set(run.id, entry);
   });
   return taken;
 }

@@ -72,8 +72,8 @@ export class Planner {
     const rows = new Map(
       (this.db.select(rowColumns(kind)).from(table).all() as { id: string; version: number; text: string }[]).map(
         ({ id, version, text }) => {
-          const one = read<Docs[DocKind]>(schema, text);
-          return [id, { version, doc: 'doc' in one ? one.doc : null }];
+          const entry = read<Docs[DocKind]>(schema, text);
+          return [id, { version, doc: 'doc' in entry ? entry.doc : null }];
         },
       ),
     );
@@ -159,8 +159,8 @@ export class Planner {
       );
       return;
     }
-    const one = read<Pressing>(PRESSING_READER, row.text);
-    const known = 'doc' in one ? one.doc : null;
+    const entry = read<Pressing>(PRESSING_READER, row.text);
+    const known = 'doc' in entry ? entry.doc : null;
     // a list does not hold the closings and rounds its figures: only what contradicts the record is a fault
     if (known?.outcome !== doc.outcome || known.endedAt !== doc.endedAt || known.productName !== doc.productName)
       this.fault(place, 'pressing', `Pressing ${doc.id} is in the log already and reads otherwise. A pressing is written once.`);

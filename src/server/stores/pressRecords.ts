@@ -38,7 +38,7 @@ import { find, list, type Versioned } from './versioned';
 
 const DAY_MS = 86_400_000;
 
-const platenOf = (press: Press, id: string) => platensOf(press).find((one) => one.id === id);
+const platenOf = (press: Press, id: string) => platensOf(press).find((platen) => platen.id === id);
 
 const refused = (field: string, message: string) => new Refusal('not valid', 'Not valid', message, [{ field, message }]);
 

@@ -101,7 +101,7 @@ function commonAmong(db: Db, asked: readonly string[]): string[] {
     sql.raw(`WITH RECURSIVE k(i) AS (SELECT 1 UNION ALL SELECT i + 1 FROM k WHERE i < ${SAMPLED})
       SELECT words FROM k JOIN pressings ON seq = 1 + (i * (SELECT max(seq) FROM pressings)) / ${SAMPLED + 1}`),
   );
-  return asked.filter((word) => sample.filter((one) => one.words.includes(` ${word}`)).length > COMMON_SHARE * sample.length);
+  return asked.filter((word) => sample.filter((candidate) => candidate.words.includes(` ${word}`)).length > COMMON_SHARE * sample.length);
 }
 
 /** Records that have all of some words, at most one past `MOST_COUNTED`. */
@@ -198,9 +198,9 @@ export function findPressing(db: Db, id: string): Logged {
     .where(eq(pressings.id, id))
     .get();
   if (!row) throw notFound('pressing', id);
-  const one = read<Pressing>(PRESSING_READER, row.text);
-  if ('why' in one) throw cannotBeRead('pressing', id, one.why);
-  const [found] = withAmendments(db, [one.doc]);
+  const entry = read<Pressing>(PRESSING_READER, row.text);
+  if ('why' in entry) throw cannotBeRead('pressing', id, entry.why);
+  const [found] = withAmendments(db, [entry.doc]);
   if (!found) throw notFound('pressing', id);
   return found;
 }
@@ -235,8 +235,8 @@ function withAmendments(db: Db, page: Pressing[]): Logged[] {
           .orderBy(sql`amendments.rowid`)
           .all();
   const later = new Map<string, Amendment[]>();
-  for (const one of readAll<Amendment>(AmendmentSchema, 'amendment', stored).docs)
-    later.set(one.pressingId, [...(later.get(one.pressingId) ?? []), one]);
+  for (const doc of readAll<Amendment>(AmendmentSchema, 'amendment', stored).docs)
+    later.set(doc.pressingId, [...(later.get(doc.pressingId) ?? []), doc]);
   return page.map((pressing) => {
     const own = later.get(pressing.id) ?? [];
     return { ...pressing, amendments: own, withdrawn: own.filter((a) => a.field === 'standing').at(-1)?.to === 'withdrawn' };

@@ -53,12 +53,12 @@ export function readRail(db: Db, now: number): Rail {
   const open: Told[] = [];
   const orders = markOf(db, 'orders');
   const unreadable: Unreadable[] = [];
-  for (const one of openRunsNow(db)) {
+  for (const entry of openRunsNow(db)) {
     try {
-      open.push(told(db, one, orders, now));
+      open.push(told(db, entry, orders, now));
     } catch (error) {
       if (!(error instanceof Refusal)) throw error;
-      const { id, orderId } = one.row;
+      const { id, orderId } = entry.row;
       unreadable.push({ what: 'run', id, name: orderNameOf(db, orderId), why: error.message });
     }
   }

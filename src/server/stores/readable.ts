@@ -44,9 +44,9 @@ export function readAll<T>(
   const docs: T[] = [];
   const told: Unreadable[] = [];
   for (const { id, text } of rows) {
-    const one = read<T>(schema, text);
-    if ('doc' in one) docs.push(one.doc);
-    else told.push(unreadable(what, id, text, one.why));
+    const entry = read<T>(schema, text);
+    if ('doc' in entry) docs.push(entry.doc);
+    else told.push(unreadable(what, id, text, entry.why));
   }
   return { docs, unreadable: told };
 }

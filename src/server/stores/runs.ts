@@ -38,8 +38,8 @@ export function startRun(
   return write(db, () => {
     if (db.select().from(runs).where(eq(runs.id, id)).get()) return openRun(db, id);
     const { doc: order } = findOrder(db, orderId);
-    const line = order.lines.find((one) => one.id === lineId);
-    const print = line?.prints.find((one) => printKey === undefined || one.key === printKey);
+    const line = order.lines.find((line) => line.id === lineId);
+    const print = line?.prints.find((print) => printKey === undefined || print.key === printKey);
     if (!line || !print) throw notFound(line ? 'print' : 'line', line ? (printKey ?? '') : lineId);
     const card = resolve(inputOf(readFacts(db), order, { ...line, roster: stillWanting(db, orderId, line, print.key) }, print));
     if (card.lamp.state === 'hold') throw refuse('On Hold', 'This card is on Hold. Take one of its ways out first.', 'on Hold');
@@ -81,7 +81,7 @@ function mustBeFree(db: Db, print: { orderId: string; lineId: string; printKey: 
 /** Entries of a line's roster that have no good pressing of a print yet, in their order: a spoiled piece stays on it. */
 function stillWanting(db: Db, orderId: string, line: Line, printKey: string): Line['roster'] {
   const done = goodPersons(db, orderId, line.id, printKey);
-  return line.roster.filter(({ number, name }) => !done.some((one) => one.number === number && one.name === name));
+  return line.roster.filter(({ number, name }) => !done.some((candidate) => candidate.number === number && candidate.name === name));
 }
 
 /** Good and spoiled pieces of each print of a line. */

@@ -26,23 +26,23 @@ function dangling(planner: Planner, doc: ShopDocument): void {
         `${blank.name} is of a fabric, ${blank.fabricId}, that is neither on the shelf nor in this file.`,
       );
   });
-  doc.tested.forEach((one, i) => {
+  doc.tested.forEach((entry, i) => {
     const missing = [
-      ...(have('products', one.productId) ? [] : [one.productId]),
-      ...(have('presses', one.pressId) ? [] : [one.pressId]),
-      ...(have(one.on.kind === 'blank' ? 'blanks' : 'fabrics', one.on.id) ? [] : [one.on.id]),
+      ...(have('products', entry.productId) ? [] : [entry.productId]),
+      ...(have('presses', entry.pressId) ? [] : [entry.pressId]),
+      ...(have(entry.on.kind === 'blank' ? 'blanks' : 'fabrics', entry.on.id) ? [] : [entry.on.id]),
     ];
     if (missing.length > 0)
       planner.fault(
         i + 1,
         `tested.${i}`,
-        `${one.name} names ${missing.join(', ')}, which ${missing.length > 1 ? 'are' : 'is'} neither here nor in this file.`,
+        `${entry.name} names ${missing.join(', ')}, which ${missing.length > 1 ? 'are' : 'is'} neither here nor in this file.`,
       );
   });
   doc.orders.forEach((order, i) => {
-    const missing = order.lines.flatMap((one) => [
-      ...(have('blanks', one.blankId) ? [] : [one.blankId]),
-      ...one.prints.flatMap((print) => [
+    const missing = order.lines.flatMap((line) => [
+      ...(have('blanks', line.blankId) ? [] : [line.blankId]),
+      ...line.prints.flatMap((print) => [
         ...(have('presses', print.pressId) ? [] : [print.pressId]),
         ...print.layers.map((layer) => layer.productId).filter((id) => !have('products', id)),
       ]),

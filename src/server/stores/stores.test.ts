@@ -57,14 +57,14 @@ describe('the demo shop', () => {
     const { on } = presses.find(({ name }) => name === 'Swing-away')?.calibration ?? { on: '' };
     const since = searchLog(shop.db, { press: 'Swing-away', from: on, limit: 1 }).total;
     expect(since).toBeGreaterThan(10);
-    expect(usesSince(shop.db, presses, maps).find((one) => one.pressId === 'press-swing')).toEqual({
+    expect(usesSince(shop.db, presses, maps).find((candidate) => candidate.pressId === 'press-swing')).toEqual({
       pressId: 'press-swing',
       on,
       closings: 2 * since,
     });
     // counted on from there as the log grows, and each day for itself
-    const { db } = fresh((one) => loadDemoShop(one.db, join(process.cwd(), 'demo'), TODAY));
-    const closings = () => usesSince(db, presses, maps).map((one) => one.closings);
+    const { db } = fresh((shop) => loadDemoShop(shop.db, join(process.cwd(), 'demo'), TODAY));
+    const closings = () => usesSince(db, presses, maps).map((entry) => entry.closings);
     const before = closings();
     const [known] = searchLog(db, { press: 'Swing-away', limit: 1 }).pressings;
     if (!known) throw new Error('the demo log has no pressing on the swing-away');
@@ -72,11 +72,11 @@ describe('the demo shop', () => {
     ['Swing-away', 'Swing-away', 'another press'].forEach((pressName, i) => {
       addPressing(db, { ...pressing, pressName, id: `00000000-0000-4000-8000-00000000000${i}`, endedAt: TODAY.getTime() }, false);
     });
-    const pressIds = usesSince(db, presses, maps).map((one) => one.pressId);
+    const pressIds = usesSince(db, presses, maps).map((entry) => entry.pressId);
     expect(closings()).toEqual(before.map((n, i) => n + (pressIds[i] === 'press-swing' ? 4 : 0)));
   });
   it('whose house changes while cards are judged gives cards of the new house to who asks next', () => {
-    const { db } = fresh((one) => loadDemoShop(one.db, join(process.cwd(), 'demo'), TODAY));
+    const { db } = fresh((shop) => loadDemoShop(shop.db, join(process.cwd(), 'demo'), TODAY));
     const stored = findOrder(db, 'order-guide-tees');
     const facts = readFacts(db);
     const { doc, version } = readHouse(db);
@@ -89,10 +89,10 @@ describe('the demo shop', () => {
     expect(judgedOrder(db, after, stored)).not.toBe(judged);
   });
   it('tells the rail a renamed order at once, and a step at once', () => {
-    const { db } = fresh((one) => loadDemoShop(one.db, join(process.cwd(), 'demo'), TODAY));
+    const { db } = fresh((shop) => loadDemoShop(shop.db, join(process.cwd(), 'demo'), TODAY));
     const now = TODAY.getTime();
     const { run } = startRun(db, 'run-rail', { orderId: 'order-crew-tees', lineId: 'line-crew-m', operator: 'QA' }, now);
-    const here = () => readRail(db, now).runs.find((one) => one.runId === run.id);
+    const here = () => readRail(db, now).runs.find((candidate) => candidate.runId === run.id);
     expect(here()?.verb).toBe('Load');
     const { doc, version } = findOrder(db, 'order-crew-tees');
     putOrder(db, { ...doc, name: 'Night crew' }, version);
@@ -104,7 +104,7 @@ describe('the demo shop', () => {
     expect(here()?.verb).not.toBe('Load');
   });
   it('says on the rail what a press is set to for the closing in hand: sheets are married hotter than they are pressed', () => {
-    const { db } = fresh((one) => loadDemoShop(one.db, join(process.cwd(), 'demo'), TODAY));
+    const { db } = fresh((shop) => loadDemoShop(shop.db, join(process.cwd(), 'demo'), TODAY));
     const now = TODAY.getTime();
     const order = findOrder(db, 'order-nebula').doc;
     const { card } = startRun(db, 'run-marry', { orderId: order.id, lineId: order.lines[0]?.id ?? '', operator: 'QA' }, now);

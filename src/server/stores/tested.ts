@@ -31,7 +31,7 @@ const matrixBefore = perShop(() => new Map<string, { mark: string; value: Matrix
  */
 export function matrixFor(db: Db, pressId: string): Matrix {
   const facts = readFacts(db);
-  const press = facts.presses.find((one) => one.id === pressId);
+  const press = facts.presses.find((press) => press.id === pressId);
   if (!press) throw notFound('press', pressId);
   const mark = `${facts.today} ${markOf(db, 'shelf', 'presses', 'house', 'log')}`;
   return whileSame(db, matrixBefore(db), pressId, mark, () => matrixOf(press, facts));

@@ -28,7 +28,10 @@ function piecesSince(db: Db, press: string, since: number): number {
 /** Since every day on which a figure of a press was found that may be in use. @param found its surveys and quick checks */
 export function usesSince(db: Db, presses: readonly Press[], found: readonly { pressId: string; on: string }[]): UseSince[] {
   return presses.flatMap(({ id, name, calibration }) => {
-    const days = new Set([...(calibration ? [calibration.on] : []), ...found.filter((one) => one.pressId === id).map((one) => one.on)]);
+    const days = new Set([
+      ...(calibration ? [calibration.on] : []),
+      ...found.filter((candidate) => candidate.pressId === id).map((entry) => entry.on),
+    ]);
     return [...days].map((on) => {
       return { pressId: id, on, closings: CLOSINGS_A_PIECE * piecesSince(db, name, parseISO(on).getTime()) };
     });

@@ -65,9 +65,9 @@ export function findReadable<K extends DocKind>(db: Db, kind: K, id: string): Ve
   const { what } = DOCS[kind];
   const row = oneOf(db)(kind, id);
   if (!row) return null;
-  const one = readRow(db, kind, row);
-  if ('why' in one) throw cannotBeRead(what, id, one.why);
-  return { doc: one.doc, version: row.version };
+  const read = readRow(db, kind, row);
+  if ('why' in read) throw cannotBeRead(what, id, read.why);
+  return { doc: read.doc, version: row.version };
 }
 
 /** Every document of a kind that can be read, by its id; those that cannot are told. */
@@ -85,9 +85,9 @@ export function readRows<K extends DocKind>(
   const rows: Versioned<Docs[K]>[] = [];
   const told: Unreadable[] = [];
   for (const row of stored) {
-    const one = readRow(db, kind, row);
-    if ('doc' in one) rows.push({ doc: one.doc, version: row.version });
-    else told.push(unreadable(DOCS[kind].what, row.id, row.text, one.why));
+    const read = readRow(db, kind, row);
+    if ('doc' in read) rows.push({ doc: read.doc, version: row.version });
+    else told.push(unreadable(DOCS[kind].what, row.id, row.text, read.why));
   }
   return { rows, unreadable: told };
 }

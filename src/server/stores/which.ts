@@ -9,8 +9,8 @@ import type { Db } from './versioned';
 /** @throws {Refusal} 404 a blank that is not there */
 export function rankFor(db: Db, { blankId, ...wish }: z.output<typeof WishSchema>): Suited[] {
   const facts = readFacts(db);
-  const blank = facts.blanks.find((one) => one.id === blankId);
-  const fabric = facts.fabrics.find((one) => one.id === blank?.fabricId);
+  const blank = facts.blanks.find((blank) => blank.id === blankId);
+  const fabric = facts.fabrics.find((fabric) => fabric.id === blank?.fabricId);
   if (!blank || !fabric) throw notFound('blank', blankId);
   return whichTransfer({ ...wish, size: wish.size || (blank.sizes[0] ?? ''), blank, fabric }, facts);
 }
