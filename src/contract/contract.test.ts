@@ -22,7 +22,7 @@ describe('the typed client', () => {
     await call('order', { params: { id: 'a b/c' } });
     await call('pressings', { query: { q: '', outcome: 'good', limit: 5 } });
     await call('putHouse', { body: {} as never, ifMatch: 7 });
-    expect(asked.map((one) => one.url)).toEqual([`${API}/orders/a%20b%2Fc`, `${API}/pressings?outcome=good&limit=5`, `${API}/house`]);
+    expect(asked.map((entry) => entry.url)).toEqual([`${API}/orders/a%20b%2Fc`, `${API}/pressings?outcome=good&limit=5`, `${API}/house`]);
     expect(asked[2]?.init).toMatchObject({ method: 'PUT', headers: { 'if-match': '"7"', 'content-type': 'application/json' } });
   });
   it('throws a problem with its fields, and away when nobody answers', async () => {

@@ -13,8 +13,8 @@ const WORDS: Record<Mirror, string> = {
 export function Letters({ lettering }: { lettering: readonly Lettering[] }) {
   return (
     <div className="flex flex-wrap gap-x-6 gap-y-3">
-      {lettering.map((one) => (
-        <LetterR key={one.mirror} {...one} />
+      {lettering.map((lettering) => (
+        <LetterR key={lettering.mirror} {...lettering} />
       ))}
     </div>
   );

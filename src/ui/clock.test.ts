@@ -35,56 +35,56 @@ describe('the server’s time as reckoned here', () => {
     const ms = fc.integer({ min: 0, max: 8_000 });
     fc.assert(
       fc.property(fc.array(fc.tuple(ms, ms), { minLength: 1, maxLength: 12 }), fc.integer({ min: -1e10, max: 1e10 }), (asked, wallOff) => {
-        const one = device({ wallOff });
+        const entry = device({ wallOff });
         for (const [there, back] of asked) {
-          one.ask(there, back);
-          one.pass(500);
+          entry.ask(there, back);
+          entry.pass(500);
         }
-        expect(one.off()).toBeLessThanOrEqual(Math.min(...asked.map(([there, back]) => there + back)) + 1);
+        expect(entry.off()).toBeLessThanOrEqual(Math.min(...asked.map(([there, back]) => there + back)) + 1);
       }),
     );
   });
 
   it('is right to 100 ms after ten minutes of sleep, with the server and without, and tells that it slept', () => {
-    const one = device({ wallOff: 90_000 });
-    one.ask(10, 10);
+    const entry = device({ wallOff: 90_000 });
+    entry.ask(10, 10);
     let jumps = 0;
-    one.here.onJump(() => {
+    entry.here.onJump(() => {
       jumps += 1;
     });
-    const dueAt = one.world.at + 630_000;
-    one.pass(15_000);
-    one.sleep(600_000);
-    expect(one.off()).toBeLessThan(100);
+    const dueAt = entry.world.at + 630_000;
+    entry.pass(15_000);
+    entry.sleep(600_000);
+    expect(entry.off()).toBeLessThan(100);
     expect(jumps).toBe(1);
-    expect(secondsLeft(dueAt, one.here.now())).toBe(15);
-    one.pass(3_000);
-    one.ask(5, 5);
-    expect(one.off()).toBeLessThan(100);
+    expect(secondsLeft(dueAt, entry.here.now())).toBe(15);
+    entry.pass(3_000);
+    entry.ask(5, 5);
+    expect(entry.off()).toBeLessThan(100);
     expect(jumps).toBe(1);
   });
 
   it('does not follow a wall clock that is set back, and leaves one set ahead as soon as the server is heard', () => {
-    const one = device();
-    one.ask(10, 10);
-    one.world.wallOff -= 3_600_000;
-    one.pass(20_000);
-    expect(one.off()).toBeLessThan(100);
-    one.world.wallOff += 3_600_000;
-    expect(one.off()).toBeGreaterThan(3_500_000);
-    one.ask(10, 10);
-    expect(one.off()).toBeLessThan(100);
+    const entry = device();
+    entry.ask(10, 10);
+    entry.world.wallOff -= 3_600_000;
+    entry.pass(20_000);
+    expect(entry.off()).toBeLessThan(100);
+    entry.world.wallOff += 3_600_000;
+    expect(entry.off()).toBeGreaterThan(3_500_000);
+    entry.ask(10, 10);
+    expect(entry.off()).toBeLessThan(100);
     // a summer's night changes what is shown of the time, not the instants
-    one.pass(3_600_000);
-    expect(one.off()).toBeLessThan(100);
+    entry.pass(3_600_000);
+    expect(entry.off()).toBeLessThan(100);
   });
 
   it('follows a server whose own clock was set back', () => {
-    const one = device();
-    one.ask(10, 10);
-    one.world.at -= 7_200_000;
-    one.ask(10, 10);
-    expect(one.off()).toBeLessThan(100);
+    const entry = device();
+    entry.ask(10, 10);
+    entry.world.at -= 7_200_000;
+    entry.ask(10, 10);
+    expect(entry.off()).toBeLessThan(100);
   });
 });
 

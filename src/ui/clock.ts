@@ -95,7 +95,7 @@ export async function timed<T>(ask: () => Promise<T>): Promise<T> {
 /** A number that is another one each time the reckoning has jumped: for what was set to an instant by it. */
 export function useClockTurn(): number {
   const [turn, setTurn] = useState(0);
-  useEffect(() => onClockJump(() => setTurn((one) => one + 1)), []);
+  useEffect(() => onClockJump(() => setTurn((entry) => entry + 1)), []);
   return turn;
 }
 
@@ -116,7 +116,7 @@ export function useSecondsTo(due: readonly number[], from = 0): number {
   const all = due.join(' ');
   useEffect(() => {
     const instants = all === '' ? [] : all.split(' ').map(Number);
-    const shown = (at: number) => instants.map((one) => secondsLeft(one, at)).join(' ');
+    const shown = (at: number) => instants.map((instant) => secondsLeft(instant, at)).join(' ');
     let timer: ReturnType<typeof setTimeout> | undefined;
     let last = shown(drawn.current);
     const tick = () => {
@@ -124,7 +124,7 @@ export function useSecondsTo(due: readonly number[], from = 0): number {
       const at = serverNow();
       if (shown(at) !== last) setNow(at);
       last = shown(at);
-      const left = instants.map((one) => one - at).filter((ms) => ms > 0);
+      const left = instants.map((instant) => instant - at).filter((ms) => ms > 0);
       if (left.length > 0) timer = setTimeout(tick, Math.min(COMPARE_MS, ...left.map((ms) => ms % 1000 || 1000)));
     };
     tick();

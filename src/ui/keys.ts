@@ -38,7 +38,7 @@ export function readKeys(text: string | null): Keys {
 /** Gives an act another letter; the act that had it takes the one that comes free. */
 export function withKey(keys: Keys, act: KeyedAct, letter: string): Keys {
   if (!isLetter(letter)) return keys;
-  const had = KEYED_ACTS.find((one) => keys[one] === letter);
+  const had = KEYED_ACTS.find((act) => keys[act] === letter);
   return { ...keys, ...(had && { [had]: keys[act] }), [act]: letter };
 }
 

@@ -36,10 +36,10 @@ describe('two people at one thing', () => {
       layers: fc.array(fc.record({ a: fc.integer() }), { maxLength: 3 }),
     });
     fc.assert(
-      fc.property(docs, docs, (one, other) => {
-        expect(merge(one, other, one)).toMatchObject({ merged: other, conflicts: [] });
-        expect(merge(one, one, other)).toMatchObject({ merged: other, conflicts: [] });
-        expect(saysTheSame(merge(one, other, other).merged, other)).toBe(true);
+      fc.property(docs, docs, (entry, other) => {
+        expect(merge(entry, other, entry)).toMatchObject({ merged: other, conflicts: [] });
+        expect(merge(entry, entry, other)).toMatchObject({ merged: other, conflicts: [] });
+        expect(saysTheSame(merge(entry, other, other).merged, other)).toBe(true);
       }),
     );
   });

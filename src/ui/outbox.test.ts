@@ -23,7 +23,7 @@ function server(meets: (sent: RunEvent, tries: number) => Response | 'away' | nu
     const met = meets(sent, ++tries);
     if (met === 'away') throw new TypeError('network');
     if (met) return met;
-    if (!stored.some((one) => one.id === sent.id)) stored.push(sent);
+    if (!stored.some((candidate) => candidate.id === sent.id)) stored.push(sent);
     return reply(200, { events: [...stored], now: HOUR_BEHIND + performance.now() });
   });
   return stored;
@@ -56,20 +56,20 @@ describe('the outbox', () => {
       if (url.endsWith('/health') || ++asked > 1) return sound(url, init);
       return new Promise((_, fail) => init?.signal?.addEventListener('abort', () => fail(new DOMException('given up', 'AbortError'))));
     });
-    const one = event();
-    post('run-silent', one);
+    const entry = event();
+    post('run-silent', entry);
     await settled();
     expect(stored).toEqual([]);
     for (let i = 0; i < 4; i++) await settled();
-    expect(stored).toEqual([one]);
-    expect(peek('run-silent')).toMatchObject({ confirmed: [one], waiting: [] });
+    expect(stored).toEqual([entry]);
+    expect(peek('run-silent')).toMatchObject({ confirmed: [entry], waiting: [] });
   });
   it('shows an event at once and sends them in the order they happened, one at a time', async () => {
     const stored = server();
     const events = [event(), event(), event()];
     const saved = vi.fn();
     whenSettled(saved);
-    for (const one of events) post('run-a', one);
+    for (const entry of events) post('run-a', entry);
     expect(peek('run-a')).toMatchObject({ confirmed: [], waiting: events });
     await settled();
     expect(stored).toEqual(events);
@@ -93,10 +93,10 @@ describe('the outbox', () => {
 
   it('tries again when the database is held for a moment', async () => {
     const stored = server((_, tries) => (tries === 1 ? reply(503, { title: 'Not saved', status: 503, detail: 'held' }) : null));
-    const one = event();
-    post('run-c', one);
+    const entry = event();
+    post('run-c', entry);
     await settled();
-    expect(stored).toEqual([one]);
+    expect(stored).toEqual([entry]);
   });
 
   it('a refusal is told in the server’s words, and what was built on it is let go', async () => {

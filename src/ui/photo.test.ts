@@ -42,12 +42,12 @@ afterEach(() => {
 describe('a photo', () => {
   it('is kept until the server has it, however long that is away, and then let go', async () => {
     const taken = server('away', 'away', took());
-    const one = photo();
-    await postPhoto(one);
-    expect(await keptPhotos()).toEqual([one]);
+    const entry = photo();
+    await postPhoto(entry);
+    expect(await keptPhotos()).toEqual([entry]);
     expect(photosOnWay()).toEqual({ loose: false, refusal: null });
     await settled();
-    expect(taken).toEqual([one.id]);
+    expect(taken).toEqual([entry.id]);
     expect(await keptPhotos()).toEqual([]);
   });
   it('that is never taken is told, and not sent for ever', async () => {
@@ -66,22 +66,22 @@ describe('a photo', () => {
       throw new DOMException('no room', 'QuotaExceededError');
     };
     const taken = server('away', took());
-    const one = photo();
-    await postPhoto(one);
+    const entry = photo();
+    await postPhoto(entry);
     IDBObjectStore.prototype.put = put;
     expect(photosOnWay().loose).toBe(true);
     await settled();
-    expect(taken).toEqual([one.id]);
+    expect(taken).toEqual([entry.id]);
     expect(photosOnWay().loose).toBe(false);
   });
   it('left by an earlier document is sent by this one', async () => {
     server('away');
-    const one = photo();
-    await postPhoto(one);
+    const entry = photo();
+    await postPhoto(entry);
     const taken = server(took());
     await takeUpPhotos();
     await settled();
-    expect(taken).toContain(one.id);
+    expect(taken).toContain(entry.id);
     expect(await keptPhotos()).toEqual([]);
   });
 });

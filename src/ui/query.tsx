@@ -64,7 +64,7 @@ export function refreshSoon(names: readonly RouteName[]): void {
 export function errorWords(error: unknown): string {
   // what is wrong with each field, without the names the wire has for them
   if (error instanceof ProblemError && error.problem.status === 422 && error.problem.errors)
-    return `Not saved. ${[...new Set(error.problem.errors.map((one) => one.message))].join(' ')}`;
+    return `Not saved. ${[...new Set(error.problem.errors.map((error) => error.message))].join(' ')}`;
   return error instanceof ProblemError || error instanceof AwayError
     ? error.message
     : 'Something went wrong in this page. Load it again; nothing that was saved is lost.';

@@ -91,7 +91,7 @@ const KEY = 'tidy-beacon.sounds';
 export function keptSounds(): Sounds {
   try {
     const was = localStorage.getItem(KEY);
-    return SOUNDS.find((one) => one === was) ?? 'tones';
+    return SOUNDS.find((sound) => sound === was) ?? 'tones';
   } catch {
     return 'tones';
   }

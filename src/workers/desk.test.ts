@@ -33,9 +33,9 @@ const api = {
 function opened(longestMs?: number) {
   const workers: FakeWorker[] = [];
   const own = desk<typeof api>(() => {
-    const one = new FakeWorker(api);
-    workers.push(one);
-    return one as unknown as Worker;
+    const fakeWorker = new FakeWorker(api);
+    workers.push(fakeWorker);
+    return fakeWorker as unknown as Worker;
   }, longestMs);
   return { workers, own };
 }

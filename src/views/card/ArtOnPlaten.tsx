@@ -10,7 +10,7 @@ import { useRoute } from '../../ui/query';
 
 export function ArtOnPlaten({ press, print, card, house }: { press: Press; print: Print; card: Card; house: HouseUnits }) {
   const report = useRoute('pressReport', { params: { id: press.id } });
-  const map = report.data?.maps.find((one) => one.platen === (print.choices.platenId ?? 'upper'));
+  const map = report.data?.maps.find((map) => map.platen === (print.choices.platenId ?? 'upper'));
   if (!map) return null;
   return (
     <section aria-label="The art on the platen" className="rule-top mt-3 pt-3">

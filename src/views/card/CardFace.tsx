@@ -60,7 +60,7 @@ export function CardFace({ card, house, setC = card.set.tempC, lamp = card.lamp,
           <h2 className="pb-2">Under the press</h2>
           {presses.length > 1 && (
             <div className="flex flex-wrap gap-1 pb-2">
-              {presses.map((one, i) => (
+              {presses.map((press, i) => (
                 <button
                   key={i}
                   type="button"
@@ -68,8 +68,8 @@ export function CardFace({ card, house, setC = card.set.tempC, lamp = card.lamp,
                   onClick={() => setShown(i)}
                   className={`min-h-12 border-b-4 px-2 ${i === shown ? 'border-teal font-semibold' : 'border-transparent'}`}
                 >
-                  {one.kind}
-                  {presses.filter((other) => other.kind === one.kind).length > 1 ? ` ${i + 1}` : ''}
+                  {press.kind}
+                  {presses.filter((other) => other.kind === press.kind).length > 1 ? ` ${i + 1}` : ''}
                 </button>
               ))}
             </div>

@@ -46,9 +46,9 @@ function CardOfOrder({ orderId, lineId, printKey }: PrintPageProps) {
   const run = useStartRun(orderId);
   const { data } = order;
   if (!data || !cards.data) return <Pending error={order.error ?? cards.error} what="the card" />;
-  const line = data.order.lines.find((one) => one.id === lineId) ?? data.order.lines[0];
-  const print = line?.prints.find((one) => one.key === printKey) ?? line?.prints[0];
-  const worked = cards.data.cards.find((one) => one.lineId === line?.id && one.printKey === print?.key);
+  const line = data.order.lines.find((line) => line.id === lineId) ?? data.order.lines[0];
+  const print = line?.prints.find((print) => print.key === printKey) ?? line?.prints[0];
+  const worked = cards.data.cards.find((card) => card.lineId === line?.id && card.printKey === print?.key);
   if (!line || !print || !worked) {
     return (
       <>
@@ -59,8 +59,8 @@ function CardOfOrder({ orderId, lineId, printKey }: PrintPageProps) {
       </>
     );
   }
-  const progress = data.lines.find((one) => one.lineId === line.id);
-  const openRunId = progress?.prints.find((one) => one.printKey === print.key)?.openRunId ?? null;
+  const progress = data.lines.find((candidate) => candidate.lineId === line.id);
+  const openRunId = progress?.prints.find((candidate) => candidate.printKey === print.key)?.openRunId ?? null;
   const start = () =>
     run.start({ lineId: line.id, printKey: print.key, openRunId, operator: operators.includes(operator) ? operator : '' });
   const done = progress !== undefined && printLeft(progress, print.key) === 0;
@@ -96,7 +96,7 @@ function CardOfOrder({ orderId, lineId, printKey }: PrintPageProps) {
         <LineList
           state={data}
           current={line.id}
-          blankName={(id) => cards.data.cards.find((one) => one.card.of.blankId === id)?.card.of.blankName ?? id}
+          blankName={(id) => cards.data.cards.find((card) => card.card.of.blankId === id)?.card.of.blankName ?? id}
           hrefOf={(id) => hrefOf(id)}
         />
         <article className="min-w-0 px-6 pt-4" aria-label="Card">
@@ -155,7 +155,7 @@ function CardSheet({ worked, line, print, house, save, heatHref, aside }: CardSh
   const [setC, setSetC] = useState(card.set.tempC);
   const moved = Math.abs(setC - card.set.tempC) > 1e-6;
   const choose = (choices: Print['choices'], what: string) =>
-    save({ ...line, prints: line.prints.map((one) => (one.key === print.key ? { ...one, choices } : one)) }, what);
+    save({ ...line, prints: line.prints.map((entry) => (entry.key === print.key ? { ...entry, choices } : entry)) }, what);
   const shop = useHouse();
   const keepFigure = (figure: StageFigure & Pick<HouseSetting, 'pressId' | 'productId'>) => {
     if (!shop.data) return;
@@ -163,8 +163,8 @@ function CardSheet({ worked, line, print, house, save, heatHref, aside }: CardSh
     void shop.save(withSetting(shop.data.house, setting), `${CLOSING_NAMES[figure.stage].toLowerCase()} kept by the house`);
   };
   const { setC: _, ...given } = print.choices;
-  const product = shelf.data?.products.find((one) => one.id === topLayer(print).productId);
-  const press = presses.data?.presses.find((one) => one.press.id === print.pressId)?.press;
+  const product = shelf.data?.products.find((product) => product.id === topLayer(print).productId);
+  const press = presses.data?.presses.find((press) => press.press.id === print.pressId)?.press;
   return (
     <CardFace
       card={card}
@@ -203,7 +203,7 @@ function CardSheet({ worked, line, print, house, save, heatHref, aside }: CardSh
           press={press}
           stages={card.stages}
           lowerC={card.set.lowerC}
-          kept={(shop.data?.house.settings ?? []).filter((one) => one.pressId === press.id && one.productId === product.id)}
+          kept={(shop.data?.house.settings ?? []).filter((setting) => setting.pressId === press.id && setting.productId === product.id)}
           onChoose={(choices, what) => void choose(choices, what)}
           onKeep={(figure) => keepFigure({ ...figure, pressId: press.id, productId: product.id })}
         />

@@ -32,7 +32,7 @@ const mayChoose = (kind: ChosenStage, print: Print, product: Product): boolean =
 export function ChoicesPanel({ print, product, press, stages, lowerC, kept, onChoose, onKeep }: ChoicesPanelProps) {
   const units = useUnits();
   const { choices } = print;
-  const stage = product.stages.find((one) => one.kind === 'press');
+  const stage = product.stages.find((stage) => stage.kind === 'press');
   /** One choice made, or given back to the card. */
   const choose = <K extends keyof Choices>(key: K, value: Choices[K] | undefined, what: string) => {
     const { [key]: _, ...rest } = choices;
@@ -68,7 +68,7 @@ export function ChoicesPanel({ print, product, press, stages, lowerC, kept, onCh
           <ChoiceField
             label="The sheet’s alternatives"
             value={choices.alternative ?? ''}
-            options={[{ value: '', text: 'its usual setting' }, ...named(product.alternatives.map((one) => one.name))]}
+            options={[{ value: '', text: 'its usual setting' }, ...named(product.alternatives.map((alternative) => alternative.name))]}
             onChange={(value) => choose('alternative', value === '' ? undefined : value, 'alternative chosen')}
           />
         )}

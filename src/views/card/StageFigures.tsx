@@ -53,7 +53,7 @@ export function StageFigures({ stage, choices, stages, unit, house, kept, keptFo
     },
   ] as const;
   return figures.map(({ of, own, ...field }) => {
-    const byHouse = kept.find((one) => one.stage === stage && one.of === of)?.value;
+    const byHouse = kept.find((candidate) => candidate.stage === stage && candidate.of === of)?.value;
     return (
       <OwnFigure
         key={`${of} ${own ?? 'card'}`}

@@ -27,8 +27,8 @@ export function TestPieceNote({ blankId, test, onNoted, onCancel }: TestPieceNot
     const ifMatch = shelf.data?.versions[blankId];
     return write('putBlank', { params: { id: blankId }, body, ...(ifMatch !== undefined && { ifMatch }) });
   });
-  const blank = shelf.data?.blanks.find((one) => one.id === blankId);
-  const fabric = shelf.data?.fabrics.find((one) => one.id === blank?.fabricId);
+  const blank = shelf.data?.blanks.find((blank) => blank.id === blankId);
+  const fabric = shelf.data?.fabrics.find((fabric) => fabric.id === blank?.fabricId);
   if (!shelf.data || !blank || !fabric) return <Pending error={shelf.error} what="the blank" />;
   const note = form.handle(async ({ on, how }) => {
     if (await save(blankAfterTest(blank, fabric, test, on, how))) onNoted();

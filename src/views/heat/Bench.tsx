@@ -48,12 +48,12 @@ export function Bench({ stack, title, back, pick }: { stack: BenchStack; title: 
   /** Puts a change on the bench, and its undo on the rail. */
   const change = (next: Variant, what: string) => {
     const before = variants;
-    setVariants(variants.map((one, i) => (i === current ? next : one)));
+    setVariants(variants.map((variant, i) => (i === current ? next : variant)));
     didUndoably({ what, undo: async () => setVariants(before) });
   };
   const fabrics: StackLayer[] = (shelf.data?.fabrics ?? [])
-    .filter((one) => !one.retiredOn)
-    .map((one) => ({ role: 'fabric', name: one.name, ...one.thermal, thicknessMm: one.thicknessMm }));
+    .filter((fabric) => !fabric.retiredOn)
+    .map((fabric) => ({ role: 'fabric', name: fabric.name, ...fabric.thermal, thicknessMm: fabric.thicknessMm }));
   const shown = answers?.columns[current] ?? answers?.columns[0];
   return (
     <div className="px-5 pt-3">
@@ -118,7 +118,7 @@ export function Bench({ stack, title, back, pick }: { stack: BenchStack; title: 
                 <>
                   <HeatChart
                     seen={shown.seen}
-                    others={answers.columns.filter((one) => one !== shown)}
+                    others={answers.columns.filter((column) => column !== shown)}
                     limits={limitsOf(variant.ask)}
                     house={house}
                   />
@@ -147,7 +147,7 @@ function SendBack({ back, stack, variant }: { back: Back; stack: BenchStack; var
     choices.cover === undefined ? null : choices.cover ? 'the cover' : 'no cover',
     choices.timeS === undefined ? null : formatDuration(choices.timeS),
     choices.setC === undefined ? null : formatQuantity(choices.setC, stack.press.unit),
-  ].filter((one) => one !== null);
+  ].filter((candidate) => candidate !== null);
   return (
     <button type="button" className="act act-main" disabled={words.length === 0} onClick={() => void back.send(choices)}>
       {words.length === 0 ? 'As on the card' : `Take ${words.join(' and ')} to the card`}

@@ -37,12 +37,15 @@ export function HeatBench({ search }: { search: string }) {
 function FromOrder({ order: id, line: lineId, print: printKey }: { order: string; line: string; print: string }) {
   const order = useOrder(id);
   const heat = useRoute('orderHeat', { params: { id }, query: { line: lineId, print: printKey } });
-  const line = order.data?.order.lines.find((one) => one.id === lineId);
-  const print = line?.prints.find((one) => one.key === printKey);
+  const line = order.data?.order.lines.find((line) => line.id === lineId);
+  const print = line?.prints.find((print) => print.key === printKey);
   if (!heat.data || !line || !print) return <Pending error={order.error ?? heat.error} what="the stack" />;
   const send = async (choices: Print['choices']) => {
     const saving = order.saveLine(
-      { ...line, prints: line.prints.map((one) => (one.key === printKey ? { ...one, choices: { ...one.choices, ...choices } } : one)) },
+      {
+        ...line,
+        prints: line.prints.map((print) => (print.key === printKey ? { ...print, choices: { ...print.choices, ...choices } } : print)),
+      },
       'setting from the Heat bench taken',
     );
     await goOnceKept(saving, stationHref(id, 'card', { lineId, printKey }));
@@ -88,14 +91,16 @@ function FromShelf({ asked }: { asked: URLSearchParams }) {
 
 /** What was asked for; where nothing was, a soft blank with a transfer made for it on its usual press. */
 function usual(shelf: Reply<'shelf'> | undefined, presses: readonly Press[], asked: { [K in keyof Picked]: string | null }): Picked {
-  const there = <T extends { retiredOn?: string | undefined }>(all: readonly T[] = []) => all.filter((one) => !one.retiredOn);
-  const fabricOf = (id: string | undefined) => shelf?.fabrics.find((one) => one.id === id);
+  const there = <T extends { retiredOn?: string | undefined }>(all: readonly T[] = []) => all.filter((candidate) => !candidate.retiredOn);
+  const fabricOf = (id: string | undefined) => shelf?.fabrics.find((fabric) => fabric.id === id);
   const blanks = there(shelf?.blanks);
   const blank =
-    blanks.find((one) => one.id === asked.blank) ?? blanks.find((one) => fabricOf(one.fabricId)?.substrate === 'cloth') ?? blanks[0];
+    blanks.find((blank) => blank.id === asked.blank) ??
+    blanks.find((blank) => fabricOf(blank.fabricId)?.substrate === 'cloth') ??
+    blanks[0];
   const substrate = fabricOf(blank?.fabricId)?.substrate;
   const products = there(shelf?.products);
-  const fitting = products.find((one) => substrate !== undefined && one.substrates.includes(substrate)) ?? products[0];
+  const fitting = products.find((product) => substrate !== undefined && product.substrates.includes(substrate)) ?? products[0];
   return {
     blank: blank?.id ?? '',
     product: asked.product ?? fitting?.id ?? '',

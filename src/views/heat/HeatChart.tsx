@@ -139,8 +139,8 @@ export function HeatChart({ seen, others = [], limits, house, afterS = 45 }: Hea
       pointRadius: 0,
     })),
   ];
-  const endOf = (one: Seen, place: SeenPlace) => {
-    const { timeS, tempC } = one.curves[place];
+  const endOf = (seen: Seen, place: SeenPlace) => {
+    const { timeS, tempC } = seen.curves[place];
     const i = timeS.findLastIndex((t) => t <= until);
     return tempC[Math.max(0, i)] ?? 0;
   };

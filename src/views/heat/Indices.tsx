@@ -54,7 +54,7 @@ const clock = (s: number | null): string => (s === null ? 'not at all' : formatD
 interface IndexRow {
   name: string;
   hint?: string;
-  of: (one: Reckoned) => ReactNode;
+  of: (reckoned: Reckoned) => ReactNode;
 }
 
 export function Indices({ columns, house }: { columns: readonly Reckoned[]; house: HouseUnits }) {
@@ -137,12 +137,12 @@ export function Indices({ columns, house }: { columns: readonly Reckoned[]; hous
           ),
         },
         ...columns.map(
-          (one): Column<IndexRow> => ({
-            id: one.name,
-            head: columns.length > 1 ? one.name : '',
+          (column): Column<IndexRow> => ({
+            id: column.name,
+            head: columns.length > 1 ? column.name : '',
             headLook: 'font-bold text-ink',
             look: 'py-2',
-            cell: ({ of }) => of(one),
+            cell: ({ of }) => of(column),
           }),
         ),
       ]}

@@ -53,8 +53,8 @@ export function Loss({ answers, variant, stack, house, current, onTake }: LossPr
   const { rounded } = correction;
   const by = rounded.timeS - variant.ask.passage.timeS;
   const worth = Math.abs(by) >= WORTH_S;
-  const takes = helps.filter((one) => LAID.includes(one.of) && Math.abs(one.glueK) >= WORTH_K);
-  const best = helps.filter((one) => (bond < 1 ? one.bond > 0.01 : one.bond < -0.01)).slice(0, 3);
+  const takes = helps.filter((help) => LAID.includes(help.of) && Math.abs(help.glueK) >= WORTH_K);
+  const best = helps.filter((help) => (bond < 1 ? help.bond > 0.01 : help.bond < -0.01)).slice(0, 3);
   const state = bond < SOUND.low ? 'Too little' : bond > SOUND.high ? 'Too much' : 'Sound';
   return (
     <section aria-label="What to do" className="mb-2 border-l-4 border-teal bg-sheet py-2 pr-4 pl-4" aria-live="polite">
@@ -62,10 +62,10 @@ export function Loss({ answers, variant, stack, house, current, onTake }: LossPr
         <p className="min-w-0">
           <span className="text-xl font-bold">{state}</span>: bond about <span className="figure font-semibold">{bond.toFixed(2)}</span> of
           what the sheet means.{' '}
-          {takes.map((one) => (
-            <span key={one.of}>
-              The {one.name} {one.glueK > 0 ? 'takes' : 'gives'}{' '}
-              <span className="figure">{formatForHouse('temperatureDifference', Math.abs(one.glueK), house, 0)}</span> at the glue in{' '}
+          {takes.map((take) => (
+            <span key={take.of}>
+              The {take.name} {take.glueK > 0 ? 'takes' : 'gives'}{' '}
+              <span className="figure">{formatForHouse('temperatureDifference', Math.abs(take.glueK), house, 0)}</span> at the glue in{' '}
               {formatDuration(variant.ask.passage.timeS)}.{' '}
             </span>
           ))}
@@ -92,7 +92,10 @@ export function Loss({ answers, variant, stack, house, current, onTake }: LossPr
       {(bond < SOUND.low || bond > SOUND.high || !correction.feasible) && best.length > 0 && (
         <p className="label pt-1">
           What would help most:{' '}
-          {best.map((one) => `${helpWords(one.of, house)} (${one.bond > 0 ? '+' : '−'}${Math.abs(one.bond).toFixed(2)})`).join(', ')}.
+          {best
+            .map((entry) => `${helpWords(entry.of, house)} (${entry.bond > 0 ? '+' : '−'}${Math.abs(entry.bond).toFixed(2)})`)
+            .join(', ')}
+          .
         </p>
       )}
       <p className="label pt-1">

@@ -152,8 +152,8 @@ function Overlay({ ask, variant, stack, house, px, py, inner, width }: OverlayPr
       </defs>
       {beyond
         .filter(({ w, h }) => w > 0.5 && h > 0.5)
-        .map((one) => (
-          <rect key={`${one.x} ${one.y} ${one.w}`} x={one.x} y={one.y} width={one.w} height={one.h} fill="url(#beyond)" />
+        .map((entry) => (
+          <rect key={`${entry.x} ${entry.y} ${entry.w}`} x={entry.x} y={entry.y} width={entry.w} height={entry.h} fill="url(#beyond)" />
         ))}
       {(wx || wy) && (
         <rect

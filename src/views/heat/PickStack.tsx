@@ -13,25 +13,25 @@ export interface Picked {
 
 export function PickStack({ shelf, presses, picked }: { shelf: ShelfReply; presses: readonly Press[]; picked: Picked }) {
   const take = (change: Partial<Picked>) => goTo(`/heat-bench?${new URLSearchParams({ ...picked, ...change })}`);
-  const there = <T extends { retiredOn?: string | undefined }>(all: readonly T[]) => all.filter((one) => !one.retiredOn);
-  const fabricOf = (id: string) => shelf.fabrics.find((one) => one.id === id)?.name ?? '';
+  const there = <T extends { retiredOn?: string | undefined }>(all: readonly T[]) => all.filter((candidate) => !candidate.retiredOn);
+  const fabricOf = (id: string) => shelf.fabrics.find((fabric) => fabric.id === id)?.name ?? '';
   return (
     <div className="grid max-w-[900px] grid-cols-3 gap-x-4 pt-2">
       <PickField
         label="Blank"
-        items={there(shelf.blanks).map((one) => ({ id: one.id, name: one.name, detail: fabricOf(one.fabricId) }))}
+        items={there(shelf.blanks).map((entry) => ({ id: entry.id, name: entry.name, detail: fabricOf(entry.fabricId) }))}
         value={picked.blank}
         onChange={(blank) => blank !== picked.blank && take({ blank })}
       />
       <PickField
         label="Transfer"
-        items={there(shelf.products).map((one) => ({ id: one.id, name: one.name, detail: FAMILIES[one.familyId].name }))}
+        items={there(shelf.products).map((entry) => ({ id: entry.id, name: entry.name, detail: FAMILIES[entry.familyId].name }))}
         value={picked.product}
         onChange={(product) => product !== picked.product && take({ product })}
       />
       <PickField
         label="Press"
-        items={there(presses).map((one) => ({ id: one.id, name: one.name, detail: one.kind }))}
+        items={there(presses).map((entry) => ({ id: entry.id, name: entry.name, detail: entry.kind }))}
         value={picked.press}
         onChange={(press) => press !== picked.press && take({ press })}
       />

@@ -27,14 +27,16 @@ type Presses = Reply<'presses'>['presses'];
 
 /** Combinations of the shelf that a press may meet: soft goods with a transfer made for them. */
 function combinations(shelf: Shelf, presses: Presses): { blank: string; product: string; press: string }[] {
-  const own = presses.map(({ press }) => press).filter((one) => !one.retiredOn && one.kind !== 'iron' && one.kind !== 'hand press');
+  const own = presses
+    .map(({ press }) => press)
+    .filter((candidate) => !candidate.retiredOn && candidate.kind !== 'iron' && candidate.kind !== 'hand press');
   return shelf.blanks.flatMap((blank) => {
-    const fabric = shelf.fabrics.find((one) => one.id === blank.fabricId);
-    const press = own.find((one) => (one.kind === 'cap') === (blank.kind === 'cap'));
+    const fabric = shelf.fabrics.find((fabric) => fabric.id === blank.fabricId);
+    const press = own.find((candidate) => (candidate.kind === 'cap') === (blank.kind === 'cap'));
     if (!fabric || !press || blank.retiredOn || isHard(fabric)) return [];
     return shelf.products
-      .filter((one) => !one.retiredOn && one.substrates.includes(fabric.substrate))
-      .map((one) => ({ blank: blank.id, product: one.id, press: press.id }));
+      .filter((product) => !product.retiredOn && product.substrates.includes(fabric.substrate))
+      .map((product) => ({ blank: blank.id, product: product.id, press: press.id }));
   });
 }
 
@@ -60,7 +62,7 @@ export function Practice() {
   if (!shelf.data || !presses.data || !scores.data)
     return <Pending error={shelf.error ?? presses.error ?? scores.error} what="the shelf" />;
   const { data: all } = scores;
-  const own = all.scores.find((one) => one.operator === operator);
+  const own = all.scores.find((score) => score.operator === operator);
   const next = async () => {
     setFault(null);
     try {
@@ -87,8 +89,8 @@ export function Practice() {
               onChange={(event) => setOperator(event.target.value)}
             >
               <option value="">by …</option>
-              {operators.map((one) => (
-                <option key={one}>{one}</option>
+              {operators.map((operator) => (
+                <option key={operator}>{operator}</option>
               ))}
             </select>
           )}
@@ -218,7 +220,7 @@ function Game({ round, house, operator, onNext }: { round: Round; house: HouseUn
                 <Says words={words} />
               </li>
             ))}
-            {step.outcome.mistakes.some((one) => one === 'too little' || one === 'too much') && (
+            {step.outcome.mistakes.some((mistake) => mistake === 'too little' || mistake === 'too much') && (
               <li className="py-0.5">
                 At this temperature {formatDuration(step.outcome.better.timeS)} would have given a bond of{' '}
                 {step.outcome.better.bond.toFixed(2)}.

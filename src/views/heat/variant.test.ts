@@ -7,9 +7,9 @@ import { atSet, changed, isCovered, laidIn, moved, PALETTE, takenOut, variantOf,
 const stack = benchStack(inputOf({ says: 'a variant', on: 'cotton-tee', with: 'cut-film', press: 'hot' }));
 if (!stack) throw new TypeError('no stack');
 const own = variantOf(stack);
-const roles = (one: typeof own) => one.ask.piece.stack.map(({ role }) => role);
+const roles = (variant: typeof own) => variant.ask.piece.stack.map(({ role }) => role);
 const layer = (role: string) => {
-  const found = PALETTE.find((one) => one.role === role);
+  const found = PALETTE.find((candidate) => candidate.role === role);
   if (!found) throw new TypeError(role);
   return found;
 };
@@ -24,8 +24,8 @@ describe('a variant on the Heat bench', () => {
     expect(atSet(own, stack, 150).ask.passage.surfaceC).toBeCloseTo(162, 6);
   });
   it('every sheet, pad and pillow of the palette is laid where it belongs, and the stack can be reckoned with', () => {
-    for (const one of PALETTE) {
-      const after = laidIn(own, one);
+    for (const entry of PALETTE) {
+      const after = laidIn(own, entry);
       expect(faultOfAsk(after.ask)).toBeNull();
       expect(roles(after)).toHaveLength(roles(own).length + 1);
     }

@@ -16,20 +16,20 @@ export const VARIANT_NAMES = ['A', 'B', 'C'] as const;
 export const variantOf = (stack: BenchStack): Variant => ({ setC: stack.set.tempC, ask: stack.ask });
 
 /** A variant at another set value: the model takes what the press really delivers for it. */
-export const atSet = (one: Variant, stack: BenchStack, setC: number): Variant => ({
+export const atSet = (variant: Variant, stack: BenchStack, setC: number): Variant => ({
   setC,
-  ask: { ...one.ask, passage: { ...one.ask.passage, surfaceC: bandOf(stack.press, setC).midC } },
+  ask: { ...variant.ask, passage: { ...variant.ask.passage, surfaceC: bandOf(stack.press, setC).midC } },
 });
 
-export const withPassage = (one: Variant, change: Partial<HeatAsk['passage']>): Variant => ({
-  ...one,
-  ask: { ...one.ask, passage: { ...one.ask.passage, ...change } },
+export const withPassage = (variant: Variant, change: Partial<HeatAsk['passage']>): Variant => ({
+  ...variant,
+  ask: { ...variant.ask, passage: { ...variant.ask.passage, ...change } },
 });
-export const withPiece = (one: Variant, change: Partial<HeatAsk['piece']>): Variant => ({
-  ...one,
-  ask: { ...one.ask, piece: { ...one.ask.piece, ...change } },
+export const withPiece = (variant: Variant, change: Partial<HeatAsk['piece']>): Variant => ({
+  ...variant,
+  ask: { ...variant.ask, piece: { ...variant.ask.piece, ...change } },
 });
-const withStack = (one: Variant, stack: StackLayer[]): Variant => withPiece(one, { stack });
+const withStack = (variant: Variant, stack: StackLayer[]): Variant => withPiece(variant, { stack });
 
 /** Sheets, pads and pillows that may be laid in. */
 export const PALETTE: StackLayer[] = [
@@ -40,8 +40,8 @@ export const PALETTE: StackLayer[] = [
 ];
 
 /** Lays a layer in: over the piece what belongs over it, under it what belongs there. */
-export function laidIn(one: Variant, layer: StackLayer): Variant {
-  const stack = [...one.ask.piece.stack];
+export function laidIn(variant: Variant, layer: StackLayer): Variant {
+  const stack = [...variant.ask.piece.stack];
   const cloth = stack.findIndex(({ role }) => role === 'fabric');
   const lastCloth = stack.length - 1 - [...stack].reverse().findIndex(({ role }) => role === 'fabric');
   if (layer.role === 'pad over') stack.unshift(layer);
@@ -49,31 +49,31 @@ export function laidIn(one: Variant, layer: StackLayer): Variant {
   else if (layer.role === 'fabric') stack.splice(cloth < 0 ? stack.length : lastCloth + 1, 0, layer);
   else if (layer.role === 'pad') stack.push(layer);
   else stack.splice(cloth < 0 ? stack.length : lastCloth + 1, 0, layer);
-  return withStack(one, stack);
+  return withStack(variant, stack);
 }
 
-export const takenOut = (one: Variant, i: number): Variant =>
+export const takenOut = (variant: Variant, i: number): Variant =>
   withStack(
-    one,
-    one.ask.piece.stack.filter((_, j) => j !== i),
+    variant,
+    variant.ask.piece.stack.filter((_, j) => j !== i),
   );
 
 /** Moves a layer by so many places, kept within the stack. */
-export function moved(one: Variant, i: number, to: number): Variant {
-  const stack = [...one.ask.piece.stack];
+export function moved(variant: Variant, i: number, to: number): Variant {
+  const stack = [...variant.ask.piece.stack];
   const [layer] = stack.splice(i, 1);
   if (layer) stack.splice(Math.max(0, Math.min(stack.length, to)), 0, layer);
-  return withStack(one, stack);
+  return withStack(variant, stack);
 }
 
-export const changed = (one: Variant, i: number, change: Partial<StackLayer>): Variant =>
+export const changed = (variant: Variant, i: number, change: Partial<StackLayer>): Variant =>
   withStack(
-    one,
-    one.ask.piece.stack.map((layer, j) => (j === i ? { ...layer, ...change } : layer)),
+    variant,
+    variant.ask.piece.stack.map((layer, j) => (j === i ? { ...layer, ...change } : layer)),
   );
 
 /** Whether a cover lies over it, where its sheet leaves that open. */
-export const isCovered = (one: Variant): boolean => one.ask.piece.stack.some(({ role }) => role === 'cover');
+export const isCovered = (variant: Variant): boolean => variant.ask.piece.stack.some(({ role }) => role === 'cover');
 
 /** What a drawing of temperatures is held against. */
 export const limitsOf = ({ limits, adhesive }: Pick<HeatAsk, 'limits' | 'adhesive'>): { name: string; tempC: number }[] => [

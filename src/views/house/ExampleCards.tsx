@@ -12,7 +12,7 @@ export function ExampleCards({ rule, house }: { rule: keyof House['rules']; hous
   if (data) shown.current = { rule, example: data };
   if (!shown.current) return <section aria-label="Example" />;
   const { piece, answers } = shown.current.example;
-  const school = SCHOOLS.find((one) => one.rule === shown.current?.rule);
+  const school = SCHOOLS.find((school) => school.rule === shown.current?.rule);
   return (
     <section aria-label="Example" aria-live="polite">
       <h2>{school?.question}</h2>

@@ -84,7 +84,7 @@ function HouseForm({ now, fault, pending, save }: { now: Reply<'house'> } & Savi
               patch({
                 operators: text
                   .split(',')
-                  .map((one) => one.trim())
+                  .map((entry) => entry.trim())
                   .filter(Boolean),
               });
             }}

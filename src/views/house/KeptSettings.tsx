@@ -14,9 +14,9 @@ export function KeptSettings() {
   const { house } = data;
   const { settings = [] } = house;
   const pressOf = ({ pressId }: HouseSetting) => presses.find(({ press }) => press.id === pressId)?.press;
-  const value = (one: HouseSetting) =>
-    one.of === 'time' ? formatDuration(one.value) : formatQuantity(one.value, pressOf(one)?.set.unit ?? house.units.temperature);
-  const name = (one: HouseSetting) => shelf.products.find(({ id }) => id === one.productId)?.name ?? one.productId;
+  const value = (entry: HouseSetting) =>
+    entry.of === 'time' ? formatDuration(entry.value) : formatQuantity(entry.value, pressOf(entry)?.set.unit ?? house.units.temperature);
+  const name = (entry: HouseSetting) => shelf.products.find(({ id }) => id === entry.productId)?.name ?? entry.productId;
   return (
     <section aria-label="Settings the house keeps" className="rule-top mt-6 pt-4">
       <h2>Settings the house keeps</h2>
@@ -29,21 +29,21 @@ export function KeptSettings() {
         </p>
       )}
       <ul>
-        {settings.map((one) => (
+        {settings.map((setting) => (
           <li
-            key={`${one.pressId} ${one.productId} ${one.of} ${one.stage ?? 'press'}`}
+            key={`${setting.pressId} ${setting.productId} ${setting.of} ${setting.stage ?? 'press'}`}
             className="rule-top grid grid-cols-[1fr_auto] items-center gap-x-3 py-1"
           >
             <span>
-              {name(one)} on {pressOf(one)?.name ?? one.pressId}
-              {one.stage && `, ${CLOSING_NAMES[one.stage].toLowerCase()}`}: <span className="figure">{value(one)}</span>
+              {name(setting)} on {pressOf(setting)?.name ?? setting.pressId}
+              {setting.stage && `, ${CLOSING_NAMES[setting.stage].toLowerCase()}`}: <span className="figure">{value(setting)}</span>
               <span className="label block">
-                kept on {one.on}{' '}
-                {one.good + one.spoiled === 0 ? (
+                kept on {setting.on}{' '}
+                {setting.good + setting.spoiled === 0 ? (
                   'from a card'
                 ) : (
                   <>
-                    after <span className="figure">{one.good}</span> good and <span className="figure">{one.spoiled}</span> spoiled
+                    after <span className="figure">{setting.good}</span> good and <span className="figure">{setting.spoiled}</span> spoiled
                   </>
                 )}
               </span>
@@ -51,7 +51,7 @@ export function KeptSettings() {
             <button
               type="button"
               className="act act-quiet whitespace-nowrap underline"
-              onClick={() => void save(withoutSetting(house, one), `${value(one)} no longer kept`)}
+              onClick={() => void save(withoutSetting(house, setting), `${value(setting)} no longer kept`)}
             >
               Keep it no longer
             </button>

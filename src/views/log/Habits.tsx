@@ -35,7 +35,7 @@ export function Habits() {
           },
         ]}
         rows={biases}
-        idOf={(one) => `${one.operator} ${one.position}`}
+        idOf={(entry) => `${entry.operator} ${entry.position}`}
       />
     </section>
   );

@@ -13,7 +13,7 @@ import { useWrite, write } from '../../ui/write';
 type Pressing = Reply<'pressing'>['pressing'];
 
 export function PlacedForm({ pressing, house }: { pressing: Pressing; house: HouseUnits }) {
-  const last = pressing.amendments.filter((one) => one.field === 'placement').at(-1);
+  const last = pressing.amendments.filter((amendment) => amendment.field === 'placement').at(-1);
   const noted = last ? readOffPlace(last.to) : null;
   const form = useDocForm(OffPlaceSchema, noted ?? { xMm: 0, yMm: 0, turnDeg: 0 });
   const { doc, fields } = form;

@@ -117,7 +117,7 @@ export function PressingDetail({ pressing: p, toRecord = false }: { pressing: Lo
         </p>
       )}
       {p.amendments
-        .filter((one) => one.field !== 'placement')
+        .filter((amendment) => amendment.field !== 'placement')
         .map((amendment) => (
           <p key={amendment.id} className="pt-1">
             {instantText(amendment.at)}: {amendment.field} from {amendment.from} to {amendment.to}, {amendment.why}

@@ -15,13 +15,13 @@ const NAMES = ['Transfer', 'Layer over it', 'Third layer', 'Fourth layer', 'Fift
 
 export function LayerRows({ layers, products, problems, onChange }: LayerRowsProps) {
   const shelf = products.filter((product) => !product.retiredOn || layers.some((layer) => layer.productId === product.id));
-  const items = shelf.map((one) => ({ id: one.id, name: one.name, detail: `${FAMILIES[one.familyId].name}, ${one.maker}` }));
+  const items = shelf.map((entry) => ({ id: entry.id, name: entry.name, detail: `${FAMILIES[entry.familyId].name}, ${entry.maker}` }));
   const change = (key: string, part: Partial<LayerDraft>) =>
     onChange(layers.map((layer) => (layer.key === key ? { ...layer, ...part } : layer)));
   return (
     <>
       {layers.map((layer, i) => {
-        const product = products.find((one) => one.id === layer.productId);
+        const product = products.find((product) => product.id === layer.productId);
         return (
           <div key={layer.key} className="grid grid-cols-[1fr_11rem_3rem] items-start gap-x-5">
             <div>
@@ -35,7 +35,7 @@ export function LayerRows({ layers, products, problems, onChange }: LayerRowsPro
               <p className="label min-h-6 pt-0.5 pb-1.5">{product ? `${FAMILIES[product.familyId].name}, ${product.maker}` : ''}</p>
             </div>
             <ColourField
-              colours={product?.colours.map((one) => one.name) ?? []}
+              colours={product?.colours.map((colour) => colour.name) ?? []}
               value={layer.colour}
               onChange={(colour) => change(layer.key, { colour })}
             />
@@ -44,7 +44,7 @@ export function LayerRows({ layers, products, problems, onChange }: LayerRowsPro
                 type="button"
                 className="act act-quiet mt-6"
                 aria-label={`Take layer ${i + 1} out`}
-                onClick={() => onChange(layers.filter((one) => one.key !== layer.key))}
+                onClick={() => onChange(layers.filter((layerDraft) => layerDraft.key !== layer.key))}
               >
                 ✕
               </button>

@@ -52,10 +52,10 @@ export function LineEditor({ slot, take, orderId, start, isNew, shelf, presses, 
   const { doc: draft, patch, replace } = form;
   const [at, setAt] = useState(0);
   const faults: Faults = { ...serverFaults(fault), ...form.fields };
-  const blank = shelf.blanks.find((one) => one.id === draft.blankId);
-  const fabric = shelf.fabrics.find((one) => one.id === blank?.fabricId);
+  const blank = shelf.blanks.find((blank) => blank.id === draft.blankId);
+  const fabric = shelf.fabrics.find((fabric) => fabric.id === blank?.fabricId);
   const print = draft.prints[at] ?? draft.prints[0];
-  const setPrint = (changed: PrintDraft) => patch({ prints: draft.prints.map((one) => (one.key === changed.key ? changed : one)) });
+  const setPrint = (changed: PrintDraft) => patch({ prints: draft.prints.map((print) => (print.key === changed.key ? changed : print)) });
   const save = (taken: LineDraft) =>
     onSave(
       lineOf(
@@ -94,16 +94,16 @@ export function LineEditor({ slot, take, orderId, start, isNew, shelf, presses, 
           label="Blank"
           value={draft.blankId}
           onChange={(id) => {
-            const picked = shelf.blanks.find((one) => one.id === id);
+            const picked = shelf.blanks.find((blank) => blank.id === id);
             if (picked) replace(withBlank(draft, picked));
           }}
           problem={faults.blankId}
           items={shelf.blanks
-            .filter((one) => !one.retiredOn || one.id === draft.blankId)
-            .map((one) => ({
-              id: one.id,
-              name: one.name,
-              detail: `${one.colour}, ${shelf.fabrics.find((f) => f.id === one.fabricId)?.name ?? ''}`,
+            .filter((blank) => !blank.retiredOn || blank.id === draft.blankId)
+            .map((blank) => ({
+              id: blank.id,
+              name: blank.name,
+              detail: `${blank.colour}, ${shelf.fabrics.find((f) => f.id === blank.fabricId)?.name ?? ''}`,
             }))}
         />
         <p className="label min-h-6 pt-0.5 pb-1.5">{fabric ? describeMaterial(fabric) : ''}</p>
@@ -123,9 +123,9 @@ export function LineEditor({ slot, take, orderId, start, isNew, shelf, presses, 
       <Tabs
         label="Its prints"
         className="rule-top col-span-6 pt-2"
-        tabs={draft.prints.map((one, i) => ({ id: one.key, name: `${i + 1}. ${printName(one, draft.prints) || 'new'}` }))}
+        tabs={draft.prints.map((print, i) => ({ id: print.key, name: `${i + 1}. ${printName(print, draft.prints) || 'new'}` }))}
         selected={print?.key ?? ''}
-        onSelect={(key) => setAt(draft.prints.findIndex((one) => one.key === key))}
+        onSelect={(key) => setAt(draft.prints.findIndex((print) => print.key === key))}
         hidesOne
         aside={<PrintActs draft={draft} at={at} onGo={setAt} onDraft={replace} />}
       >

@@ -4,7 +4,7 @@ import { type Blank, BUILT_IN_BLANKS } from '../../core/materials';
 import { LineSchema } from '../../core/order';
 import { draftFrom, faultsOf, type LineDraft, lineOf, pressFor, withBlank, withLayer, withPrint } from './lineDraft';
 
-const blank = (id: string) => BUILT_IN_BLANKS.find((one) => one.id === id) as Blank;
+const blank = (id: string) => BUILT_IN_BLANKS.find((blank) => blank.id === id) as Blank;
 const presses = [PRESSES.cap, PRESSES.unmeasured, PRESSES.true, PRESSES.iron];
 /** A draft with everything said. */
 function full(): LineDraft {
@@ -47,7 +47,7 @@ describe('a line while it is typed in', () => {
       ['b', 'a'],
       ['c', 'b'],
     ]);
-    const prints = withPrint(withPrint(full())).prints.map((one) => one.key);
+    const prints = withPrint(withPrint(full())).prints.map((print) => print.key);
     expect(new Set(prints).size).toBe(3);
   });
   it('a blank with one size has it; one with a usual place of its own moves the print there', () => {

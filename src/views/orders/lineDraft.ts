@@ -37,7 +37,7 @@ export interface LineDraft {
 
 const LETTERS = 'abcdefgh';
 const freeKey = (taken: readonly { key: string }[]): string =>
-  [...LETTERS].find((letter) => !taken.some((one) => one.key === letter)) ?? newId().slice(0, 8);
+  [...LETTERS].find((letter) => !taken.some((candidate) => candidate.key === letter)) ?? newId().slice(0, 8);
 
 const emptyLayer = (key: string): LayerDraft => ({ key, productId: null, colour: '' });
 

@@ -102,7 +102,7 @@ function Status({ laid, units, chosen }: { laid: Laid; units: HouseUnits; chosen
         {loading === 'threaded' ? ', threaded.' : tooWideToThread ? ', laid flat: the base is too wide to thread in.' : '.'}
       </p>
     );
-  const things = plain.inTheWay.map((one) => one.kind).join(', ');
+  const things = plain.inTheWay.map((inTheWay) => inTheWay.kind).join(', ');
   return (
     <p role="status" className="border-l-4 border-brick pl-3 leading-snug">
       {FAULTS[plain.art]} <b>{things}</b>

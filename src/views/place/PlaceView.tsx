@@ -41,11 +41,11 @@ function PlaceOfOrder({ orderId, lineId, printKey }: PrintPageProps) {
   const { data } = order;
   if (!data || !cards.data || !shelf.data || !presses.data || !house.data)
     return <Pending error={order.error ?? cards.error ?? shelf.error ?? presses.error ?? house.error} what="the placement" />;
-  const line = data.order.lines.find((one) => one.id === lineId) ?? data.order.lines[0];
-  const print = line?.prints.find((one) => one.key === printKey) ?? line?.prints[0];
-  const blank = shelf.data.blanks.find((one) => one.id === line?.blankId);
-  const fabric = shelf.data.fabrics.find((one) => one.id === blank?.fabricId);
-  const press = presses.data.presses.find((one) => one.press.id === print?.pressId)?.press;
+  const line = data.order.lines.find((line) => line.id === lineId) ?? data.order.lines[0];
+  const print = line?.prints.find((print) => print.key === printKey) ?? line?.prints[0];
+  const blank = shelf.data.blanks.find((blank) => blank.id === line?.blankId);
+  const fabric = shelf.data.fabrics.find((fabric) => fabric.id === blank?.fabricId);
+  const press = presses.data.presses.find((press) => press.press.id === print?.pressId)?.press;
   if (!line || !print || !blank || !fabric || !press)
     return (
       <>
@@ -56,9 +56,9 @@ function PlaceOfOrder({ orderId, lineId, printKey }: PrintPageProps) {
       </>
     );
   const hrefOf = (id: string, key?: string) => stationHref(orderId, 'place', { lineId: id, printKey: key });
-  const card = cards.data.cards.find((one) => one.lineId === line.id && one.printKey === print.key)?.card;
+  const card = cards.data.cards.find((card) => card.lineId === line.id && card.printKey === print.key)?.card;
   const savePrint = (changed: Print, what: string) =>
-    order.saveLine({ ...line, prints: line.prints.map((one) => (one.key === print.key ? changed : one)) }, what);
+    order.saveLine({ ...line, prints: line.prints.map((entry) => (entry.key === print.key ? changed : entry)) }, what);
   return (
     <>
       <OrderHead state={data} station="place" lineId={line.id} printKey={print.key}>
@@ -71,7 +71,7 @@ function PlaceOfOrder({ orderId, lineId, printKey }: PrintPageProps) {
         <LineList
           state={data}
           current={line.id}
-          blankName={(id) => shelf.data.blanks.find((one) => one.id === id)?.name ?? id}
+          blankName={(id) => shelf.data.blanks.find((blank) => blank.id === id)?.name ?? id}
           hrefOf={(id) => hrefOf(id)}
         />
         <article className="min-w-0 px-5 pt-3" aria-label="Placement">
@@ -200,7 +200,7 @@ function Live({ input, laid, resting, units, lamp, base, onSave, children }: Liv
     clearTimeout(rest.current);
     if (held) rest.current = setTimeout(() => void keep(held), restMs);
   };
-  const works = fit.feasible && !placement.findings.some((one) => one.level === 'hold');
+  const works = fit.feasible && !placement.findings.some((finding) => finding.level === 'hold');
   return (
     <section aria-label="Placement sheet" className="grid grid-cols-[1fr_19rem] gap-6" data-held={held !== null}>
       <PlacementSheet

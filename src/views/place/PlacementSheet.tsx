@@ -135,9 +135,15 @@ const Ground = memo(function Ground({
       ))}
       <path d={path(outline)} fill="var(--color-sheet)" stroke="var(--color-ink)" strokeWidth={2 * px} />
       {features
-        .filter((one) => one.layer === 'this')
-        .map((one, i) => (
-          <path key={`${one.kind} ${i}`} d={one.pieces.map(path).join('')} fill="url(#keep-off)" stroke="none" data-feature={one.kind} />
+        .filter((feature) => feature.layer === 'this')
+        .map((feature, i) => (
+          <path
+            key={`${feature.kind} ${i}`}
+            d={feature.pieces.map(path).join('')}
+            fill="url(#keep-off)"
+            stroke="none"
+            data-feature={feature.kind}
+          />
         ))}
       <CentreLine bounds={boundsOf(outline)} px={px} />
       <path
@@ -179,25 +185,29 @@ function viewOf(outline: Ring, around: Ring): Box {
 
 function Labels({ placement: { features }, ring, px }: { placement: Placement; ring: Ring; px: number }) {
   const corner = ring.reduce((low, p) => (p.y > low.y || (p.y === low.y && p.x < low.x) ? p : low));
-  const named = [...new Map(features.filter((one) => one.layer === 'this' && one.heightMm >= 1.2).map((one) => [one.kind, one])).values()];
+  const named = [
+    ...new Map(
+      features.filter((feature) => feature.layer === 'this' && feature.heightMm >= 1.2).map((feature) => [feature.kind, feature]),
+    ).values(),
+  ];
   return (
     <g fontSize={13 * px} fill="var(--color-ink)" stroke="var(--color-sheet)" strokeWidth={3 * px} paintOrder="stroke" pointerEvents="none">
       <text x={corner.x} y={corner.y + 15 * px} fontWeight="700">
         platen
       </text>
-      {named.map((one) => {
-        const bounds = boundsOf(one.pieces.flat());
-        const last = boundsOf(one.pieces.at(-1) ?? []);
+      {named.map((feature) => {
+        const bounds = boundsOf(feature.pieces.flat());
+        const last = boundsOf(feature.pieces.at(-1) ?? []);
         const tall = bounds.heightMm > 200;
-        const apart = last.widthMm < 0.3 * bounds.widthMm && one.pieces.length <= 4;
+        const apart = last.widthMm < 0.3 * bounds.widthMm && feature.pieces.length <= 4;
         return (
           <text
-            key={one.kind}
+            key={feature.kind}
             x={tall ? last.leftMm + last.widthMm + 4 * px : apart ? last.leftMm + last.widthMm / 2 : bounds.leftMm + bounds.widthMm / 2}
             y={tall ? bounds.topMm + bounds.heightMm - 14 * px : bounds.topMm - 5 * px}
             textAnchor={tall ? 'start' : 'middle'}
           >
-            {one.kind}
+            {feature.kind}
           </text>
         );
       })}

@@ -113,7 +113,7 @@ export function TapeDrawing({ tape: { measure, from, to }, told, sheet, house }:
   const strip = upright
     ? { width: 7, height, background: TICKS('bottom'), ...moved(b.x - 3.5, on ? b.y - a.y - height : b.y) }
     : { width, height: 7, background: TICKS('right'), ...moved(on ? b.x - a.x - width : b.x, b.y - 3.5) };
-  const text = formatTape((told.lay.find((one) => one.from === measure.from) ?? measure).mm, house);
+  const text = formatTape((told.lay.find((candidate) => candidate.from === measure.from) ?? measure).mm, house);
   const wide = text.length * 9 + 14;
   const middle = point((a.x + b.x) / 2, (a.y + b.y) / 2);
   // a figure that would lie on the art stands beside it

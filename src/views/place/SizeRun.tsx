@@ -47,8 +47,8 @@ export function SizeRun({ order, line, print, blank, press, units, onUse }: Size
   const step = TAPE_STEP_MM[units.length];
   const split = after ? splitAfter(sizes, after, share, most, step) : splitRun(sizes, share, most, step);
   const cuts = cutsOf(split);
-  const move = (from: number, to: number) => setAfter([...cuts.filter((one) => one !== from && one !== to), to].sort((a, b) => a - b));
-  const toggle = (i: number) => setAfter(cuts.includes(i) ? cuts.filter((one) => one !== i) : [...cuts, i].sort((a, b) => a - b));
+  const move = (from: number, to: number) => setAfter([...cuts.filter((cut) => cut !== from && cut !== to), to].sort((a, b) => a - b));
+  const toggle = (i: number) => setAfter(cuts.includes(i) ? cuts.filter((cut) => cut !== i) : [...cuts, i].sort((a, b) => a - b));
   return (
     <section aria-label="Print sizes for the run" className="rule-top mt-4 pt-3">
       <h2 className="text-lg">
@@ -95,7 +95,7 @@ interface RunProps {
 const d = (ring: Ring): string => `M${ring.map(({ x, y }) => `${x.toFixed(0)} ${y.toFixed(0)}`).join('L')}Z`;
 
 function Run({ sizes, split, blank, print, units, cuts, onToggle, onMove }: RunProps) {
-  const widest = Math.max(...sizes.map((one) => one.chestMm));
+  const widest = Math.max(...sizes.map((size) => size.chestMm));
   // a press without a move parts the run there, or joins it again
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }));
   const dropped = ({ active, over }: DragEndEvent) => {
@@ -107,7 +107,7 @@ function Run({ sizes, split, blank, print, units, cuts, onToggle, onMove }: RunP
         {sizes.map(({ size, chestMm, pieces }, i) => {
           const measures = blankMeasures(blank, size);
           const outline = outlineOf(measures, PANEL_OF[print.position]);
-          const group = split.groups.find((one) => one.sizes.includes(size));
+          const group = split.groups.find((group) => group.sizes.includes(size));
           const width = group?.widthMm ?? print.widthMm;
           const height = (print.heightMm * width) / print.widthMm;
           const length = measures.measures.length ?? 700;

@@ -90,8 +90,8 @@ function Bands({ drive, press, house }: { drive: AirDrive; press: Press; house: 
         ]}
         rows={[
           ...platensOf(press)
-            .filter((one) => one.id !== 'lower')
-            .map((one) => ({ name: one.name, mm2: overlapMm2(one, base) })),
+            .filter((platen) => platen.id !== 'lower')
+            .map((platen) => ({ name: platen.name, mm2: overlapMm2(platen, base) })),
           { name: 'one 100 mm coaster alone', mm2: COASTER_MM2 },
         ]}
         idOf={({ name }) => name}

@@ -17,8 +17,8 @@ interface FromDeviceProps {
 export function FromDevice({ press, draft, next, house, onTake }: FromDeviceProps) {
   const { data } = useRoute('devices', {});
   const kind = draft.instrument.kind === 'infrared' ? 'gun' : 'probe';
-  const mine = draft.instrument.kind === 'strip' ? [] : (data?.devices.filter((one) => one.kind === kind) ?? []);
-  const simulated = mine.some((one) => one.simulated);
+  const mine = draft.instrument.kind === 'strip' ? [] : (data?.devices.filter((device) => device.kind === kind) ?? []);
+  const simulated = mine.some((candidate) => candidate.simulated);
   // a reading of the place before is not the next one’s: the hand needs a moment to get there
   const [there, setThere] = useState(false);
   useEffect(() => {
@@ -31,7 +31,7 @@ export function FromDevice({ press, draft, next, house, onTake }: FromDeviceProp
     // the stand-in’s hand goes to the place that is lit; a press it does not play is left alone
     call('putHand', { body: { pressId: press.id, xMm: next.xMm, yMm: next.yMm, setC: draft.setC } }).catch(() => undefined);
   }, [simulated, press.id, next.xMm, next.yMm, draft.setC]);
-  const readout = data?.devices.find((one) => one.pressId === press.id)?.press;
+  const readout = data?.devices.find((device) => device.pressId === press.id)?.press;
   return (
     <>
       {readout && readout.state !== 'ready' && (
@@ -40,32 +40,32 @@ export function FromDevice({ press, draft, next, house, onTake }: FromDeviceProp
           a press on the move.
         </p>
       )}
-      {mine.map((one) => (
-        <p key={one.device} className="flex items-center gap-4 py-1" data-device={one.device}>
-          {one.reading ? (
+      {mine.map((entry) => (
+        <p key={entry.device} className="flex items-center gap-4 py-1" data-device={entry.device}>
+          {entry.reading ? (
             <>
               <button
                 type="button"
                 className="act"
-                disabled={!one.reading.steady || !there}
-                onClick={() => one.reading && onTake(one.reading.readC)}
+                disabled={!entry.reading.steady || !there}
+                onClick={() => entry.reading && onTake(entry.reading.readC)}
               >
-                Take it from {one.device}
+                Take it from {entry.device}
               </button>
-              <span className="figure text-xl">{formatQuantity(one.reading.readC, houseUnit('temperature', house).first, 1)}</span>
+              <span className="figure text-xl">{formatQuantity(entry.reading.readC, houseUnit('temperature', house).first, 1)}</span>
               <span className="label">
-                {one.reading.steady ? 'at rest' : 'still moving'}
-                {one.simulated ? ', simulated' : ''}
+                {entry.reading.steady ? 'at rest' : 'still moving'}
+                {entry.simulated ? ', simulated' : ''}
               </span>
             </>
           ) : (
             <span className="text-brick">
-              {one.device}:{' '}
-              {one.state === 'silent'
+              {entry.device}:{' '}
+              {entry.state === 'silent'
                 ? 'says nothing'
-                : one.state === 'clock jumped'
+                : entry.state === 'clock jumped'
                   ? 'its clock jumped'
-                  : `sends nonsense (${one.fault})`}
+                  : `sends nonsense (${entry.fault})`}
               . Read it by hand.
             </span>
           )}

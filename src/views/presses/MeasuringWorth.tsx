@@ -29,15 +29,15 @@ export function MeasuringWorth({ press }: { press: Press }) {
         </p>
       )}
       <ol>
-        {own.map((one) => (
-          <li key={measureWords(one)} className="rule-bottom grid grid-cols-[1fr_6rem] gap-4 py-2">
+        {own.map((entry) => (
+          <li key={measureWords(entry)} className="rule-bottom grid grid-cols-[1fr_6rem] gap-4 py-2">
             <span>
-              <strong>{measureWords(one)}</strong>
+              <strong>{measureWords(entry)}</strong>
               <span className="block">
-                Saves {savedWords(one)}; {lampWords(one)}.
+                Saves {savedWords(entry)}; {lampWords(entry)}.
               </span>
             </span>
-            <span className="figure text-right">{one.minutes} min</span>
+            <span className="figure text-right">{entry.minutes} min</span>
           </li>
         ))}
       </ol>

@@ -81,7 +81,7 @@ export function PlatenFields({ press, house, fields, onChange }: PlatenFieldsPro
             type="button"
             className="act act-quiet mt-6"
             aria-label={`Take out ${platen.name}`}
-            onClick={() => onChange({ swapPlatens: swapPlatens.filter((one) => one.id !== platen.id) })}
+            onClick={() => onChange({ swapPlatens: swapPlatens.filter((candidate) => candidate.id !== platen.id) })}
           >
             ✕
           </button>

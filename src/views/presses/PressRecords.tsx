@@ -20,7 +20,7 @@ interface PressRecordsProps {
 
 export function PressRecords({ pressId, report, kinds, title, house }: PressRecordsProps) {
   const [by] = useOperator();
-  const own = report.records.filter((one) => kinds.includes(one.kind));
+  const own = report.records.filter((record) => kinds.includes(record.kind));
   const say = async (recordId: string, to: 'withdrawn' | 'counts') => {
     const why = to === 'withdrawn' ? 'withdrawn on the page of its press' : 'counted again';
     await write('putPressAmendment', { params: { id: pressId, recordId, amendmentId: newId() }, body: { to, by, why } });

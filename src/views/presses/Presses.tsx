@@ -33,7 +33,7 @@ function PressPage({ initialOn }: { initialOn: string | null }) {
   const [fresh, setFresh] = useState<Press | null>(null);
   const house = useUnits();
   if (!data) return <Pending error={error} what="the presses" />;
-  const row = data.presses.find((one) => one.press.id === chosen) ?? data.presses[0];
+  const row = data.presses.find((press) => press.press.id === chosen) ?? data.presses[0];
   const shown = fresh ?? row?.press;
   const choose = (id: string) => {
     setFresh(null);
@@ -45,8 +45,8 @@ function PressPage({ initialOn }: { initialOn: string | null }) {
         <h1 id="presses" className="pb-3">
           Presses
         </h1>
-        {data.presses.map((one) => (
-          <PressItem key={one.press.id} row={one} on={one.press.id === shown?.id} onChoose={() => choose(one.press.id)} />
+        {data.presses.map((press) => (
+          <PressItem key={press.press.id} row={press} on={press.press.id === shown?.id} onChoose={() => choose(press.press.id)} />
         ))}
         <LeftOut of={data.unreadable} />
         {data.presses.length === 0 && (

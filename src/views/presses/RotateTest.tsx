@@ -19,7 +19,7 @@ export function RotateTest({ press, records }: { press: Press; records: PressRep
   const form = useDocForm(WhichSchema, { productId: '' });
   const { save: keep, fault } = useKeepRecord(press.id);
   const before = records.flatMap((record) => (record.kind === 'rotate test' ? [record] : []));
-  const products = shelf.data?.products.filter((one) => !one.retiredOn) ?? [];
+  const products = shelf.data?.products.filter((product) => !product.retiredOn) ?? [];
   const found = (badStayedWith: 'piece' | 'press') =>
     form.submit(async ({ productId }) => {
       if (await keep({ kind: 'rotate test', productId, badStayedWith })) setOpen(false);
@@ -63,7 +63,7 @@ export function RotateTest({ press, records }: { press: Press; records: PressRep
       {before.map((test) => (
         <p key={test.id} className="rule-top py-1.5">
           <span className="label figure">{instantText(test.at)}</span>{' '}
-          {products.find((one) => one.id === test.productId)?.name ?? 'a transfer'}: {rotateVerdict(test.badStayedWith)}
+          {products.find((product) => product.id === test.productId)?.name ?? 'a transfer'}: {rotateVerdict(test.badStayedWith)}
         </p>
       ))}
     </section>

@@ -72,7 +72,7 @@ export function SurfaceView({ press, report, house }: SurfaceViewProps) {
         .filter((map) => map.platen !== 'upper')
         .map((map) => (
           <section key={map.platen} className="pt-4">
-            <h3 className="pb-1">{platensOf(press).find((one) => one.id === map.platen)?.name ?? map.platen}</h3>
+            <h3 className="pb-1">{platensOf(press).find((platen) => platen.id === map.platen)?.name ?? map.platen}</h3>
             <div className="grid grid-cols-[20rem_1fr] gap-6">
               <PlatenMapDrawing map={map} house={house} most={240} />
               <MapFacts map={map} press={press} house={house} />

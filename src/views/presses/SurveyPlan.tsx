@@ -49,18 +49,18 @@ export function SurveyPlan({ sides, readings, left, house, width, onPut }: Surve
           strokeWidth="2"
         />
       ))}
-      {readings.map((one) => (
+      {readings.map((reading) => (
         <text
-          key={`${one.xMm} ${one.yMm} ${one.setC}`}
-          x={x(one.xMm)}
-          y={y(one.yMm) + 6}
+          key={`${reading.xMm} ${reading.yMm} ${reading.setC}`}
+          x={x(reading.xMm)}
+          y={y(reading.yMm) + 6}
           fontSize="17"
           fontWeight="700"
           textAnchor="middle"
           fill="var(--color-ink)"
           className="figure"
         >
-          {formatFigure(one.readC, house.temperature)}
+          {formatFigure(reading.readC, house.temperature)}
         </text>
       ))}
       {next && (

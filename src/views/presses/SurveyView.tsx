@@ -44,8 +44,8 @@ function Page({ pressId, platen }: { pressId: string; platen: string }) {
   const room = useRoute('house', {});
   const house = useUnits();
   if (!data || !room.data) return <Pending error={error ?? room.error} what="the press" />;
-  const press = data.presses.find((one) => one.press.id === pressId)?.press;
-  const sides = press && platensOf(press).find((one) => one.id === platen);
+  const press = data.presses.find((press) => press.press.id === pressId)?.press;
+  const sides = press && platensOf(press).find((candidate) => candidate.id === platen);
   if (!press || !sides)
     return (
       <p className="m-6 border-l-4 border-brick pl-4">
@@ -149,7 +149,7 @@ function Survey({ press, sides, house, roomC }: SurveyProps) {
             >
               <QuantityField
                 key={draft.readings.length}
-                label={`Place ${draft.readings.filter((one) => one.setC === draft.setC).length + 1}: reads`}
+                label={`Place ${draft.readings.filter((reading) => reading.setC === draft.setC).length + 1}: reads`}
                 kind="temperature"
                 unit={houseUnit('temperature', house).first}
                 house={house}
@@ -202,7 +202,7 @@ function Survey({ press, sides, house, roomC }: SurveyProps) {
       </section>
       <SurveyPlan
         sides={sides}
-        readings={draft.readings.filter((one) => one.setC === draft.setC)}
+        readings={draft.readings.filter((reading) => reading.setC === draft.setC)}
         left={left}
         house={house}
         width={416}

@@ -57,7 +57,7 @@ export function WarmUpView({ press, version, report, house }: { press: Press; ve
           press={press}
           roomC={roomC}
           house={house}
-          logged={report.records.filter((one) => one.kind === 'heating time' && !report.withdrawn.includes(one.id)).length}
+          logged={report.records.filter((record) => record.kind === 'heating time' && !report.withdrawn.includes(record.id)).length}
         />
       )}
       <PressRecords pressId={press.id} report={report} kinds={['heating time']} title="Times kept" house={house} />

@@ -26,7 +26,8 @@ export interface SurveyDraft {
 /** Places still to be read at the setting in hand, in order. */
 export function placesLeft(draft: SurveyDraft, sides: { widthMm: number; heightMm: number }): Place[] {
   const all = draft.plan === 'free' ? draft.free : PLANS[draft.plan](sides);
-  const read = (place: Place) => draft.readings.some((one) => one.setC === draft.setC && one.xMm === place.xMm && one.yMm === place.yMm);
+  const read = (place: Place) =>
+    draft.readings.some((reading) => reading.setC === draft.setC && reading.xMm === place.xMm && reading.yMm === place.yMm);
   return all.filter((place) => !read(place));
 }
 

@@ -6,7 +6,10 @@ import { useSave, write } from '../../ui/write';
 async function put(body: Press, ifMatch: number | null): Promise<number> {
   const args = { params: { id: body.id }, body, ...(ifMatch !== null && { ifMatch }) };
   const { version } = await write('putPress', args, (saved) =>
-    known('presses', {}, (was) => ({ ...was, presses: was.presses.map((one) => (one.press.id === body.id ? { ...one, ...saved } : one)) })),
+    known('presses', {}, (was) => ({
+      ...was,
+      presses: was.presses.map((press) => (press.press.id === body.id ? { ...press, ...saved } : press)),
+    })),
   );
   return version;
 }

@@ -39,14 +39,19 @@ export function AfterSheet({ reply, run }: { reply: RunReply; run: LiveRun }) {
         <div>
           {after.times.length === 0 && <p className="text-xl">The press was not closed.</p>}
           {after.times.length > 0 && (
-            <AfterTimes caption="Closings" plan="as set" off="off by 2 s" rows={after.times.map((one) => ({ ...one, what: one.stage }))} />
+            <AfterTimes
+              caption="Closings"
+              plan="as set"
+              off="off by 2 s"
+              rows={after.times.map((time) => ({ ...time, what: time.stage }))}
+            />
           )}
           {after.peels.length > 0 && (
             <AfterTimes
               plan="carded"
               caption="Peels, from the opening on"
               off="late or early"
-              rows={after.peels.map((one) => ({ ...one, what: one.peel }))}
+              rows={after.peels.map((peel) => ({ ...peel, what: peel.peel }))}
             />
           )}
         </div>
@@ -69,11 +74,11 @@ export function AfterSheet({ reply, run }: { reply: RunReply; run: LiveRun }) {
               Nothing was set otherwise than carded.{counts.spoiled > 1 ? ' What was spoiled teaches the card through the log.' : ''}
             </p>
           )}
-          {after.changes.map((one) => (
-            <KeepSetting key={`${one.of} ${one.value}`} reply={reply} next={one} endedAt={state.lastAt} />
+          {after.changes.map((change) => (
+            <KeepSetting key={`${change.of} ${change.value}`} reply={reply} next={change} endedAt={state.lastAt} />
           ))}
-          {after.doubted.map((one) => (
-            <DropSetting key={one.setting.of} reply={reply} doubted={one} />
+          {after.doubted.map((entry) => (
+            <DropSetting key={entry.setting.of} reply={reply} doubted={entry} />
           ))}
         </div>
       </div>

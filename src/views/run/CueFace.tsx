@@ -64,7 +64,7 @@ export function CueFace({ cue, next, card, setS, word, onAct }: CueFaceProps) {
       <span className="flex min-h-9 flex-wrap items-baseline gap-x-4 pt-1 text-xl">
         {why && <span className="text-amber">{why}</span>}
         <span className="text-night-soft" data-next>
-          {next.length > 0 ? `Then: ${next.map((one) => `${one.verb.toLowerCase()}, ${piecesWords(one.pieces)}`).join('; ')}` : ''}
+          {next.length > 0 ? `Then: ${next.map((cue) => `${cue.verb.toLowerCase()}, ${piecesWords(cue.pieces)}`).join('; ')}` : ''}
         </span>
       </span>
     </button>
@@ -74,7 +74,7 @@ export function CueFace({ cue, next, card, setS, word, onAct }: CueFaceProps) {
 /** How it is done, and what can hurt while it is. */
 function HowTo({ how }: { how: How }) {
   const units = useUnits();
-  const told = (phrases: readonly Phrase[]) => [...new Set(phrases.map((one) => phraseText(one, units)))].join(' ');
+  const told = (phrases: readonly Phrase[]) => [...new Set(phrases.map((phrase) => phraseText(phrase, units)))].join(' ');
   return (
     <>
       {how.says.length > 0 && <span className="block max-w-5xl pt-1 text-xl leading-snug text-night-soft">{told(how.says)}</span>}

@@ -23,7 +23,7 @@ export function GoOn({ reply, state, children }: { reply: RunReply; state: RunSt
   const [shownAt] = useState(() => performance.now());
   const { start, fault } = useStartRun(orderId);
   const next = order && nextPrint(order.order.lines, order.lines, { lineId, printKey });
-  const card = cards?.find((one) => one.lineId === next?.line.id && one.printKey === next?.print.key)?.card;
+  const card = cards?.find((card) => card.lineId === next?.line.id && card.printKey === next?.print.key)?.card;
   const look = next && next.lamp !== 'clear' ? stationHref(orderId, 'card', { lineId: next.line.id, printKey: next.print.key }) : null;
   const go = () => {
     if (next && !look && performance.now() - shownAt > SLIP_MS)

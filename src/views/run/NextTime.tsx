@@ -53,15 +53,15 @@ export function KeepSetting({ reply, next, endedAt }: { reply: RunReply; next: N
 function KeepOnCard({ reply, next: { of, value } }: { reply: RunReply; next: NextTime }) {
   const { orderId, lineId, printKey } = reply.run;
   const order = useOrder(orderId);
-  const line = order.data?.order.lines.find((one) => one.id === lineId);
-  const print = line?.prints.find((one) => one.key === printKey);
+  const line = order.data?.order.lines.find((line) => line.id === lineId);
+  const print = line?.prints.find((print) => print.key === printKey);
   const choice = of === 'time' ? { timeS: value } : { setC: value };
   const kept = print && (of === 'time' ? print.choices.timeS : print.choices.setC) === value;
   const keep = () => {
     if (!line || !print) return;
     const changed = { ...print, choices: { ...print.choices, ...choice } };
     void order.saveLine(
-      { ...line, prints: line.prints.map((one) => (one.key === printKey ? changed : one)) },
+      { ...line, prints: line.prints.map((print) => (print.key === printKey ? changed : print)) },
       'setting kept for next time',
     );
   };

@@ -43,7 +43,7 @@ function keptWords({ loose, waiting }: Pick<LiveRun, 'loose' | 'waiting'>): stri
 function useSteady<A extends Record<string, () => unknown>>(on: A): A {
   const latest = useRef(on);
   latest.current = on;
-  return useMemo(() => Object.fromEntries(Object.keys(latest.current).map((one) => [one, () => latest.current[one]?.()])) as A, []);
+  return useMemo(() => Object.fromEntries(Object.keys(latest.current).map((entry) => [entry, () => latest.current[entry]?.()])) as A, []);
 }
 
 export function Pressing({ reply, run, readoutC }: { reply: RunReply; run: LiveRun; readoutC: number | null }) {
@@ -108,7 +108,7 @@ export function Pressing({ reply, run, readoutC }: { reply: RunReply; run: LiveR
   };
   const acts = useSteady(on);
   useRunKeys(
-    { ' ': on.act, Enter: on.act, ...Object.fromEntries(KEYED_ACTS.map((one) => [keys[one], on[one]])) },
+    { ' ': on.act, Enter: on.act, ...Object.fromEntries(KEYED_ACTS.map((act) => [keys[act], on[act]])) },
     aside !== null || spoiling !== null,
   );
   const word = run.refusal ?? photo.unread ?? (early && cue.leftS ? leftWords(cue.leftS, keys.early) : keptWords(run) || photo.onWay);

@@ -26,7 +26,7 @@ export function RunScreen({ reply }: { reply: RunReply }) {
     if (came instanceof HTMLElement && came.closest('aside, nav')) came.blur();
   }, []);
   const lacks = useLacks();
-  const readoutC = useRoute('devices', {}).data?.devices.find((one) => one.pressId === card.of.pressId)?.press?.readoutC ?? null;
+  const readoutC = useRoute('devices', {}).data?.devices.find((device) => device.pressId === card.of.pressId)?.press?.readoutC ?? null;
   const { holds } = reply.run;
   const checks = useMemo(() => gateOf(card, plan.pieces, reply.pullDue, holds), [card, plan.pieces, reply.pullDue, holds]);
   const first = leadIn(card, checks, state, holds);

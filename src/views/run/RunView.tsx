@@ -26,7 +26,7 @@ function RunOfLine({ orderId, lineId, printKey, runId }: RunViewProps) {
     const open = prints.filter((print) => print.openRunId !== null);
     return (open.find((print) => print.printKey === printKey) ?? open[0])?.openRunId ?? null;
   };
-  const line = order.data?.lines.find((one) => (lineId ? one.lineId === lineId : openOf(one) !== null));
+  const line = order.data?.lines.find((line) => (lineId ? line.lineId === lineId : openOf(line) !== null));
   // once shown, a run stays on the screen after its last piece, though its line no longer has an open one
   const shown = useRef(runId);
   shown.current ??= line ? openOf(line) : null;

@@ -53,7 +53,7 @@ export function useRun(reply: RunReply): LiveRun {
   }, [box.confirmed, reply, plan, startedAt]);
   known.current = confirmed;
   const waiting = useMemo(
-    () => box.waiting.filter((event) => !confirmed.events.some((one) => one.id === event.id)),
+    () => box.waiting.filter((event) => !confirmed.events.some((candidate) => candidate.id === event.id)),
     [box.waiting, confirmed],
   );
   const events = useMemo(() => [...confirmed.events, ...waiting], [confirmed, waiting]);

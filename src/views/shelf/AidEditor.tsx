@@ -53,16 +53,16 @@ export function AidEditor({ doc, shelf, fields, onChange }: EditorProps<Aid>) {
         <legend className="label">When it is spent, these may stand in for it</legend>
         <div className="grid grid-cols-3">
           {shelf.aids
-            .filter((one) => one.id !== doc.id)
-            .map((one) => (
+            .filter((aid) => aid.id !== doc.id)
+            .map((aid) => (
               <Check
-                key={one.id}
-                on={doc.substitutes.includes(one.id)}
+                key={aid.id}
+                on={doc.substitutes.includes(aid.id)}
                 onChange={(on) =>
-                  onChange({ substitutes: on ? [...doc.substitutes, one.id] : doc.substitutes.filter((id) => id !== one.id) })
+                  onChange({ substitutes: on ? [...doc.substitutes, aid.id] : doc.substitutes.filter((id) => id !== aid.id) })
                 }
               >
-                {one.name}
+                {aid.name}
               </Check>
             ))}
         </div>

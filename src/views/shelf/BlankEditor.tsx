@@ -17,7 +17,7 @@ const NOTICES = ['for children', 'food or drink'] as const;
 export function BlankEditor({ doc, shelf, fields, onChange, onReplace }: EditorProps<Blank>) {
   const house = useUnits();
   const { first: length } = houseUnit('length', house);
-  const fabric = shelf.fabrics.find((one) => one.id === doc.fabricId);
+  const fabric = shelf.fabrics.find((fabric) => fabric.id === doc.fabricId);
   const withoutThickness = () => {
     const { thicknessMm: _, ...rest } = doc;
     onReplace(rest);
@@ -36,7 +36,7 @@ export function BlankEditor({ doc, shelf, fields, onChange, onReplace }: EditorP
             label="Of which fabric or material"
             value={doc.fabricId}
             options={shelf.fabrics
-              .filter((one) => !one.retiredOn || one.id === doc.fabricId)
+              .filter((fabric) => !fabric.retiredOn || fabric.id === doc.fabricId)
               .map(({ id, name }) => ({ value: id, text: name }))}
             onChange={(fabricId) => onChange({ fabricId })}
             problem={fields.fabricId}
@@ -125,7 +125,9 @@ export function BlankEditor({ doc, shelf, fields, onChange, onReplace }: EditorP
           <Cell key={notice} span={2}>
             <Check
               on={doc.notices.includes(notice)}
-              onChange={(on) => onChange({ notices: on ? [...doc.notices, notice] : doc.notices.filter((one) => one !== notice) })}
+              onChange={(on) =>
+                onChange({ notices: on ? [...doc.notices, notice] : doc.notices.filter((candidate) => candidate !== notice) })
+              }
             >
               {notice === 'for children' ? 'Made for children' : 'Food or drink touch it'}
             </Check>
@@ -144,18 +146,18 @@ function Obstructions({ doc, fields, onChange }: Some) {
   const house = useUnits();
   const { first: length } = houseUnit('length', house);
   const set = (i: number, part: Partial<Obstruction>) =>
-    onChange({ obstructions: doc.obstructions.map((one, j) => (i === j ? { ...one, ...part } : one)) });
+    onChange({ obstructions: doc.obstructions.map((obstruction, j) => (i === j ? { ...obstruction, ...part } : obstruction)) });
   return (
     <Part name="What stands up" hint="Zips, seams, rivets: how high, and under which prints.">
-      {doc.obstructions.map((one, i) => (
+      {doc.obstructions.map((obstruction, i) => (
         <div key={i} className="col-span-6 grid grid-cols-[9rem_9rem_1fr_3rem] items-start gap-x-5">
-          <ChoiceField label="What" value={one.kind} options={plain(OBSTRUCTION_KINDS)} onChange={(kind) => set(i, { kind })} />
+          <ChoiceField label="What" value={obstruction.kind} options={plain(OBSTRUCTION_KINDS)} onChange={(kind) => set(i, { kind })} />
           <QuantityField
             label="Stands up by"
             kind="length"
             unit={length}
             house={house}
-            value={one.heightMm}
+            value={obstruction.heightMm}
             onChange={(heightMm) => heightMm !== null && set(i, { heightMm })}
             min={0}
             max={60}
@@ -167,8 +169,10 @@ function Obstructions({ doc, fields, onChange }: Some) {
               {POSITIONS.map((position) => (
                 <Check
                   key={position}
-                  on={one.at.includes(position)}
-                  onChange={(on) => set(i, { at: on ? [...one.at, position] : one.at.filter((other) => other !== position) })}
+                  on={obstruction.at.includes(position)}
+                  onChange={(on) =>
+                    set(i, { at: on ? [...obstruction.at, position] : obstruction.at.filter((other) => other !== position) })
+                  }
                 >
                   {position}
                 </Check>
@@ -178,7 +182,7 @@ function Obstructions({ doc, fields, onChange }: Some) {
           <button
             type="button"
             className="act act-quiet mt-6"
-            aria-label={`Take the ${one.kind} out`}
+            aria-label={`Take the ${obstruction.kind} out`}
             onClick={() => onChange({ obstructions: doc.obstructions.filter((_, j) => j !== i) })}
           >
             ✕
@@ -255,7 +259,7 @@ function Tested({ doc, fields, onChange, onReplace }: Some & Pick<EditorProps<Bl
           <button
             type="button"
             className="act act-quiet"
-            onClick={() => onChange({ testPieces: doc.testPieces.filter((one) => one !== piece) })}
+            onClick={() => onChange({ testPieces: doc.testPieces.filter((candidate) => candidate !== piece) })}
           >
             Strike it out
           </button>

@@ -49,7 +49,7 @@ export function CutFields({ doc, fields, onChange, onReplace }: CutFieldsProps) 
               min={0}
               max={3000}
               onChange={(mm) => mm !== null && set({ ...cut.measures, [name]: mm })}
-              problem={fields[`cut.measures.${name}`] ?? (doc.cut ? faults.find((one) => one.measure === name)?.message : undefined)}
+              problem={fields[`cut.measures.${name}`] ?? (doc.cut ? faults.find((fault) => fault.measure === name)?.message : undefined)}
             />
           </div>
         ))}

@@ -94,9 +94,9 @@ const MIRRORS = {
 } as const;
 
 export function ProductDetail({ product }: { product: Product }) {
-  const never = SUBSTRATES.filter((one) => fitnessOn(product, one) === 'never');
-  const group = (one: Product['overrides'][number]) =>
-    [one.fabricGroup, one.colourGroup && `${one.colourGroup} colours`].filter(Boolean).join(', ');
+  const never = SUBSTRATES.filter((substrate) => fitnessOn(product, substrate) === 'never');
+  const group = (entry: Product['overrides'][number]) =>
+    [entry.fabricGroup, entry.colourGroup && `${entry.colourGroup} colours`].filter(Boolean).join(', ');
   return (
     <Facts
       name={product.name}
@@ -104,22 +104,22 @@ export function ProductDetail({ product }: { product: Product }) {
       facts={[
         ...product.stages.map((stage): Fact => [stage.kind, <StageWords key={stage.kind} stage={stage} />]),
         ...product.overrides.map(
-          (one): Fact => [
-            `for ${group(one)}`,
-            <span key={group(one)}>
-              {one.tempC && <AsWritten kind="temperature" figure={one.tempC} />}
-              {one.tempC && one.timeS && ', '}
-              {one.timeS && <AsWritten kind="duration" figure={one.timeS} />}
-              {[one.pressure?.band, one.cover && `cover ${one.cover}`, one.peel && `peel ${one.peel}`]
+          (override): Fact => [
+            `for ${group(override)}`,
+            <span key={group(override)}>
+              {override.tempC && <AsWritten kind="temperature" figure={override.tempC} />}
+              {override.tempC && override.timeS && ', '}
+              {override.timeS && <AsWritten kind="duration" figure={override.timeS} />}
+              {[override.pressure?.band, override.cover && `cover ${override.cover}`, override.peel && `peel ${override.peel}`]
                 .filter(Boolean)
                 .map((words) => `, ${words}`)
                 .join('')
-                .slice(one.tempC || one.timeS ? 0 : 2)}
-              {one.stage !== 'press' && ` in the ${one.stage}`}
+                .slice(override.tempC || override.timeS ? 0 : 2)}
+              {override.stage !== 'press' && ` in the ${override.stage}`}
             </span>,
           ],
         ),
-        ...product.alternatives.map((one): Fact => [one.name, 'an alternative of the sheet']),
+        ...product.alternatives.map((alternative): Fact => [alternative.name, 'an alternative of the sheet']),
         ['Mirror', MIRRORS[product.mirroring] || (product.facing === 'face down' ? 'mirrored, laid face down' : 'as read, laid face up')],
         ['Base', [product.base === 'firm' ? 'firm only' : 'any', product.pad === 'none' ? '' : product.pad].filter(Boolean).join(', ')],
         ['Goes on', `${product.substrates.join(', ')}${product.shades === 'any' ? '' : `; ${product.shades} only`}`],
@@ -137,7 +137,7 @@ export function ProductDetail({ product }: { product: Product }) {
         ['Care', product.care],
         [
           'Sheet',
-          `${product.source.sheet}, ${product.source.on}${product.earlier.length > 0 ? `; earlier: ${product.earlier.map((one) => one.source.on).join(', ')}` : ''}`,
+          `${product.source.sheet}, ${product.source.on}${product.earlier.length > 0 ? `; earlier: ${product.earlier.map((entry) => entry.source.on).join(', ')}` : ''}`,
         ],
       ]}
     />
@@ -211,7 +211,8 @@ export function BlankDetail({ blank, fabric }: { blank: Blank; fabric: Fabric | 
           blank.obstructions.length > 0,
           blank.obstructions
             .map(
-              (one) => `${one.kind}${one.heightMm > 0 ? ` ${mm(one.heightMm)}` : ''}${one.at.length > 0 ? ` (${one.at.join(', ')})` : ''}`,
+              (obstruction) =>
+                `${obstruction.kind}${obstruction.heightMm > 0 ? ` ${mm(obstruction.heightMm)}` : ''}${obstruction.at.length > 0 ? ` (${obstruction.at.join(', ')})` : ''}`,
             )
             .join('; '),
         ),
@@ -225,7 +226,7 @@ export function BlankDetail({ blank, fabric }: { blank: Blank; fabric: Fabric | 
 }
 
 export function AidDetail({ aid, all }: { aid: Aid; all: readonly Aid[] }) {
-  const names = aid.substitutes.map((id) => all.find((one) => one.id === id)?.name ?? id);
+  const names = aid.substitutes.map((id) => all.find((candidate) => candidate.id === id)?.name ?? id);
   return (
     <Facts
       name={aid.name}

@@ -125,19 +125,19 @@ function Plan({ plan, name, onApply, onDrop }: { plan: ImportReply; name: string
         {faultCount > MOST_SHOWN && <p className="label">and {faultCount - MOST_SHOWN} more</p>}
       </div>
     );
-  const all = counts.reduce((sum, one) => sum + one.n, 0);
+  const all = counts.reduce((sum, count) => sum + count.n, 0);
   return (
     <div className="pt-3" role="status">
       <p className="font-semibold">
         {plan.applied ? 'Done: ' : `${name} would bring: `}
-        {all === 0 ? 'nothing new' : counts.map((one) => `${counted(one.n, one.kind)} ${BECOMES[one.what]}`).join(', ')}; {same} as{' '}
+        {all === 0 ? 'nothing new' : counts.map((count) => `${counted(count.n, count.kind)} ${BECOMES[count.what]}`).join(', ')}; {same} as{' '}
         {same === 1 ? 'it is' : 'they are'}.
       </p>
       <Notes of={notes} />
       <ul className="columns-2 max-[700px]:columns-1">
-        {changes.slice(0, MOST_SHOWN).map((one) => (
-          <li key={`${one.kind} ${one.id} ${one.what}`}>
-            {one.name} <span className="label">{one.what === 'changed' ? one.fields.join(', ') : BECOMES[one.what]}</span>
+        {changes.slice(0, MOST_SHOWN).map((change) => (
+          <li key={`${change.kind} ${change.id} ${change.what}`}>
+            {change.name} <span className="label">{change.what === 'changed' ? change.fields.join(', ') : BECOMES[change.what]}</span>
           </li>
         ))}
       </ul>

@@ -23,7 +23,7 @@ function Page({ initialPress }: { initialPress: string | null }) {
   const presses = useRoute('presses', {});
   const [chosen, setChosen] = useState(initialPress);
   if (!presses.data) return <Pending error={presses.error} what="the presses" />;
-  const all = presses.data.presses.map((one) => one.press).filter((press) => !press.retiredOn);
+  const all = presses.data.presses.map((press) => press.press).filter((press) => !press.retiredOn);
   const press = all.find(({ id }) => id === chosen) ?? all.find(({ kind }) => kind !== 'cap') ?? all[0];
   if (!press)
     return (

@@ -8,7 +8,7 @@ const words = (value: unknown): string => {
 };
 
 export function MergePanel<T extends { name: string }>({ met, onSave }: { met: Met<T>; onSave: (keepMine: string[]) => void }) {
-  const [mine, setMine] = useState<string[]>(met.conflicts.map((one) => one.field));
+  const [mine, setMine] = useState<string[]>(met.conflicts.map((conflict) => conflict.field));
   return (
     <section role="alert" className="my-3 border-l-4 border-amber bg-sheet px-4 py-3" aria-label="Changed meanwhile">
       <h2>Somebody else changed {met.theirs.name} while you did.</h2>
@@ -32,7 +32,7 @@ export function MergePanel<T extends { name: string }>({ met, onSave }: { met: M
                 name={`merge-${field}`}
                 className="size-6 shrink-0"
                 checked={mine.includes(field) === (whose === 'mine')}
-                onChange={() => setMine(whose === 'mine' ? [...mine, field] : mine.filter((one) => one !== field))}
+                onChange={() => setMine(whose === 'mine' ? [...mine, field] : mine.filter((candidate) => candidate !== field))}
               />
               <span className="min-w-0 break-words">
                 {whose}: {words(value)}

@@ -80,11 +80,11 @@ const kindsOf = (doc: Product) =>
 
 export function Overrides({ doc, house, fields, onChange }: OverridesProps) {
   const groups = [...new Set(doc.colours.map((colour) => colour.group))];
-  const set = (i: number, next: Change) => onChange({ overrides: doc.overrides.map((one, j) => (i === j ? next : one)) });
+  const set = (i: number, next: Change) => onChange({ overrides: doc.overrides.map((override, j) => (i === j ? next : override)) });
   return (
     <Part name="By fabric or colour" hint="Where the sheet gives settings of their own.">
-      {doc.overrides.map((one, i) => {
-        const { fabricGroup, colourGroup, ...rest } = one;
+      {doc.overrides.map((override, i) => {
+        const { fabricGroup, colourGroup, ...rest } = override;
         return (
           <div key={i} className={`col-span-6 grid grid-cols-2 gap-x-4 min-[760px]:grid-cols-4 ${i > 0 ? 'rule-top pt-3' : ''}`}>
             <ChoiceField
@@ -103,9 +103,9 @@ export function Overrides({ doc, house, fields, onChange }: OverridesProps) {
             />
             <ChoiceField
               label="Stage"
-              value={one.stage}
+              value={override.stage}
               options={kindsOf(doc)}
-              onChange={(stage) => set(i, { ...one, stage })}
+              onChange={(stage) => set(i, { ...override, stage })}
               problem={fields[`overrides.${i}.stage`]}
             />
             <button
@@ -116,11 +116,11 @@ export function Overrides({ doc, house, fields, onChange }: OverridesProps) {
               Take out
             </button>
             <ChangeFields
-              change={one}
+              change={override}
               house={house}
               path={`overrides.${i}`}
               fields={fields}
-              onChange={(part) => set(i, merged(one, part))}
+              onChange={(part) => set(i, merged(override, part))}
             />
           </div>
         );
@@ -161,12 +161,12 @@ export function Overrides({ doc, house, fields, onChange }: OverridesProps) {
 export function Alternatives({ doc, house, fields, onChange }: OverridesProps) {
   return (
     <Part name="Alternatives" hint="A second way the sheet itself offers.">
-      {doc.alternatives.map((one, i) => (
+      {doc.alternatives.map((alternative, i) => (
         <div key={i} className="col-span-6 grid grid-cols-2 gap-x-4 min-[760px]:grid-cols-4">
           <div className="col-span-3">
             <TextField
               label="Called"
-              value={one.name}
+              value={alternative.name}
               onChange={(name) => onChange({ alternatives: doc.alternatives.map((other, j) => (i === j ? { ...other, name } : other)) })}
               problem={fields[`alternatives.${i}.name`]}
             />
@@ -178,7 +178,7 @@ export function Alternatives({ doc, house, fields, onChange }: OverridesProps) {
           >
             Take out
           </button>
-          {one.changes.map((change, c) => (
+          {alternative.changes.map((change, c) => (
             <ChangeFields
               key={c}
               change={change}

@@ -151,12 +151,12 @@ function Stages({ doc, house, fields, onChange }: Some & { house: ReturnType<typ
   const [at, setAt] = useState<string>('press');
   const missing = STAGE_KINDS.filter((kind) => !doc.stages.some((stage) => stage.kind === kind));
   const index = doc.stages.findIndex((stage) => stage.kind === at);
-  const stage = doc.stages[index] ?? doc.stages.find((one) => one.kind === 'press');
+  const stage = doc.stages[index] ?? doc.stages.find((stage) => stage.kind === 'press');
   const faulty = (i: number) => Object.keys(fields).some((field) => field.startsWith(`stages.${i}.`));
   const add = (kind: (typeof STAGE_KINDS)[number]) => {
-    const like = FAMILIES[doc.familyId].stages.find((one) => one.kind === kind);
+    const like = FAMILIES[doc.familyId].stages.find((stage) => stage.kind === kind);
     const fresh = like
-      ? productFromFamily(FAMILIES[doc.familyId], doc.source.on).stages.find((one) => one.kind === kind)
+      ? productFromFamily(FAMILIES[doc.familyId], doc.source.on).stages.find((stage) => stage.kind === kind)
       : { ...writtenPress(doc), kind };
     if (!fresh) return;
     onChange({ stages: [...doc.stages, fresh].sort((a, b) => STAGE_KINDS.indexOf(a.kind) - STAGE_KINDS.indexOf(b.kind)) });
@@ -168,15 +168,15 @@ function Stages({ doc, house, fields, onChange }: Some & { house: ReturnType<typ
       hint={`Figures as the sheet writes them, at the platen’s surface: ${house.temperature === 'F' ? '320, 320 ± 9, 311–329, or 311–329, start 320' : '160, 160 ± 5, 155–165, or 155–165, start 160'}.`}
     >
       <div className="col-span-6 flex flex-wrap items-center gap-1">
-        {doc.stages.map((one, i) => (
+        {doc.stages.map((entry, i) => (
           <button
-            key={one.kind}
+            key={entry.kind}
             type="button"
-            aria-pressed={one.kind === stage?.kind}
-            onClick={() => setAt(one.kind)}
-            className={`min-h-12 border-b-4 px-3 ${one.kind === stage?.kind ? 'border-teal font-bold' : 'border-transparent'} ${faulty(i) ? 'text-brick' : ''}`}
+            aria-pressed={entry.kind === stage?.kind}
+            onClick={() => setAt(entry.kind)}
+            className={`min-h-12 border-b-4 px-3 ${entry.kind === stage?.kind ? 'border-teal font-bold' : 'border-transparent'} ${faulty(i) ? 'text-brick' : ''}`}
           >
-            {one.kind}
+            {entry.kind}
           </button>
         ))}
         {missing.map((kind) => (
@@ -188,7 +188,7 @@ function Stages({ doc, house, fields, onChange }: Some & { house: ReturnType<typ
           <button
             type="button"
             className="act act-quiet font-normal"
-            onClick={() => onChange({ stages: doc.stages.filter((one) => one.kind !== stage.kind) })}
+            onClick={() => onChange({ stages: doc.stages.filter((candidate) => candidate.kind !== stage.kind) })}
           >
             Take the {stage.kind} out
           </button>
@@ -207,7 +207,7 @@ function Stages({ doc, house, fields, onChange }: Some & { house: ReturnType<typ
           house={house}
           path={`stages.${doc.stages.indexOf(stage)}`}
           fields={fields}
-          onChange={(changed) => onChange({ stages: doc.stages.map((one) => (one.kind === changed.kind ? changed : one)) })}
+          onChange={(changed) => onChange({ stages: doc.stages.map((stage) => (stage.kind === changed.kind ? changed : stage)) })}
         />
       )}
     </Part>

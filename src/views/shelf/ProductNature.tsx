@@ -158,7 +158,7 @@ export function Uses({ doc, onChange }: Some) {
       />
       <Ticks
         legend="Finishes its adhesive is made for"
-        all={COATINGS.filter((one) => one !== 'none' && one !== 'unknown')}
+        all={COATINGS.filter((coating) => coating !== 'none' && coating !== 'unknown')}
         on={doc.madeFor}
         onChange={(madeFor) => onChange({ madeFor })}
       />
@@ -185,7 +185,7 @@ function Ticks<T extends string>({ legend, all, on, words = String, onChange }: 
           <Check
             key={value}
             on={on.includes(value)}
-            onChange={(ticked) => onChange(ticked ? [...on, value] : on.filter((one) => one !== value))}
+            onChange={(ticked) => onChange(ticked ? [...on, value] : on.filter((candidate) => candidate !== value))}
           >
             {words(value)}
           </Check>

@@ -46,42 +46,42 @@ function rowsOf(shelf: ShelfReply, kind: ShelfKind, words: string, retired: bool
   const gone = (thing: { retiredOn?: string | undefined }) => (thing.retiredOn ? `retired ${thing.retiredOn} · ` : '');
   switch (kind) {
     case 'products':
-      return byWindow(found(shelf, 'products', words, retired)).map((one) => ({
-        id: one.id,
-        name: one.name,
-        detail: `${gone(one)}${FAMILIES[one.familyId].name}`,
-        mark: productMark(one),
+      return byWindow(found(shelf, 'products', words, retired)).map((entry) => ({
+        id: entry.id,
+        name: entry.name,
+        detail: `${gone(entry)}${FAMILIES[entry.familyId].name}`,
+        mark: productMark(entry),
       }));
     case 'fabrics':
-      return byMark(found(shelf, 'fabrics', words, retired)).map((one) => ({
-        id: one.id,
-        name: one.name,
-        detail: `${gone(one)}${one.substrate === 'cloth' ? `${formatForHouse('arealMass', one.massGsm, units)}, ${one.texture}` : one.substrate}`,
-        mark: fabricMark(one),
+      return byMark(found(shelf, 'fabrics', words, retired)).map((entry) => ({
+        id: entry.id,
+        name: entry.name,
+        detail: `${gone(entry)}${entry.substrate === 'cloth' ? `${formatForHouse('arealMass', entry.massGsm, units)}, ${entry.texture}` : entry.substrate}`,
+        mark: fabricMark(entry),
       }));
     case 'blanks':
-      return found(shelf, 'blanks', words, retired).map((one) => ({
-        id: one.id,
-        name: one.name,
-        detail: `${gone(one)}${one.kind}, ${one.colour}`,
+      return found(shelf, 'blanks', words, retired).map((entry) => ({
+        id: entry.id,
+        name: entry.name,
+        detail: `${gone(entry)}${entry.kind}, ${entry.colour}`,
         mark: fabricMark(
-          shelf.fabrics.find((fabric) => fabric.id === one.fabricId),
-          one,
+          shelf.fabrics.find((fabric) => fabric.id === entry.fabricId),
+          entry,
         ),
       }));
     case 'aids':
-      return found(shelf, 'aids', words, retired).map((one) => ({
-        id: one.id,
-        name: one.name,
-        detail: `${gone(one)}${one.serves}, ${one.wear}`,
+      return found(shelf, 'aids', words, retired).map((entry) => ({
+        id: entry.id,
+        name: entry.name,
+        detail: `${gone(entry)}${entry.serves}, ${entry.wear}`,
         mark: null,
       }));
     case 'tested':
-      return found(shelf, 'tested', words, retired).map((one) => ({
-        id: one.id,
-        name: shelf.products.find(({ id }) => id === one.productId)?.name ?? one.name,
-        detail: `${gone(one)}${one.result} on ${shelf[one.on.kind === 'blank' ? 'blanks' : 'fabrics'].find(({ id }) => id === one.on.id)?.name ?? '?'}`,
-        mark: { kind: 'point', tempC: one.setC, says: formatDuration(one.timeS) },
+      return found(shelf, 'tested', words, retired).map((entry) => ({
+        id: entry.id,
+        name: shelf.products.find(({ id }) => id === entry.productId)?.name ?? entry.name,
+        detail: `${gone(entry)}${entry.result} on ${shelf[entry.on.kind === 'blank' ? 'blanks' : 'fabrics'].find(({ id }) => id === entry.on.id)?.name ?? '?'}`,
+        mark: { kind: 'point', tempC: entry.setC, says: formatDuration(entry.timeS) },
       }));
   }
 }
@@ -112,15 +112,15 @@ function ShelfPage({ initialKind, initialOn, initialWords }: ShelfProps) {
     <div className="mx-auto max-w-[1240px] px-5 pt-4">
       <div className="flex flex-wrap items-center gap-x-1">
         <h1 className="pr-4">Shelf</h1>
-        {KINDS.map((one) => (
+        {KINDS.map((entry) => (
           <button
-            key={one.kind}
+            key={entry.kind}
             type="button"
-            aria-pressed={one.kind === kind}
-            onClick={() => setKind(one.kind)}
-            className={`min-h-12 border-b-4 px-3 ${one.kind === kind ? 'border-teal font-bold' : 'border-transparent'}`}
+            aria-pressed={entry.kind === kind}
+            onClick={() => setKind(entry.kind)}
+            className={`min-h-12 border-b-4 px-3 ${entry.kind === kind ? 'border-teal font-bold' : 'border-transparent'}`}
           >
-            {one.many} <span className="figure text-soft">{found(data, one.kind, '', false).length}</span>
+            {entry.many} <span className="figure text-soft">{found(data, entry.kind, '', false).length}</span>
           </button>
         ))}
         <span className="flex-1" />
@@ -207,7 +207,7 @@ function NewThing({ kind }: { kind: ShelfKind }) {
 }
 
 function Detail({ shelf, kind, id, onGone }: { shelf: ShelfReply; kind: ShelfKind; id: string; onGone: () => void }) {
-  const thing = (shelf[kind] as unknown as Things[ShelfKind][]).find((one) => one.id === id) ?? null;
+  const thing = (shelf[kind] as unknown as Things[ShelfKind][]).find((candidate) => candidate.id === id) ?? null;
   const { save, fault } = useThing(kind, thing, shelf.versions[id]);
   if (!thing) return null;
   const retire = async () => {
@@ -233,7 +233,7 @@ function Detail({ shelf, kind, id, onGone }: { shelf: ShelfReply; kind: ShelfKin
       {kind === 'blanks' && (
         <BlankDetail
           blank={thing as Things['blanks']}
-          fabric={shelf.fabrics.find((one) => one.id === (thing as Things['blanks']).fabricId)}
+          fabric={shelf.fabrics.find((fabric) => fabric.id === (thing as Things['blanks']).fabricId)}
         />
       )}
       {kind === 'aids' && <AidDetail aid={thing as Things['aids']} all={shelf.aids} />}

@@ -44,7 +44,9 @@ function Loading(props: ShelfEditorProps) {
   const shelf = opened ?? data;
   if (!shelf) return <Pending error={error} what="the shelf" />;
   const base =
-    props.id === 'new' ? null : ((shelf[props.kind] as unknown as Things[ShelfKind][]).find((one) => one.id === props.id) ?? null);
+    props.id === 'new'
+      ? null
+      : ((shelf[props.kind] as unknown as Things[ShelfKind][]).find((candidate) => candidate.id === props.id) ?? null);
   if (props.id !== 'new' && !base) {
     return (
       <p role="alert" className="m-6 border-l-4 border-brick pl-4">

@@ -18,7 +18,7 @@ const ON = [
 
 export function TestedEditor({ doc, shelf, fields, onChange }: EditorProps<Tested>) {
   const house = useUnits();
-  const presses = (useRoute('presses', {}).data?.presses ?? []).map((one) => one.press);
+  const presses = (useRoute('presses', {}).data?.presses ?? []).map((press) => press.press);
   const unit = presses.find(({ id }) => id === doc.pressId)?.set.unit ?? house.temperature;
   const all = { shelf, presses };
   /** The name follows what is tested until somebody gives it one of its own. */
@@ -27,11 +27,11 @@ export function TestedEditor({ doc, shelf, fields, onChange }: EditorProps<Teste
     onChange({ ...part, ...(!own && { name: testedName({ ...doc, ...part }, all) }) });
   };
   const inUse = <T extends { id: string; name: string; retiredOn?: string | undefined }>(things: readonly T[], now: string) =>
-    things.filter((one) => !one.retiredOn || one.id === now);
+    things.filter((thing) => !thing.retiredOn || thing.id === now);
   const product = shelf.products.find(({ id }) => id === doc.productId);
   /** What its sheet has, until something else is typed. */
   const asOnSheet = (id: string): Partial<Tested> => {
-    const chosen = shelf.products.find((one) => one.id === id);
+    const chosen = shelf.products.find((product) => product.id === id);
     if (!chosen || id === doc.productId) return {};
     const { timeS, peel } = pressStage(chosen);
     return { timeS: timeS.nominal, peel };
@@ -44,7 +44,7 @@ export function TestedEditor({ doc, shelf, fields, onChange }: EditorProps<Teste
             key={`transfer ${doc.productId}`}
             label="Transfer"
             autoFocus={doc.productId === ''}
-            items={inUse(shelf.products, doc.productId).map((one) => ({ id: one.id, name: one.name, detail: one.maker }))}
+            items={inUse(shelf.products, doc.productId).map((entry) => ({ id: entry.id, name: entry.name, detail: entry.maker }))}
             value={doc.productId || null}
             onChange={(productId) => change({ productId, ...asOnSheet(productId) })}
             problem={fields.productId}
@@ -59,8 +59,8 @@ export function TestedEditor({ doc, shelf, fields, onChange }: EditorProps<Teste
             label={doc.on.kind === 'blank' ? 'Blank' : 'Fabric'}
             items={
               doc.on.kind === 'blank'
-                ? inUse(shelf.blanks, doc.on.id).map((one) => ({ id: one.id, name: one.name, detail: one.colour }))
-                : inUse(shelf.fabrics, doc.on.id).map((one) => ({ id: one.id, name: one.name, detail: one.substrate }))
+                ? inUse(shelf.blanks, doc.on.id).map((entry) => ({ id: entry.id, name: entry.name, detail: entry.colour }))
+                : inUse(shelf.fabrics, doc.on.id).map((entry) => ({ id: entry.id, name: entry.name, detail: entry.substrate }))
             }
             value={doc.on.id || null}
             onChange={(id) => change({ on: { ...doc.on, id } })}

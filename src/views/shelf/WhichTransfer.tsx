@@ -56,9 +56,9 @@ function wishFrom(asked: URLSearchParams, blank: Blank): Wish {
 
 /** What serves this art, what would serve another, and what does not serve at all. */
 const GROUPS = [
-  { name: 'For this art', has: (one: Ranked[number]) => one.lamp !== 'hold' && one.suitsArt },
-  { name: 'Would need other art', has: (one: Ranked[number]) => one.lamp !== 'hold' && !one.suitsArt },
-  { name: 'Not on this blank', has: (one: Ranked[number]) => one.lamp === 'hold' },
+  { name: 'For this art', has: (entry: Ranked[number]) => entry.lamp !== 'hold' && entry.suitsArt },
+  { name: 'Would need other art', has: (entry: Ranked[number]) => entry.lamp !== 'hold' && !entry.suitsArt },
+  { name: 'Not on this blank', has: (entry: Ranked[number]) => entry.lamp === 'hold' },
 ] as const;
 
 /** The way back to the print that asked, with a transfer taken. */
@@ -73,8 +73,8 @@ function Page({ asked }: { asked: URLSearchParams }) {
   const [wish, setWish] = useState<Wish | null>(null);
   const [ranked, setRanked] = useState<Ranked | null>(null);
   const [fault, setFault] = useState<string | null>(null);
-  const blanks = shelf.data?.blanks.filter((one) => !one.retiredOn) ?? [];
-  const first = blanks.find((one) => one.id === asked.get('blank')) ?? blanks[0];
+  const blanks = shelf.data?.blanks.filter((blank) => !blank.retiredOn) ?? [];
+  const first = blanks.find((blank) => blank.id === asked.get('blank')) ?? blanks[0];
   if (first && !wish) setWish(wishFrom(asked, first));
   useEffect(() => {
     if (!wish) return undefined;
@@ -111,13 +111,13 @@ function Page({ asked }: { asked: URLSearchParams }) {
           label="Blank"
           value={wish.blankId}
           onChange={(blankId) => {
-            const blank = blanks.find((one) => one.id === blankId);
+            const blank = blanks.find((blank) => blank.id === blankId);
             if (blank) patch({ blankId, shade: blank.shade, duty: blank.duty });
           }}
-          items={blanks.map((one) => ({
-            id: one.id,
-            name: one.name,
-            detail: `${one.colour}, ${shelf.data.fabrics.find((f) => f.id === one.fabricId)?.name ?? ''}`,
+          items={blanks.map((blank) => ({
+            id: blank.id,
+            name: blank.name,
+            detail: `${blank.colour}, ${shelf.data.fabrics.find((f) => f.id === blank.fabricId)?.name ?? ''}`,
           }))}
         />
         <div className="grid grid-cols-2 gap-x-4 pt-3">
@@ -158,13 +158,13 @@ function Page({ asked }: { asked: URLSearchParams }) {
               <section key={name} aria-label={name} className="pb-4">
                 <h2 className="rule-bottom pb-1 text-lg">{name}</h2>
                 <ol>
-                  {group.map((one) => (
+                  {group.map((entry) => (
                     <Suited
-                      key={one.productId}
-                      one={one}
-                      best={one === ranked[0] && name === GROUPS[0].name}
+                      key={entry.productId}
+                      one={entry}
+                      best={entry === ranked[0] && name === GROUPS[0].name}
                       count={wish.count}
-                      use={one.onShelf ? hrefBack(asked, one.productId) : null}
+                      use={entry.onShelf ? hrefBack(asked, entry.productId) : null}
                     />
                   ))}
                 </ol>

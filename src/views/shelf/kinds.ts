@@ -12,8 +12,8 @@ export const KINDS = [
   { kind: 'tested', many: 'Tested settings', one: 'tested setting', put: 'putTested' },
 ] as const satisfies readonly { kind: ShelfKind; many: string; one: string; put: string }[];
 
-export const isKind = (text: string | null | undefined): text is ShelfKind => KINDS.some((one) => one.kind === text);
-export const kindOf = (kind: ShelfKind) => KINDS.find((one) => one.kind === kind) ?? KINDS[0];
+export const isKind = (text: string | null | undefined): text is ShelfKind => KINDS.some((kind) => kind.kind === text);
+export const kindOf = (kind: ShelfKind) => KINDS.find((candidate) => candidate.kind === kind) ?? KINDS[0];
 
 /** Things of a kind that are known by every word. */
 export function found<K extends ShelfKind>(shelf: ShelfReply, kind: K, words: string, retired: boolean): Things[K][] {

@@ -21,7 +21,7 @@ const newBlank = (shelf: ShelfReply): Blank => ({
   id: '',
   name: '',
   kind: 'tee',
-  fabricId: shelf.fabrics.find((one) => !one.retiredOn)?.id ?? '',
+  fabricId: shelf.fabrics.find((fabric) => !fabric.retiredOn)?.id ?? '',
   colour: '',
   shade: 'dark',
   sizes: ['S', 'M', 'L', 'XL'],
@@ -56,7 +56,7 @@ const newTested = (): Tested => ({
 
 /** @param from the id of a thing to copy, a family to start from, or null */
 export function newThing<K extends ShelfKind>(kind: K, shelf: ShelfReply, from: string | null): Things[K] {
-  const copied = (shelf[kind] as unknown as Things[K][]).find((one) => one.id === from);
+  const copied = (shelf[kind] as unknown as Things[K][]).find((candidate) => candidate.id === from);
   const fresh = {
     products: () => newProduct(from),
     fabrics: newFabric,

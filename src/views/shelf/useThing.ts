@@ -20,7 +20,7 @@ async function put<K extends ShelfKind>(kind: K, doc: Things[K], ifMatch: number
 async function newest<K extends ShelfKind>(kind: K, id: string): Promise<{ doc: Things[K]; version: number } | null> {
   const shelf = await call('shelf', {});
   queries.setQueryData(['shelf', {}], shelf);
-  const doc = (shelf[kind] as unknown as Things[K][]).find((one) => one.id === id);
+  const doc = (shelf[kind] as unknown as Things[K][]).find((candidate) => candidate.id === id);
   return doc ? { doc, version: shelf.versions[id] ?? 1 } : null;
 }
 

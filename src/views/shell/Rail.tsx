@@ -74,7 +74,7 @@ function RailBar() {
         <>
           <ul className="flex min-w-0 items-stretch overflow-hidden max-[700px]:hidden">
             {(data?.presses ?? []).map((press) => (
-              <PressToken key={press.id} press={press} device={devices.find((one) => one.pressId === press.id)} />
+              <PressToken key={press.id} press={press} device={devices.find((device) => device.pressId === press.id)} />
             ))}
           </ul>
           <ul className="flex min-w-0 flex-1 items-stretch overflow-hidden" aria-label="Running clocks">
