@@ -42,7 +42,7 @@ for (const [what, n, bytes] of [
     else {
       taken++;
       if (body.sealed !== false) wrong.push(`${i} is put in place unsaid`);
-      wrong.push(...(await unreadableAfter(shop)).map((one) => `after ${i} ${one}`));
+      wrong.push(...(await unreadableAfter(shop)).map((entry) => `after ${i} ${entry}`));
     }
   }
   console.log(

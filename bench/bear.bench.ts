@@ -15,7 +15,7 @@ const ms = (share: number) => percentile(steps, share).toFixed(0);
 console.log(
   `${sent} requests in ${((performance.now() - begun) / 1000).toFixed(0)} s from seed ${seed}: answers ${JSON.stringify(answers)}, ${wrong.length} wrong`,
 );
-for (const one of wrong.slice(0, 40)) console.log(`  ${one}`);
+for (const entry of wrong.slice(0, 40)) console.log(`  ${entry}`);
 console.log(
   `steps of a run meanwhile (${steps.length}): p50 ${ms(0.5)}, p95 ${ms(0.95)}, p99 ${ms(0.99)} ms (wanted: at most 250), most ${ms(1)}; slowest request ${slowest}`,
 );

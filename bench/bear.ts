@@ -30,15 +30,15 @@ async function knownOf(shop: Shop) {
     putBlank: with_(shelf.blanks),
     putProduct: with_(shelf.products),
     putAid: with_(shelf.aids),
-    putPress: with_(presses.presses.map((one: { press: { id: string } }) => one.press)),
+    putPress: with_(presses.presses.map((entry: { press: { id: string } }) => entry.press)),
     putHouse: [{ params: {}, body: house.house }],
-    putOrder: with_(orders.map((one: { order: { id: string } }) => one.order)),
-    order: orders.map((one: { order: { id: string } }) => ({ params: { id: one.order.id }, body: undefined })),
-    orderCards: orders.map((one: { order: { id: string } }) => ({ params: { id: one.order.id }, body: undefined })),
-    pressing: log.pressings.map((one: { id: string }) => ({ params: { id: one.id }, body: undefined })),
-    again: log.pressings.map((one: { id: string }) => ({ params: { id: one.id }, body: undefined })),
+    putOrder: with_(orders.map((entry: { order: { id: string } }) => entry.order)),
+    order: orders.map((entry: { order: { id: string } }) => ({ params: { id: entry.order.id }, body: undefined })),
+    orderCards: orders.map((entry: { order: { id: string } }) => ({ params: { id: entry.order.id }, body: undefined })),
+    pressing: log.pressings.map((pressing: { id: string }) => ({ params: { id: pressing.id }, body: undefined })),
+    again: log.pressings.map((pressing: { id: string }) => ({ params: { id: pressing.id }, body: undefined })),
   };
-  const ids = [...Object.values(known).flatMap((list) => list.flatMap((one: { params: { id?: string } }) => one.params.id ?? []))];
+  const ids = [...Object.values(known).flatMap((list) => list.flatMap((entry: { params: { id?: string } }) => entry.params.id ?? []))];
   return { known, ids };
 }
 

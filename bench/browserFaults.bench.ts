@@ -38,9 +38,9 @@ try {
     await startRun(shop, runId);
     let made = 1;
     for (const until = Math.min(FAULT_ROUNDS, round + A_RUN); round < until; round++) {
-      const one = await faultRound(context, shop, runId, { point: POINTS[round % POINTS.length] ?? 'before', round, made });
-      made = one.made;
-      wrong.push(...one.wrong);
+      const entry = await faultRound(context, shop, runId, { point: POINTS[round % POINTS.length] ?? 'before', round, made });
+      made = entry.made;
+      wrong.push(...entry.wrong);
     }
     await context.close();
     await shop.close();

@@ -36,7 +36,7 @@ console.log(
 const two = fc.sample(products, { numRuns: 200, seed: 11 }).map((product, i) => ({ ...product, id: `p${i}` }));
 const three = fc.sample(presses, { numRuns: 3, seed: 11 }).map((press, i) => ({ ...press, id: `q${i}` }));
 const asks = BUILT_IN_BLANKS.flatMap((blank) => {
-  const fabric = BUILT_IN_FABRICS.find((one) => one.id === blank.fabricId);
+  const fabric = BUILT_IN_FABRICS.find((fabric) => fabric.id === blank.fabricId);
   return fabric
     ? [
         {

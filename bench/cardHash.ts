@@ -8,10 +8,10 @@ import { CASES } from '../test/trade/table';
 
 /** JSON with the keys of every object in alphabetical order: how an object was put together does not count. */
 const plain = (value: unknown): string =>
-  JSON.stringify(value, (_, one) =>
-    one && typeof one === 'object' && !Array.isArray(one)
-      ? Object.fromEntries(Object.entries(one).sort(([a], [b]) => (a < b ? -1 : 1)))
-      : one,
+  JSON.stringify(value, (_, entry) =>
+    entry && typeof entry === 'object' && !Array.isArray(entry)
+      ? Object.fromEntries(Object.entries(entry).sort(([a], [b]) => (a < b ? -1 : 1)))
+      : entry,
   );
 const hash = createHash('sha256');
 const shops = fc.sample(inputs, { numRuns: 2000, seed: 15 });

@@ -4,7 +4,7 @@ import { phraseText } from '../src/core/units';
 import { cardOf, EVERYDAY, everyday, REFUSED } from '../test/everyday';
 
 const whys = (card: ReturnType<typeof cardOf>) =>
-  card.lamp.findings.map((one) => `${one.level}: ${phraseText(one.says, STARTING_HOUSE.units)}`).join('\n        ');
+  card.lamp.findings.map((finding) => `${finding.level}: ${phraseText(finding.says, STARTING_HOUSE.units)}`).join('\n        ');
 
 for (const known of [2, 5, null] as const) {
   const { clear, care, hold, cards } = everyday(known);

@@ -68,9 +68,9 @@ function timed(scene: Scene, runs: number): number {
   }
   return median(times.slice(Math.floor(runs / 4)));
 }
-function timedSweep(one: SweepAsk): number {
+function timedSweep(entry: SweepAsk): number {
   const start = performance.now();
-  for (const _ of sweepRows(one)) void _;
+  for (const _ of sweepRows(entry)) void _;
   return performance.now() - start;
 }
 
@@ -119,9 +119,9 @@ async function inBrowser(page: Page) {
         }
         return middle(times.slice(Math.floor(runs / 4)));
       };
-      const sweep = (one: SweepAsk) => {
+      const sweep = (entry: SweepAsk) => {
         const start = performance.now();
-        for (const _ of heat.sweepRows(one)) void _;
+        for (const _ of heat.sweepRows(entry)) void _;
         return performance.now() - start;
       };
       run(dry, 200);

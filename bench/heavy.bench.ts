@@ -15,12 +15,14 @@ const memory = () => Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${shop.pid
 
 const shelf = await json(shop, 'shelf');
 const { house } = await json(shop, 'house');
-const press = (await json(shop, 'presses')).presses.find((one: { press: { id: string } }) => one.press.id === 'press-clamshell').press;
+const press = (await json(shop, 'presses')).presses.find(
+  (candidate: { press: { id: string } }) => candidate.press.id === 'press-clamshell',
+).press;
 const members = await json(shop, 'orders/order-members');
 const line = members.order?.lines?.[0] ?? (await json(shop, 'orders/order-guide-tees')).order.lines[0];
-const blank = shelf.blanks.find((one: { id: string }) => one.id === line.blankId);
-const fabric = shelf.fabrics.find((one: { id: string }) => one.id === blank.fabricId);
-const hold = shelf.products.find((one: { familyId: string }) => one.familyId === 'screen-printed') ?? shelf.products[0];
+const blank = shelf.blanks.find((blank: { id: string }) => blank.id === line.blankId);
+const fabric = shelf.fabrics.find((fabric: { id: string }) => fabric.id === blank.fabricId);
+const hold = shelf.products.find((product: { familyId: string }) => product.familyId === 'screen-printed') ?? shelf.products[0];
 const print = { ...line.prints[0], layers: [{ key: 'a', productId: hold.id, over: [] }], choices: { setC: 205 } };
 
 // two hundred lines whose cards hold
@@ -53,7 +55,7 @@ const names = {
   ],
 };
 await send('PUT', 'orders/order-names', JSON.stringify(names));
-const layers = shelf.products.filter((one: { familyId: string }) => one.familyId === 'cut-film').slice(0, 1);
+const layers = shelf.products.filter((product: { familyId: string }) => product.familyId === 'cut-film').slice(0, 1);
 const eight = {
   print: {
     ...print,
@@ -119,7 +121,7 @@ for (const [name, ask] of HEAVY) {
   const times: number[] = [];
   const answers: number[] = [];
   const until = performance.now() + 12_000;
-  const one = async () => {
+  const entry = async () => {
     while (performance.now() < until) {
       const begun = performance.now();
       const reply = await ask();
@@ -128,7 +130,7 @@ for (const [name, ask] of HEAVY) {
       times.push(performance.now() - begun);
     }
   };
-  await Promise.all([one(), one(), one()]);
+  await Promise.all([entry(), entry(), entry()]);
   going = false;
   await pressing;
   steps.sort((a, b) => a - b);

@@ -56,7 +56,7 @@ for (const [name, instrument] of Object.entries(HOW)) {
     const map =
       survey &&
       platenMap(
-        { ...survey, readings: survey.readings.map((one) => ({ ...one, setC: AT_C, readC: AT_C + one.readC - one.setC })) },
+        { ...survey, readings: survey.readings.map((reading) => ({ ...reading, setC: AT_C, readC: AT_C + reading.readC - reading.setC })) },
         PLATEN,
         '2026-03-01',
       );

@@ -206,7 +206,7 @@ async function work(during: () => Promise<void>): Promise<number> {
   });
   say(`${STATIONS} stations, ${open} open runs, ${mine} orders, ${PRESSINGS} pressings`, took, 100, 500);
   const third = Math.floor(samples.length / 3);
-  const mean = (list: typeof samples, of: 'rss' | 'files') => list.reduce((sum, one) => sum + one[of], 0) / Math.max(1, list.length);
+  const mean = (list: typeof samples, of: 'rss' | 'files') => list.reduce((sum, entry) => sum + entry[of], 0) / Math.max(1, list.length);
   const parts = [samples.slice(0, third), samples.slice(third, 2 * third), samples.slice(2 * third)];
   console.log(
     `  memory in thirds ${parts.map((list) => mean(list, 'rss').toFixed(0)).join(' / ')} MB, open files ${parts.map((list) => mean(list, 'files').toFixed(0)).join(' / ')}`,

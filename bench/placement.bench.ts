@@ -3,7 +3,7 @@
 import { type Blank, BUILT_IN_BLANKS, type Position } from '../src/core/materials';
 import { bestFit, fillClosing, fitAt, place, splitRun, threadedBetween } from '../src/core/placement';
 
-const blank = (id: string) => BUILT_IN_BLANKS.find((one) => one.id === id) as Blank;
+const blank = (id: string) => BUILT_IN_BLANKS.find((blank) => blank.id === id) as Blank;
 const CASES: [string, Position, number, number][] = [
   ['cotton-tee', 'full front', 254, 203],
   ['nylon-jacket', 'left chest', 89, 89],
@@ -57,8 +57,8 @@ for (const [id, position, w, h] of CASES) {
     shift += 0.1;
     bestFit(askFor(id, position, w, h, (shift % 10) - 5));
   }, 100);
-  const one = askFor(id, position, w, h, 0);
-  const at = timed(() => void fitAt(one, { xMm: 3, yMm: -40, turn: 0 }), 200);
+  const entry = askFor(id, position, w, h, 0);
+  const at = timed(() => void fitAt(entry, { xMm: 3, yMm: -40, turn: 0 }), 200);
   console.log(`${id}, ${position}: place and best lay ${solve.toFixed(2)} ms (20 wanted), one lay judged ${at.toFixed(3)} ms`);
 }
 const sizes = ['YS', 'YM', 'YL', 'S', 'M', 'L', 'XL', '2XL', '3XL', '4XL'].map((size, i) => ({

@@ -38,13 +38,13 @@ function operations(): Operation[] {
   const list: Operation[] = [];
   for (const [path, methods] of Object.entries(openApi().paths))
     for (const [method, raw] of Object.entries(methods)) {
-      const one = raw as {
+      const entry = raw as {
         operationId: string;
         parameters: { name: string; in: string; schema: Schema }[];
         requestBody?: { content: Record<string, { schema: Schema }> };
       };
-      const body = one.requestBody?.content['application/json']?.schema ?? null;
-      list.push({ id: one.operationId, method: method.toUpperCase(), path, params: one.parameters, body });
+      const body = entry.requestBody?.content['application/json']?.schema ?? null;
+      list.push({ id: entry.operationId, method: method.toUpperCase(), path, params: entry.parameters, body });
     }
   return list;
 }
@@ -185,7 +185,7 @@ export class Requests {
       if (value.length === 0) return [this.pick(ODD)];
       const i = this.int(value.length - 1);
       if (this.chance() < 0.1) return [...value, ...value];
-      return value.map((one, j) => (i === j ? this.spoiled(one) : one));
+      return value.map((entry, j) => (i === j ? this.spoiled(entry) : entry));
     }
     const keys = Object.keys(value);
     if (keys.length === 0) return this.pick(ODD);
@@ -198,12 +198,12 @@ export class Requests {
     const filled = path.replace(/\{(\w+)\}/g, (_, name: string) => {
       if (odd && this.chance() < 0.3)
         return encodeURIComponent(
-          wellFormed(String(this.pick(ODD.filter((one) => typeof one !== 'object')))).replace(/^(.{300}).*$/su, '$1') || '-',
+          wellFormed(String(this.pick(ODD.filter((candidate) => typeof candidate !== 'object')))).replace(/^(.{300}).*$/su, '$1') || '-',
         );
-      const schema = params.find((one) => one.name === name)?.schema ?? {};
+      const schema = params.find((param) => param.name === name)?.schema ?? {};
       return encodeURIComponent(wellFormed(given[name] ?? String(this.valid(schema))));
     });
-    const query = params.filter((one) => one.in === 'query' && (odd || this.chance() < 0.5));
+    const query = params.filter((param) => param.in === 'query' && (odd || this.chance() < 0.5));
     const words = query.map(({ name, schema }) => {
       const value = odd && this.chance() < 0.5 ? this.pick(ODD) : this.valid(schema);
       return `${name}=${encodeURIComponent(wellFormed([...(typeof value === 'object' ? JSON.stringify(value) : String(value))].slice(0, 300).join('')))}`;
@@ -261,7 +261,7 @@ export class Requests {
   /** Lists, files and pages asked for with what they are not. */
   private strange(): Asked {
     const [method, path] = this.pick(BESIDE);
-    const odd = () => wellFormed(String(this.pick(ODD.filter((one) => typeof one !== 'object')))).slice(0, 200);
+    const odd = () => wellFormed(String(this.pick(ODD.filter((candidate) => typeof candidate !== 'object')))).slice(0, 200);
     const query =
       this.chance() < 0.5
         ? ''

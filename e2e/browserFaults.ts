@@ -54,7 +54,7 @@ async function judged(shop: Shop, runId: string): Promise<{ events: RunEvent[]; 
   if (new Set(taken.map(({ id }) => id)).size !== taken.length) wrong.push('an event stands twice');
   const state = replay(plan, run.startedAt, taken);
   const log = await json(shop, `pressings?orderId=${run.orderId}&limit=500`);
-  const pressings = log.pressings.filter((one: { runId: string }) => one.runId === runId);
+  const pressings = log.pressings.filter((pressing: { runId: string }) => pressing.runId === runId);
   if (pressings.length !== state.results.length) wrong.push(`${pressings.length} pressings for ${state.results.length} verdicts`);
   const closings = taken.filter(({ kind }) => kind === 'closed').map((event) => JSON.stringify({ ...event, id: '', at: 0 }));
   if (new Set(closings).size !== closings.length) wrong.push('a piece was pressed twice');
@@ -113,7 +113,7 @@ export async function faultRound(
   await settledAt(shop, runId, count);
   const { events, wrong } = await judged(shop, runId);
   if (events.length !== count) wrong.push(`${count} steps were seen to be taken, ${events.length} are stored`);
-  return { made: count, wrong: wrong.map((one) => `round ${round}, ${point}: ${one}`) };
+  return { made: count, wrong: wrong.map((entry) => `round ${round}, ${point}: ${entry}`) };
 }
 
 /**
@@ -130,7 +130,7 @@ export async function twoPages(pages: readonly [Page, Page], shop: Shop, runId: 
     const turn = random();
     const press = (page: Page, state: string) => page.keyboard.press(state === 'running' ? 'o' : 'Space');
     const who = turn < 0.35 ? [0] : turn < 0.7 ? [1] : [0, 1];
-    await Promise.all(who.map((one) => press(pages[one] as Page, states[one]?.state ?? '')));
+    await Promise.all(who.map((entry) => press(pages[entry] as Page, states[entry]?.state ?? '')));
     await pages[0].waitForTimeout(20 + random() * 400);
   }
   await pages[0].waitForTimeout(1200);
@@ -138,5 +138,5 @@ export async function twoPages(pages: readonly [Page, Page], shop: Shop, runId: 
   const ends = await Promise.all(pages.map(shown));
   if (ends[0]?.words !== ends[1]?.words) wrong.push(`one page shows “${ends[0]?.words}”, the other “${ends[1]?.words}”`);
   if (!state.done) wrong.push(`it stands at ${cue}`);
-  return wrong.map((one) => `${runId}: ${one}`);
+  return wrong.map((entry) => `${runId}: ${entry}`);
 }

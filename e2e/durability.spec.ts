@@ -45,9 +45,9 @@ test('a browser at the press while the server dies, the network is cut and the p
   await startRun(shop, 'run-browser');
   let made = 1;
   for (const [round, point] of POINTS.entries()) {
-    const one = await faultRound(context, shop, 'run-browser', { point, round, made });
-    expect(one.wrong).toEqual([]);
-    made = one.made;
+    const entry = await faultRound(context, shop, 'run-browser', { point, round, made });
+    expect(entry.wrong).toEqual([]);
+    made = entry.made;
   }
 });
 

@@ -64,7 +64,7 @@ export async function pressThrough(shop: Shop, runId: string, point: Point, time
     wrong.push(`${point}: ${events.length} events are stored, ${mine.length} were sent, or their order differs`);
   const { results } = replay(plan, started.run.startedAt, mine);
   const log = await json(shop, `pressings?orderId=${started.run.orderId}&limit=200`);
-  const pressings = log.pressings.filter((one: { runId: string }) => one.runId === runId);
+  const pressings = log.pressings.filter((pressing: { runId: string }) => pressing.runId === runId);
   if (pressings.length !== results.length) wrong.push(`${point}: ${pressings.length} pressings for ${results.length} verdicts`);
   return wrong;
 }

@@ -52,7 +52,7 @@ export async function work(page: Page, on: (seen: Seen) => string | null | Promi
     await page.locator('button[data-cue], [data-done]').first().waitFor();
     if (await page.locator('[data-done]').isVisible()) return;
     const [state, words, piece] = await look();
-    const verb = VERBS.find((one) => words?.startsWith(one)) ?? words ?? '';
+    const verb = VERBS.find((verb) => words?.startsWith(verb)) ?? words ?? '';
     const key = await on({ verb, piece: piece ?? '' });
     if (key === 'stop') return;
     if (key === 'wait') await page.waitForTimeout(200);
@@ -62,7 +62,7 @@ export async function work(page: Page, on: (seen: Seen) => string | null | Promi
       // a clock may have turned the cue to other work meanwhile: hands look before they act
       await page.waitForTimeout(650);
       const now = await look();
-      if (VERBS.find((one) => now[1]?.startsWith(one)) === verb && now[2] === piece) await page.keyboard.press('Space');
+      if (VERBS.find((verb) => now[1]?.startsWith(verb)) === verb && now[2] === piece) await page.keyboard.press('Space');
     }
     await page.waitForTimeout(120);
   }

@@ -57,7 +57,9 @@ test('a two-colour numbered vest from a roster, through its two layers, to a rec
     return (await counts.textContent())?.includes('1 good') ? 'stop' : null;
   });
   // a wait that is ended early is a peel
-  const verbs = seen.filter((one) => one.includes('7 Ines')).map((one) => one.replace(/ 7 Ines.*/, '').replace('Cooling', 'Peel'));
+  const verbs = seen
+    .filter((candidate) => candidate.includes('7 Ines'))
+    .map((entry) => entry.replace(/ 7 Ines.*/, '').replace('Cooling', 'Peel'));
   const first = verbs.filter((verb, i) => verb !== verbs[i - 1]);
   const done = ['Load', 'Close to pre-press', 'Place', 'Close to tack', 'Peel', 'Place', 'Close', 'Peel', 'Look it over'];
   expect(first.filter((verb) => done.includes(verb))).toEqual(done);
@@ -66,7 +68,7 @@ test('a two-colour numbered vest from a roster, through its two layers, to a rec
   expect(covered.every(Boolean)).toBe(true);
   expect(told.some((words) => words.includes('Lay the PTFE-coated sheet over it'))).toBe(true);
   // while the first cools, the next name is up
-  expect(seen.some((one) => one.includes('9 Bao'))).toBe(true);
+  expect(seen.some((candidate) => candidate.includes('9 Bao'))).toBe(true);
   await page.goto('/log?q=watch+vests');
   await expect(page.getByRole('row').filter({ hasText: '7 Ines' })).toContainText('Dunlin Solid, Dunlin Solid');
 });

@@ -64,7 +64,7 @@ class Touches {
 
 test('a past pressing is done again in three touches, with its card and word of what changed since', async ({ page, request }) => {
   const { presses } = await (await request.get('/api/v1/presses')).json();
-  const swing = presses.find((one: { press: { id: string } }) => one.press.id === 'press-swing');
+  const swing = presses.find((candidate: { press: { id: string } }) => candidate.press.id === 'press-swing');
   const measured = { ...swing.press, calibration: { ...swing.press.calibration, offsetK: 2, on: '2026-11-20' } };
   await request.put('/api/v1/presses/press-swing', { data: measured, headers: { 'if-match': `"${swing.version}"` } });
   await page.goto('/log?q=first+nebula+good');

@@ -98,7 +98,7 @@ test('the last Space of a run, doubled by a slip, begins no other; what has caut
   expect((await (await page.request.get('/api/v1/rail')).json()).runs).toEqual([]);
   // set by hand to within a kelvin of its nearest side, it has a caution: that is read before it is gone on with
   const { cards } = await (await page.request.get('/api/v1/orders/order-guide-tees/cards')).json();
-  const { set, smallestMarginK } = cards.find((one: { lineId: string }) => one.lineId === 'line-guide-l').card;
+  const { set, smallestMarginK } = cards.find((card: { lineId: string }) => card.lineId === 'line-guide-l').card;
   await fewLeft(page, { setC: set.tempC + smallestMarginK - 1 });
   await page.reload();
   await expect(next.getByRole('listitem').first()).toContainText(/^Set it to 2\d\d\s°F\./);

@@ -55,7 +55,7 @@ test('six two-sheet toner tees step by step, by Space: one laid back, one spoile
   await expect(page.getByText('would not peel clean: piece 5')).toBeVisible();
   await expect(page.getByText('laid back and pressed again: piece 2')).toBeVisible();
   const log = await (await page.request.get('/api/v1/pressings?orderId=order-nebula&limit=50')).json();
-  const mine = log.pressings.filter((one: { startedAt: number }) => one.startedAt > Date.now() - 900_000);
+  const mine = log.pressings.filter((pressing: { startedAt: number }) => pressing.startedAt > Date.now() - 900_000);
   expect(mine.map(({ piece, outcome }: { piece: number; outcome: string }) => [piece, outcome]).sort()).toEqual([
     [1, 'good'],
     [2, 'good'],
@@ -399,17 +399,17 @@ test('a press of Space just as a clock turns the cue to other work does nothing;
   const button = page.locator('button[data-cue]');
   // hands that meant to load the second piece, at the very moment at which the first is warm
   const cued = await button.evaluate(
-    (one) =>
+    (entry) =>
       new Promise<string>((seen) => {
         // on a slow machine it may be there already, and there is nothing to be seen
-        if (one.textContent?.startsWith('Peel')) return seen('Peel');
+        if (entry.textContent?.startsWith('Peel')) return seen('Peel');
         new MutationObserver((_, watch) => {
           const is = document.querySelector('button[data-cue]')?.textContent ?? '';
           if (!is.startsWith('Peel')) return;
           watch.disconnect();
           document.body.dispatchEvent(new KeyboardEvent('keydown', { key: ' ', code: 'Space', bubbles: true }));
           setTimeout(() => seen(document.querySelector('button[data-cue]')?.textContent ?? ''), 300);
-        }).observe(one.ownerDocument.body, { subtree: true, childList: true, characterData: true });
+        }).observe(entry.ownerDocument.body, { subtree: true, childList: true, characterData: true });
       }),
   );
   expect(cued).toMatch(/^Peel/);

@@ -47,7 +47,7 @@ test('two people change one transfer: what only one touched is kept, what both d
   await page.getByLabel('Name', { exact: true }).fill('Wren Supple');
   await page.getByLabel('Care, handed over with it').fill('Wash cool.');
   const shelf = await (await request.get('/api/v1/shelf')).json();
-  const wren = shelf.products.find((one: { id: string }) => one.id === 'product-wren');
+  const wren = shelf.products.find((product: { id: string }) => product.id === 'product-wren');
   const other = await request.put('/api/v1/shelf/products/product-wren', {
     data: { ...wren, care: 'Wash very cool.', pricePerSheetMinor: 400 },
     headers: { 'if-match': '"1"' },
@@ -60,7 +60,7 @@ test('two people change one transfer: what only one touched is kept, what both d
   await asked.getByRole('button', { name: 'Save both together' }).click();
   await expect(page.getByRole('complementary', { name: 'Detail' })).toContainText('Wash very cool.');
   const after = await (await request.get('/api/v1/shelf')).json();
-  expect(after.products.find((one: { id: string }) => one.id === 'product-wren')).toMatchObject({
+  expect(after.products.find((product: { id: string }) => product.id === 'product-wren')).toMatchObject({
     name: 'Wren Supple',
     care: 'Wash very cool.',
     pricePerSheetMinor: 400,
@@ -69,7 +69,7 @@ test('two people change one transfer: what only one touched is kept, what both d
 
 test('what cannot be is told before it is sent, at its field, and the hand is led there', async ({ page }) => {
   const sent: string[] = [];
-  page.on('request', (one) => one.method() === 'PUT' && sent.push(one.url()));
+  page.on('request', (request) => request.method() === 'PUT' && sent.push(request.url()));
   await page.goto('/shelf/products/product-wren');
   const name = page.getByLabel('Name', { exact: true });
   await name.fill('');
@@ -233,7 +233,7 @@ test('what another device changes on the shelf is on an open card at once', asyn
   await page.goto('/orders/order-guide-tees/card');
   await expect(page.getByText('Wren Stretch', { exact: false }).first()).toBeVisible();
   const shelf = await (await page.request.get('/api/v1/shelf')).json();
-  const wren = shelf.products.find((one: { id: string }) => one.id === 'product-wren');
+  const wren = shelf.products.find((product: { id: string }) => product.id === 'product-wren');
   const headers = { 'if-match': `"${shelf.versions['product-wren']}"` };
   const data = { ...wren, name: 'Wren Supple' };
   expect((await page.request.put('/api/v1/shelf/products/product-wren', { data, headers })).ok()).toBe(true);

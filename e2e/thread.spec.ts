@@ -101,8 +101,8 @@ test('twelve three-fibre tees with stretch film on the swing-away, by keyboard o
       return '3';
     }
     const log = await (await page.request.get('/api/v1/pressings?q=comet+walk&limit=20')).json();
-    const over = log.pressings.map((one: { piece: number }) => one.piece);
-    return [1, 2, 3].every((one) => over.includes(one)) ? 'stop' : null;
+    const over = log.pressings.map((pressing: { piece: number }) => pressing.piece);
+    return [1, 2, 3].every((candidate) => over.includes(candidate)) ? 'stop' : null;
   });
   await expect(counts).toHaveText(/good.*1 again.*1 spoiled.*left.*1 spare/);
 

@@ -68,23 +68,23 @@ export function bySimpleScheme(
   latentJKg: number,
 ): number[] {
   const stage = scene.stages[0] as HeatStage;
-  const layers = stage.stack.map((key) => scene.layers.find((one) => one.key === key) as HeatLayer);
+  const layers = stage.stack.map((key) => scene.layers.find((layer) => layer.key === key) as HeatLayer);
   const cells: { k: number; c: number; dx: number; latent: number; t: number; h: number; most: number; contact: number; key: string }[] =
     [];
-  layers.forEach((one, j) => {
-    const n = Math.max(2, Math.round(one.thicknessMm / 1000 / cellM));
-    const dx = one.thicknessMm / 1000 / n;
+  layers.forEach((layer, j) => {
+    const n = Math.max(2, Math.round(layer.thicknessMm / 1000 / cellM));
+    const dx = layer.thicknessMm / 1000 / n;
     for (let i = 0; i < n; i++)
       cells.push({
-        k: one.k,
-        c: one.rho * one.c * dx,
+        k: layer.k,
+        c: layer.rho * layer.c * dx,
         dx,
-        latent: (one.waterKgM2 * latentJKg) / n,
-        t: one.startC,
-        h: one.rho * one.c * dx * one.startC,
-        most: one.startC,
+        latent: (layer.waterKgM2 * latentJKg) / n,
+        t: layer.startC,
+        h: layer.rho * layer.c * dx * layer.startC,
+        most: layer.startC,
         contact: i === 0 && j > 0 ? (stage.contacts[j - 1] as number) : 0,
-        key: one.key,
+        key: layer.key,
       });
   });
   const side = (which: 'top' | 'bottom') => stage[which] as { tempC: number; contact: number };

@@ -150,7 +150,7 @@ export function surfacesKnown({ roughK, lengthMm, readings, instrument }: Drawn,
     ),
   );
   const dot = (a: ArrayLike<number>, b: ArrayLike<number>) => Array.from(a).reduce((sum, value, i) => sum + value * (b[i] as number), 0);
-  const means = along.map((one) => dot(one, found));
+  const means = along.map((values) => dot(values, found));
   const left = cholesky(
     places.length,
     (i, j) =>

@@ -136,8 +136,8 @@ const middle = (figure: Figure | undefined): Figure | undefined =>
 const single = (product: Product): Product => ({
   ...product,
   stages: product.stages.map(({ tempC, timeS, ...stage }) => {
-    const one = middle(tempC);
-    return { ...stage, ...(one && { tempC: one }), timeS: middle(timeS) ?? timeS };
+    const entry = middle(tempC);
+    return { ...stage, ...(entry && { tempC: entry }), timeS: middle(timeS) ?? timeS };
   }),
 });
 

@@ -61,13 +61,13 @@ export function truth(chance: Chance): Truth {
   };
 }
 
-const at = (one: Truth, of: (order: readonly [number, number]) => number) =>
-  ORDERS.reduce((sum, order, i) => sum + (one.heights[i] as number) * of(order), 0);
+const at = (truth: Truth, of: (order: readonly [number, number]) => number) =>
+  ORDERS.reduce((sum, order, i) => sum + (truth.heights[i] as number) * of(order), 0);
 /** Surface minus set. */
-export const trueOffset = (one: Truth, place: Place, setC: number, refC: number) =>
-  one.offsetK + one.slope * (setC - refC) + at(one, (order) => wave(order, place));
-export const trueMean = (one: Truth, area: Area, setC: number, refC: number) =>
-  one.offsetK + one.slope * (setC - refC) + at(one, (order) => meanWave(order, area));
+export const trueOffset = (truth: Truth, place: Place, setC: number, refC: number) =>
+  truth.offsetK + truth.slope * (setC - refC) + at(truth, (order) => wave(order, place));
+export const trueMean = (truth: Truth, area: Area, setC: number, refC: number) =>
+  truth.offsetK + truth.slope * (setC - refC) + at(truth, (order) => meanWave(order, area));
 
 export const FIVE: Place[] = [
   [0, 0],
@@ -80,7 +80,7 @@ export const NINE: Place[] = [-1, 0, 1].flatMap((y) => [-1, 0, 1].map((x) => ({ 
 
 /** A survey of a platen with an instrument's own errors: one common to all its readings, one afresh in each. */
 export function survey(
-  one: Truth,
+  truth: Truth,
   places: readonly Place[],
   sets: readonly number[],
   instrument: Instrument,
@@ -91,7 +91,7 @@ export function survey(
   const common = chance.normal(commonK);
   return sets.flatMap((setC) =>
     places.map((place) => {
-      const surface = setC + trueOffset(one, place, setC, refC);
+      const surface = setC + trueOffset(truth, place, setC, refC);
       // a strip tells only between which two changes the surface was
       const read =
         instrument.kind === 'strip'
@@ -107,13 +107,13 @@ export function survey(
  * @param of the asked figure as a sum of waves
  */
 export function bestError(
-  one: Truth,
+  truth: Truth,
   readings: readonly PlatenReading[],
   instrument: Instrument,
   of: (order: readonly [number, number]) => number,
 ): number {
   const { commonK, scatterK } = instrumentError(instrument);
-  const spread = ORDERS.map(([p, q]) => (one.roughK * height(p, q)) ** 2);
+  const spread = ORDERS.map(([p, q]) => (truth.roughK * height(p, q)) ** 2);
   const offset = OFFSET_K ** 2;
   const cov = (f: (order: readonly [number, number]) => number, g: (order: readonly [number, number]) => number) =>
     offset + ORDERS.reduce((sum, order, i) => sum + (spread[i] as number) * f(order) * g(order), 0);

@@ -38,17 +38,17 @@ export function outcomeBySimulation(shop: DrawnShop, draws: number) {
   const [worth] = worthOf(shop.open, [shop.measuring]);
   const now = spoiledOf(shop, undefined);
   const sets = shop.open.map(({ input }) => judge(prepared(input), LAW).set.tempC);
-  const refC = Math.round(sets.reduce((sum, one) => sum + one, 0) / sets.length);
+  const refC = Math.round(sets.reduce((sum, set) => sum + set, 0) / sets.length);
   const saved = Array.from({ length: draws }, () => {
     const { survey } = drawn(chance, AS_STATED, instrument, plan);
     if (!survey) throw new TypeError('a survey was asked for');
     const pressId = shop.open[0]?.input.press.id ?? '';
     // read at the setting the press is used at
-    const readings = survey.readings.map((one) => ({ ...one, setC: refC, readC: refC + one.readC - one.setC }));
+    const readings = survey.readings.map((reading) => ({ ...reading, setC: refC, readC: refC + reading.readC - reading.setC }));
     return now - spoiledOf(shop, [platenMap({ ...survey, pressId, readings }, PLATEN, '2026-03-01')]);
   });
-  const simulated = saved.reduce((sum, one) => sum + one, 0) / draws;
-  const se = Math.sqrt(saved.reduce((sum, one) => sum + (one - simulated) ** 2, 0) / draws / draws);
+  const simulated = saved.reduce((sum, entry) => sum + entry, 0) / draws;
+  const se = Math.sqrt(saved.reduce((sum, entry) => sum + (entry - simulated) ** 2, 0) / draws / draws);
   const name = `${plan} places by ${instrument.kind}; ${shop.open.map(({ input }) => `${input.product.familyId} on ${input.blank.id}`).join(', ')}`;
   return { reckoned: worth?.saved ?? 0, simulated, se, name };
 }

@@ -225,43 +225,48 @@ const testsOf = ({ tested = [], press = 'true', on }: Case, productId: string): 
     ...own,
   }));
 
-export function inputOf(one: Case): ResolveInput {
-  const blank = BUILT_IN_BLANKS.find((b) => b.id === one.on);
-  const fabric = BUILT_IN_FABRICS.find((f) => f.id === (one.blank?.fabricId ?? blank?.fabricId));
-  if (!blank || !fabric) throw new Error(`${one.says}: no blank ${one.on}`);
-  const product = { ...PRODUCTS[one.with], ...one.product };
-  const under = (one.under ?? []).map((family, i) => ({ ...PRODUCTS[family], id: `under-${i}` }));
-  const { sideBySide = false, ...print } = one.print ?? {};
+export function inputOf(entry: Case): ResolveInput {
+  const blank = BUILT_IN_BLANKS.find((b) => b.id === entry.on);
+  const fabric = BUILT_IN_FABRICS.find((f) => f.id === (entry.blank?.fabricId ?? blank?.fabricId));
+  if (!blank || !fabric) throw new Error(`${entry.says}: no blank ${entry.on}`);
+  const product = { ...PRODUCTS[entry.with], ...entry.product };
+  const under = (entry.under ?? []).map((family, i) => ({ ...PRODUCTS[family], id: `under-${i}` }));
+  const { sideBySide = false, ...print } = entry.print ?? {};
   const layers = [...under.map((u, i) => ({ key: `u${i}`, productId: u.id, over: i === 0 || sideBySide ? [] : [`u${i - 1}`] }))];
   return {
     print: {
       ...ART,
-      position: usualPosition(one.blank?.kind ?? blank.kind),
+      position: usualPosition(entry.blank?.kind ?? blank.kind),
       artKind: product.artKinds[0] ?? 'one colour',
-      ...(one.on === 'wooden-tag' && { widthMm: 70, heightMm: 30 }),
+      ...(entry.on === 'wooden-tag' && { widthMm: 70, heightMm: 30 }),
       ...print,
       layers: [
         ...layers,
-        { key: 'top', productId: product.id, over: sideBySide ? [] : layers.map((l) => l.key), ...(one.colour && { colour: one.colour }) },
+        {
+          key: 'top',
+          productId: product.id,
+          over: sideBySide ? [] : layers.map((l) => l.key),
+          ...(entry.colour && { colour: entry.colour }),
+        },
       ],
-      choices: one.choices ?? {},
+      choices: entry.choices ?? {},
     },
-    item: { size: blank.sizes[0] ?? '', roster: [], perClosing: 1, together: [], before: [], ...one.item },
-    blank: { ...blank, ...one.blank },
-    fabric: { ...fabric, ...one.fabric },
+    item: { size: blank.sizes[0] ?? '', roster: [], perClosing: 1, together: [], before: [], ...entry.item },
+    blank: { ...blank, ...entry.blank },
+    fabric: { ...fabric, ...entry.fabric },
     product,
     under,
-    press: PRESSES[one.press ?? 'true'],
+    press: PRESSES[entry.press ?? 'true'],
     house: {
       ...STARTING_HOUSE,
-      rules: { ...STARTING_HOUSE.rules, ...one.rules },
-      figures: { ...STARTING_HOUSE.figures, ...one.figures },
-      room: { ...STARTING_HOUSE.room, humidityPercent: one.humidity ?? 50 },
+      rules: { ...STARTING_HOUSE.rules, ...entry.rules },
+      figures: { ...STARTING_HOUSE.figures, ...entry.figures },
+      room: { ...STARTING_HOUSE.room, humidityPercent: entry.humidity ?? 50 },
       settings: [
-        ...keptBy(one, product.id),
-        ...(one.keepsStages ?? []).map((own) => ({
+        ...keptBy(entry, product.id),
+        ...(entry.keepsStages ?? []).map((own) => ({
           ...own,
-          pressId: PRESSES[one.press ?? 'true'].id,
+          pressId: PRESSES[entry.press ?? 'true'].id,
           productId: product.id,
           on: '2026-03-02',
           good: 0,
@@ -269,18 +274,18 @@ export function inputOf(one: Case): ResolveInput {
         })),
       ],
     },
-    aids: one.aids ?? BUILT_IN_AIDS,
-    ...(one.tested && { tested: testsOf(one, product.id), presses: Object.values(PRESSES) }),
-    ...(one.map && { maps: [MAPS[one.map]] }),
-    ...(one.slips && { slips: [{ ...readPaperPull(SLIPS[one.slips]), pressId: PRESSES[one.press ?? 'true'].id, on: '2026-03-01' }] }),
+    aids: entry.aids ?? BUILT_IN_AIDS,
+    ...(entry.tested && { tested: testsOf(entry, product.id), presses: Object.values(PRESSES) }),
+    ...(entry.map && { maps: [MAPS[entry.map]] }),
+    ...(entry.slips && { slips: [{ ...readPaperPull(SLIPS[entry.slips]), pressId: PRESSES[entry.press ?? 'true'].id, on: '2026-03-01' }] }),
   };
 }
 
 const near = (a: unknown, b: unknown) => (typeof a === 'number' && typeof b === 'number' ? Math.abs(a - b) < 0.6 : a === b);
 
 /** Where the card is not what the case expects; empty when all holds. */
-export function mismatches(one: Case, trade: Trade = TRADE): string[] {
-  const card = resolve(inputOf(one), trade);
+export function mismatches(entry: Case, trade: Trade = TRADE): string[] {
+  const card = resolve(inputOf(entry), trade);
   const text = (says: Parameters<typeof phraseText>[0]) => phraseText(says, STARTING_HOUSE.units).replaceAll('\u00a0', ' ');
   const findings = card.lamp.findings.map((finding) => text(finding.says)).join(' | ');
   const steps = card.steps.map((step) => `${text(step.says)} ! ${step.safety ? text(step.safety) : ''}`).join(' | ');
@@ -295,25 +300,25 @@ export function mismatches(one: Case, trade: Trade = TRADE): string[] {
   const expect = (holds: boolean, words: string) => {
     if (!holds) wrong.push(words);
   };
-  if (one.lamp) expect(card.lamp.state === one.lamp, `lamp ${card.lamp.state}, not ${one.lamp}: ${findings}`);
-  if (one.because) expect(one.because.test(findings), `findings lack ${one.because}: ${findings}`);
-  if (one.notBecause) expect(!one.notBecause.test(findings), `findings say ${one.notBecause}: ${findings}`);
-  for (const [key, value] of Object.entries(one.set ?? {}))
+  if (entry.lamp) expect(card.lamp.state === entry.lamp, `lamp ${card.lamp.state}, not ${entry.lamp}: ${findings}`);
+  if (entry.because) expect(entry.because.test(findings), `findings lack ${entry.because}: ${findings}`);
+  if (entry.notBecause) expect(!entry.notBecause.test(findings), `findings say ${entry.notBecause}: ${findings}`);
+  for (const [key, value] of Object.entries(entry.set ?? {}))
     expect(near(card.set[key as keyof Card['set']], value), `${key} ${String(card.set[key as keyof Card['set']])}, not ${String(value)}`);
-  if (one.band) expect(card.set.pressure.band === one.band, `pressure ${card.set.pressure.band}, not ${one.band}`);
-  if (one.step) expect(one.step.test(steps), `steps lack ${one.step}: ${steps}`);
-  if (one.noStep) expect(!one.noStep.test(steps), `steps say ${one.noStep}`);
-  if (one.reason) expect(one.reason.test(reasons), `reasons lack ${one.reason}: ${reasons}`);
-  if (one.noReason) expect(!one.noReason.test(reasons), `reasons say ${one.noReason}: ${reasons}`);
-  if (one.stack) expect(one.stack.test(stack), `stack lacks ${one.stack}: ${stack}`);
-  if (one.noStage) expect(!kinds.includes(one.noStage), `there is a ${one.noStage} stage`);
-  if (one.stages) {
+  if (entry.band) expect(card.set.pressure.band === entry.band, `pressure ${card.set.pressure.band}, not ${entry.band}`);
+  if (entry.step) expect(entry.step.test(steps), `steps lack ${entry.step}: ${steps}`);
+  if (entry.noStep) expect(!entry.noStep.test(steps), `steps say ${entry.noStep}`);
+  if (entry.reason) expect(entry.reason.test(reasons), `reasons lack ${entry.reason}: ${reasons}`);
+  if (entry.noReason) expect(!entry.noReason.test(reasons), `reasons say ${entry.noReason}: ${reasons}`);
+  if (entry.stack) expect(entry.stack.test(stack), `stack lacks ${entry.stack}: ${stack}`);
+  if (entry.noStage) expect(!kinds.includes(entry.noStage), `there is a ${entry.noStage} stage`);
+  if (entry.stages) {
     let at = -1;
-    const found = one.stages.every((kind) => {
+    const found = entry.stages.every((kind) => {
       at = kinds.indexOf(kind, at + 1);
       return at >= 0;
     });
-    expect(found, `stages ${kinds.join(', ')} lack ${one.stages.join(', ')} in order`);
+    expect(found, `stages ${kinds.join(', ')} lack ${entry.stages.join(', ')} in order`);
   }
   return wrong;
 }

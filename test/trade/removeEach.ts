@@ -5,9 +5,9 @@ import { type Case, mismatches } from './check';
 import { CASES } from './table';
 
 /** Whether a case fails under a trade; one that cannot be worked out at all fails too. */
-function fails(one: Case, trade: Trade): boolean {
+function fails(entry: Case, trade: Trade): boolean {
   try {
-    return mismatches(one, trade).length > 0;
+    return mismatches(entry, trade).length > 0;
   } catch {
     return true;
   }
@@ -38,19 +38,21 @@ function listening(heard: Set<string>): Trade {
   };
   return {
     ...TRADE,
-    decisions: eachPhase((table) => table.map((one) => ({ ...one, decide: (input, known) => hear(one.id, one.decide(input, known)) }))),
-    rules: TRADE.rules.map((one) => ({ ...one, met: (input, draft) => hear(one.id, one.met(input, draft)) })),
-    steps: TRADE.steps.map((one) => ({ ...one, says: (context) => hear(one.id, one.says(context)) })),
+    decisions: eachPhase((table) =>
+      table.map((decision) => ({ ...decision, decide: (input, known) => hear(decision.id, decision.decide(input, known)) })),
+    ),
+    rules: TRADE.rules.map((rule) => ({ ...rule, met: (input, draft) => hear(rule.id, rule.met(input, draft)) })),
+    steps: TRADE.steps.map((step) => ({ ...step, says: (context) => hear(step.id, step.says(context)) })),
   };
 }
 
 export function removeEach(cases: readonly Case[] = CASES): Removal[] {
-  const heardIn = cases.map((one) => {
+  const heardIn = cases.map((example) => {
     const heard = new Set<string>();
-    mismatches(one, listening(heard));
+    mismatches(example, listening(heard));
     return heard;
   });
-  const others = <T extends { id: string }>(table: readonly T[], id: string) => table.filter((one) => one.id !== id);
+  const others = <T extends { id: string }>(table: readonly T[], id: string) => table.filter((candidate) => candidate.id !== id);
   const removals: { part: Removal['part']; id: string; without: Trade }[] = [
     ...Object.values(TRADE.decisions).flatMap((table) =>
       table.map(({ id }: { id: string }) => ({
@@ -63,7 +65,7 @@ export function removeEach(cases: readonly Case[] = CASES): Removal[] {
     ...TRADE.steps.map(({ id }) => ({ part: 'steps' as const, id, without: { ...TRADE, steps: others(TRADE.steps, id) } })),
   ];
   return removals.map(({ part, id, without }) => {
-    const caught = cases.find((one, i) => heardIn[i]?.has(id) && fails(one, without));
+    const caught = cases.find((example, i) => heardIn[i]?.has(id) && fails(example, without));
     return { part, id, caught: caught?.says ?? null };
   });
 }

@@ -16,7 +16,7 @@ const press = (change: object) => ({
   timer: 1 as const,
   ...change,
 });
-const one = (value: number) => ({ form: 'one' as const, value });
+const entry = (value: number) => ({ form: 'one' as const, value });
 const prePress = (change: object) => ({
   ...press(change),
   kind: 'pre-press' as const,
@@ -559,7 +559,7 @@ export const SETTINGS: readonly Case[] = [
     says: 'a sheet of one figure: the card begins there, and the sides are said to be ours',
     on: T,
     with: 'cut-film',
-    product: { stages: [press({ tempC: one(155), timeS: one(12) })] },
+    product: { stages: [press({ tempC: entry(155), timeS: entry(12) })] },
     lamp: 'clear',
     set: { tempC: 155, timeS: 12 },
     reason:
@@ -570,7 +570,7 @@ export const SETTINGS: readonly Case[] = [
     on: T,
     with: 'cut-film',
     press: 'cold',
-    product: { stages: [press({ tempC: one(155), timeS: one(12) })] },
+    product: { stages: [press({ tempC: entry(155), timeS: entry(12) })] },
     lamp: 'clear',
     set: { tempC: 164 },
   },
@@ -578,7 +578,7 @@ export const SETTINGS: readonly Case[] = [
     says: 'a figure with its tolerance is the sheet’s own',
     on: T,
     with: 'cut-film',
-    product: { stages: [press({ tempC: { form: 'tolerance', value: 155, plusMinus: 5 }, timeS: one(12) })] },
+    product: { stages: [press({ tempC: { form: 'tolerance', value: 155, plusMinus: 5 }, timeS: entry(12) })] },
     set: { tempC: 155 },
     reason: /155 °C give or take 5 K at the platen/,
   },
@@ -606,7 +606,7 @@ export const SETTINGS: readonly Case[] = [
     on: T,
     with: 'cut-film',
     figures: { allowances: { 'cut-film': { tempK: 12, timePercent: 25 } } },
-    product: { stages: [press({ tempC: one(155), timeS: one(12) })] },
+    product: { stages: [press({ tempC: entry(155), timeS: entry(12) })] },
     reason: /143 °C to 167 °C is our allowance.*9 s to 15 s/s,
   },
   {
@@ -621,7 +621,7 @@ export const SETTINGS: readonly Case[] = [
     says: 'a thick block whose sheet names its time is given that time',
     on: 'glass-coaster',
     with: 'hard-paper-smooth',
-    product: { stages: [press({ tempC: one(150), timeS: one(110), cover: 'required', peel: 'cold' })] },
+    product: { stages: [press({ tempC: entry(150), timeS: entry(110), cover: 'required', peel: 'cold' })] },
     set: { timeS: 110 },
   },
   // every stage its own
@@ -629,7 +629,7 @@ export const SETTINGS: readonly Case[] = [
     says: 'a sheet’s own pre-press comes before the house’s seconds, under its paper',
     on: T,
     with: 'cut-film',
-    product: { stages: [prePress({ timeS: one(7), cover: 'required', coverKind: 'paper' }), press({})] },
+    product: { stages: [prePress({ timeS: entry(7), cover: 'required', coverKind: 'paper' }), press({})] },
     step: /Pre-press 7 s under baking paper/,
     reason: /Sheet: pre-press 7 s.*under baking paper/,
   },
@@ -637,7 +637,7 @@ export const SETTINGS: readonly Case[] = [
     says: 'a group of fabrics may have a pre-press of its own',
     on: T,
     with: 'cut-film',
-    product: { overrides: [{ fabricGroup: 'cotton and blends', stage: 'pre-press', timeS: one(9) }] },
+    product: { overrides: [{ fabricGroup: 'cotton and blends', stage: 'pre-press', timeS: entry(9) }] },
     step: /Pre-press 9 s with nothing on it/,
   },
   { says: 'a pre-press chosen for this print', on: T, with: 'cut-film', choices: { stageS: { 'pre-press': 3 } }, step: /Pre-press 3 s/ },
@@ -653,7 +653,7 @@ export const SETTINGS: readonly Case[] = [
     says: 'a finish under the used carrier stays on until it is cold, and is pulled then',
     on: T,
     with: 'film-printed',
-    product: { stages: [press({}), finish({ timeS: one(10), coverKind: 'used carrier', peel: 'cold' })] },
+    product: { stages: [press({}), finish({ timeS: entry(10), coverKind: 'used carrier', peel: 'cold' })] },
     stages: ['press', 'peel', 'finish', 'wait', 'peel', 'inspect'],
     step: /Press again 10 s under used carrier.*The used carrier stays on: wait until no warmth is left, then pull/,
     reason: /second press of 10 s under used carrier; it is pulled cold/,
