@@ -3,7 +3,7 @@ import { createRequire } from 'node:module';
 import { chromium, type Page } from '@playwright/test';
 import { Shop } from '../e2e/shop';
 import type { Scene } from '../src/core/heat';
-import type { HeatAsk, SweepAsk } from '../src/core/heatBench';
+import type { HeatQuery, SweepQuery } from '../src/core/heatBench';
 import { layer, passage, pieceOf, pressed, readAt } from '../test/columns';
 
 type Shipped = typeof import('../src/core/heat') & typeof import('../src/core/heatBench');
@@ -47,14 +47,14 @@ const eight = (water: number): Scene => {
 };
 const DAMP = 0.012;
 
-const ask = (damp: boolean): HeatAsk => ({
+const query = (damp: boolean): HeatQuery => ({
   piece: pieceOf('cotton jersey', { cover: true, damp }),
   passage: passage({ prePressS: 3 }),
   adhesive: { softenC: 105, reference: { piece: pieceOf('cotton jersey'), surfaceC: 150, timeS: 10 }, shift: 1 },
   limits: { markC: null, damageC: null, dyeC: null },
 });
-const swept = (damp: boolean, steps: number, x: SweepAsk['x']['of'] = 'temperature'): SweepAsk => ({
-  ...ask(damp),
+const swept = (damp: boolean, steps: number, x: SweepQuery['x']['of'] = 'temperature'): SweepQuery => ({
+  ...query(damp),
   x: x === 'time' ? { of: 'time', from: 4, to: 20, steps } : { of: 'temperature', from: 135, to: 170, steps },
   y: { of: 'base', from: 15, to: 80, steps },
 });
@@ -68,7 +68,7 @@ function timed(scene: Scene, runs: number): number {
   }
   return median(times.slice(Math.floor(runs / 4)));
 }
-function timedSweep(entry: SweepAsk): number {
+function timedSweep(entry: SweepQuery): number {
   const start = performance.now();
   for (const _ of sweepRows(entry)) void _;
   return performance.now() - start;
@@ -119,7 +119,7 @@ async function inBrowser(page: Page) {
         }
         return middle(times.slice(Math.floor(runs / 4)));
       };
-      const sweep = (entry: SweepAsk) => {
+      const sweep = (entry: SweepQuery) => {
         const start = performance.now();
         for (const _ of heat.sweepRows(entry)) void _;
         return performance.now() - start;

@@ -3,13 +3,13 @@ import { z } from 'zod';
 import { MISTAKES } from '../core/advice';
 import { LearnedShiftSchema } from '../core/draft';
 import { EffectSchema, PeelClockSchema, StackLayerSchema } from '../core/heat';
-import { AllowedSchema, HeatAskSchema, SEEN_PLACES } from '../core/heatBench';
+import { AllowedSchema, HeatQuerySchema, SIMULATED_PLACES } from '../core/heatBench';
 import { Initials } from '../core/materials';
 import { PEELS } from '../core/sheet';
 import { BoundSchema } from '../core/window';
 
 const Curve = z.object({ timeS: z.array(z.number()), tempC: z.array(z.number()) });
-export const SeenSchema = z.object({
+export const SimulatedSchema = z.object({
   read: z.object({
     bond: z.number(),
     mark: z.number().nullable(),
@@ -23,7 +23,7 @@ export const SeenSchema = z.object({
     peel: PeelClockSchema.nullable(),
   }),
   stages: z.array(z.object({ name: z.string(), fromS: z.number(), toS: z.number(), shut: z.boolean() })),
-  curves: z.record(z.enum(SEEN_PLACES), Curve),
+  curves: z.record(z.enum(SIMULATED_PLACES), Curve),
   waterGm2: z.object({ loaded: z.number(), left: z.number() }),
   heatInKJm2: z.number(),
 });
@@ -46,7 +46,7 @@ export const SweepReplySchema = z.object({
 export const BenchStackSchema = z.object({
   blankName: z.string(),
   productName: z.string(),
-  ask: HeatAskSchema,
+  ask: HeatQuerySchema,
   allowed: AllowedSchema,
   nominal: z.object({ surfaceC: z.number(), timeS: z.number() }),
   bounds: z.array(BoundSchema),

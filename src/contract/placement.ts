@@ -7,7 +7,7 @@ import { ANCHORS, BoxSchema, HousePlacesSchema } from '../core/placement';
 const Length = z.number().positive('It has a length.').max(2000, 'Nothing on a press is over 2 m.');
 const Shift = z.object({ xMm: z.number().min(-1000).max(1000), yMm: z.number().min(-1000).max(1000) });
 
-export const PlacementAskSchema = z.object({
+export const PlacementQuerySchema = z.object({
   blank: BlankShapeSchema,
   size: z.string().trim().min(1).max(20),
   position: z.enum(POSITIONS),
@@ -35,7 +35,7 @@ export const PlacementReplySchema = z.object({
 });
 
 const Sides = z.object({ widthMm: Length, heightMm: Length });
-export const FeasibilityAskSchema = PlacementAskSchema.extend({
+export const FeasibilityQuerySchema = PlacementQuerySchema.extend({
   platen: Sides,
   /** The base, where it is smaller than the platen. */
   base: Sides.optional(),
@@ -58,7 +58,7 @@ export const FeasibilityReplySchema = z.object({
 });
 
 const Share = z.number().min(0.01, 'A share runs from 0.01 to 1.').max(1, 'A share runs from 0.01 to 1.');
-export const SizeSplitAskSchema = z.object({
+export const SizeSplitQuerySchema = z.object({
   sizes: z
     .array(z.object({ size: z.string().trim().min(1).max(20), chestMm: Length, pieces: z.number().int().min(0).max(100_000) }))
     .min(1, 'Name at least one size.')
@@ -78,7 +78,7 @@ export const SizeSplitReplySchema = z.object({
 /** Pieces that would lie in a room by their area alone. */
 const MOST_LAID = 1000;
 
-export const ClosingAskSchema = z
+export const ClosingQuerySchema = z
   .object({
     room: Sides,
     piece: z.object({

@@ -3,7 +3,7 @@
 import { z } from 'zod';
 import { SuitedSchema, WorthSchema } from '../core/advice';
 import { BondBandSchema, PeelClockSchema } from '../core/heat';
-import { AllowedSchema, HeatAskSchema, PeelAskSchema, SweepAskSchema } from '../core/heatBench';
+import { AllowedSchema, HeatQuerySchema, PeelQuerySchema, SweepQuerySchema } from '../core/heatBench';
 import { HouseSchema } from '../core/house';
 import { OffPlaceSchema } from '../core/log';
 import { AidSchema, BlankSchema, FabricSchema, Id, Initials } from '../core/materials';
@@ -17,18 +17,18 @@ import {
   LearnedSchema,
   PracticeRoundSchema,
   PracticeScoreSchema,
-  SeenSchema,
+  SimulatedSchema,
   SweepReplySchema,
 } from './heat';
 import { PHOTO_MOST, type RouteName } from './paths';
 import {
-  ClosingAskSchema,
+  ClosingQuerySchema,
   ClosingReplySchema,
-  FeasibilityAskSchema,
+  FeasibilityQuerySchema,
   FeasibilityReplySchema,
-  PlacementAskSchema,
+  PlacementQuerySchema,
   PlacementReplySchema,
-  SizeSplitAskSchema,
+  SizeSplitQuerySchema,
   SizeSplitReplySchema,
 } from './placement';
 import {
@@ -241,37 +241,37 @@ export const ROUTES = {
     reply: ComputeWarmUpReplySchema,
   }),
   computeHeat: route('Press a stack in thought: indices, stages and curves, with the band of the bond; stores nothing', {
-    body: HeatAskSchema.safeExtend({
+    body: HeatQuerySchema.safeExtend({
       doubt: z.object({ platenK: z.number().min(0).max(40), shiftSd: z.number().min(0).max(1) }).optional(),
     }),
-    reply: z.object({ seen: SeenSchema, band: BondBandSchema }),
+    reply: z.object({ seen: SimulatedSchema, band: BondBandSchema }),
   }),
   computeHeatCorrect: route(
     'The time, and where it must be the temperature, that restores a bond; and what would help most; stores nothing',
     {
-      body: HeatAskSchema.safeExtend({ allowed: AllowedSchema }),
+      body: HeatQuerySchema.safeExtend({ allowed: AllowedSchema }),
       reply: CorrectReplySchema,
     },
   ),
-  computeHeatSweep: route('The bond over any two inputs; stores nothing', { body: SweepAskSchema, reply: SweepReplySchema }),
+  computeHeatSweep: route('The bond over any two inputs; stores nothing', { body: SweepQuerySchema, reply: SweepReplySchema }),
   computePeel: route('Seconds until a piece is warm and cold, in air, on a table, on the base, under a weight; stores nothing', {
-    body: PeelAskSchema,
+    body: PeelQuerySchema,
     reply: PeelClockSchema,
   }),
   computePlacement: route('Where art goes on a blank of one size, the measures to lay it by, and what speaks against it; stores nothing', {
-    body: PlacementAskSchema,
+    body: PlacementQuerySchema,
     reply: PlacementReplySchema,
   }),
   computeFeasibility: route('Whether a placed print can be pressed on a platen, and the best lay; stores nothing', {
-    body: FeasibilityAskSchema,
+    body: FeasibilityQuerySchema,
     reply: FeasibilityReplySchema,
   }),
   computeSizeSplit: route('The fewest print widths for a run of sizes; stores nothing', {
-    body: SizeSplitAskSchema,
+    body: SizeSplitQuerySchema,
     reply: SizeSplitReplySchema,
   }),
   computeClosing: route('How many small pieces go into one closing, and where each lies; stores nothing', {
-    body: ClosingAskSchema,
+    body: ClosingQuerySchema,
     reply: ClosingReplySchema,
   }),
   orderHeat: route('The stack of one print of an order for the Heat bench, as its card has it', {

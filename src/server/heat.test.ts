@@ -2,7 +2,7 @@
 import { describe, expect, it } from 'vitest';
 import { ownShop, put, send } from '../../test/api';
 import { passage, pieceOf } from '../../test/columns';
-import { correctAsk, type HeatAsk, see } from '../core/heatBench';
+import { correctQuery, type HeatQuery, simulate } from '../core/heatBench';
 import * as heatRoute from '../pages/api/v1/compute/heat';
 import * as correctRoute from '../pages/api/v1/compute/heat/correct';
 import * as sweepRoute from '../pages/api/v1/compute/heat/sweep';
@@ -24,7 +24,7 @@ ownShop();
 const post = (route: { POST: Parameters<typeof send>[0] }, address: string, body: unknown) =>
   send(route.POST, address, {}, { method: 'POST', body: JSON.stringify(body) });
 
-const asked: HeatAsk = {
+const asked: HeatQuery = {
   piece: pieceOf('cotton jersey', { cover: true, damp: true }),
   passage: { ...passage({ prePressS: 4 }), cooling: { where: 'air', forS: 120 } },
   adhesive: { softenC: 105, reference: { piece: pieceOf('cotton jersey'), surfaceC: 150, timeS: 10 }, shift: 1 },
@@ -36,10 +36,10 @@ describe('the heat endpoints', () => {
   it('press, correct and tell the peel as the model does', async () => {
     const pressed = await post(heatRoute, '/compute/heat', asked);
     expect(pressed.status).toBe(200);
-    expect(pressed.body.seen.read.bond).toBeCloseTo(see(asked).read.bond, 6);
+    expect(pressed.body.seen.read.bond).toBeCloseTo(simulate(asked).read.bond, 6);
     expect(pressed.body.band.low).toBeLessThan(pressed.body.band.high);
     const corrected = await post(correctRoute, '/compute/heat/correct', { ...asked, allowed });
-    expect(corrected.body).toEqual(JSON.parse(JSON.stringify(correctAsk(asked, allowed))));
+    expect(corrected.body).toEqual(JSON.parse(JSON.stringify(correctQuery(asked, allowed))));
     const peel = await post(peelRoute, '/compute/peel', { piece: asked.piece, passage: asked.passage, where: 'air' });
     expect(peel.body.warmS).toBeLessThan(30);
   });

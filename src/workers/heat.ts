@@ -1,6 +1,6 @@
 /** The heat model as views ask it: one worker for what is drawn at once, one for sweeps, which may be stopped. */
 import { proxy } from 'comlink';
-import type { SweepAsk } from '../core/heatBench';
+import type { SweepQuery } from '../core/heatBench';
 import { desk } from './desk';
 import type { HeatApi } from './heat.worker';
 
@@ -18,10 +18,10 @@ export interface SweepStep {
 }
 
 /** Sweeps, telling every row. @throws {Stopped} it was stopped */
-export const sweep = (ask: SweepAsk, onStep: (step: SweepStep) => void): Promise<void> =>
+export const sweep = (query: SweepQuery, onStep: (step: SweepStep) => void): Promise<void> =>
   sweepDesk.ask((api, alive) =>
     api.sweep(
-      ask,
+      query,
       proxy((step: SweepStep) => {
         alive();
         onStep(step);

@@ -3,15 +3,15 @@ import { expose } from 'comlink';
 import { type Deal, type Outcome, type Played, play, SITUATIONS } from '../core/advice';
 import { type Allowed, baseWarming, type Doubt, type Series, series } from '../core/heat';
 import {
-  adhesiveOfAsk,
-  bandOfAsk,
-  correctAsk,
-  faultOfAsk,
-  type HeatAsk,
-  peelOfAsk,
-  type Seen,
-  type SweepAsk,
-  see,
+  adhesiveOfQuery,
+  bandOfQuery,
+  correctQuery,
+  faultOfQuery,
+  type HeatQuery,
+  peelOfQuery,
+  type Simulated,
+  type SweepQuery,
+  simulate,
   sweepRows,
 } from '../core/heatBench';
 
@@ -19,26 +19,26 @@ const QUICK = { resolution: 0.4, toleranceK: 0.1 } as const;
 
 const api = {
   /** What is wrong with a question; null: nothing. */
-  fault: faultOfAsk,
-  see: (ask: HeatAsk, doubt: Doubt): { seen: Seen; band: ReturnType<typeof bandOfAsk> } => ({
-    seen: see(ask),
-    band: bandOfAsk(ask, doubt),
+  fault: faultOfQuery,
+  see: (query: HeatQuery, doubt: Doubt): { seen: Simulated; band: ReturnType<typeof bandOfQuery> } => ({
+    seen: simulate(query),
+    band: bandOfQuery(query, doubt),
   }),
-  correct: (ask: HeatAsk, allowed: Allowed) => correctAsk(ask, allowed),
-  peel: (ask: HeatAsk) =>
-    (['air', 'table', 'base'] as const).map((where) => ({ where, ...peelOfAsk({ piece: ask.piece, passage: ask.passage, where }) })),
+  correct: (query: HeatQuery, allowed: Allowed) => correctQuery(query, allowed),
+  peel: (query: HeatQuery) =>
+    (['air', 'table', 'base'] as const).map((where) => ({ where, ...peelOfQuery({ piece: query.piece, passage: query.passage, where }) })),
   /** The first pieces of a day, as the piece says its base and room are, and how long to warm the base for the first to be like the last. */
-  firstPieces: (ask: HeatAsk, pieces: number, restS: number): { series: Series; warmS: number | null } => {
-    const adhesive = adhesiveOfAsk(ask);
-    const run = series(ask.piece, ask.passage, adhesive, pieces, restS, QUICK);
-    return { series: run, warmS: baseWarming(ask.piece, ask.passage, adhesive, run.pieces.at(-1)?.bond ?? 1, QUICK) };
+  firstPieces: (query: HeatQuery, pieces: number, restS: number): { series: Series; warmS: number | null } => {
+    const adhesive = adhesiveOfQuery(query);
+    const run = series(query.piece, query.passage, adhesive, pieces, restS, QUICK);
+    return { series: run, warmS: baseWarming(query.piece, query.passage, adhesive, run.pieces.at(-1)?.bond ?? 1, QUICK) };
   },
   /** Tells every row as it is ready; waits for each to be taken, so that a stop is heard. */
   async sweep(
-    ask: SweepAsk,
+    query: SweepQuery,
     onRows: (step: { done: number; of: number; rows: { y: number; bonds: number[] }[] }) => void | Promise<void>,
   ): Promise<void> {
-    for (const step of sweepRows(ask)) await onRows(step);
+    for (const step of sweepRows(query)) await onRows(step);
   },
   /** A practice round: the situation goes by its name, since what it changes cannot be sent. */
   play: ({ situationId, stack }: { situationId: string; stack: Deal['stack'] }, played: Played): Outcome => {

@@ -2,7 +2,7 @@
 
 import { dyeLimit, learnedOf, limitsFor, pieceOf, prepared, pressOf, type ResolveInput, referenceOf, softensAt } from '../draft';
 import { COVER_SHEETS, type StackLayer } from '../heat';
-import type { HeatAsk } from '../heatBench';
+import type { HeatQuery } from '../heatBench';
 import { judge } from '../judgement';
 import { bandOf, type Offset } from '../press';
 import type { Peel, SheetStage } from '../sheet';
@@ -11,7 +11,7 @@ import type { Bound, Window } from '../window';
 export interface BenchStack {
   blankName: string;
   productName: string;
-  ask: HeatAsk;
+  ask: HeatQuery;
   /** The sheet's window, at the platen's surface. */
   allowed: { timeS: { min: number; max: number }; surfaceC: { min: number; max: number } };
   /** The sheet's own setting. */

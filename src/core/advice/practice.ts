@@ -1,6 +1,6 @@
 /** Practice: a situation dealt from the shop's own shelf, a setting played into it, and what came of it. */
 import { COLD_OVER_ROOM_K, correct, SOUND, tempAt, UNDERLAYS, WARM_C } from '../heat';
-import { adhesiveOfAsk, type HeatAsk, type Seen, see } from '../heatBench';
+import { adhesiveOfQuery, type HeatQuery, type Simulated, simulate } from '../heatBench';
 import { bandOf } from '../press';
 import type { Peel } from '../sheet';
 import { type Phrase, phrase, seconds, temp } from '../units';
@@ -16,56 +16,62 @@ export interface Situation {
   says: string;
   /** Mistakes it tempts to. */
   tempts: readonly Mistake[];
-  change: (ask: HeatAsk) => HeatAsk;
+  change: (query: HeatQuery) => HeatQuery;
   /** The press delivers this much more than its readout, K. */
   runsHotK?: number;
 }
 
-const withPiece = (ask: HeatAsk, change: Partial<HeatAsk['piece']>): HeatAsk => ({ ...ask, piece: { ...ask.piece, ...change } });
-const cloth = (ask: HeatAsk, change: (layer: HeatAsk['piece']['stack'][number]) => Partial<HeatAsk['piece']['stack'][number]>): HeatAsk =>
-  withPiece(ask, { stack: ask.piece.stack.map((layer) => (layer.role === 'fabric' ? { ...layer, ...change(layer) } : layer)) });
+const withPiece = (query: HeatQuery, change: Partial<HeatQuery['piece']>): HeatQuery => ({
+  ...query,
+  piece: { ...query.piece, ...change },
+});
+const cloth = (
+  query: HeatQuery,
+  change: (layer: HeatQuery['piece']['stack'][number]) => Partial<HeatQuery['piece']['stack'][number]>,
+): HeatQuery =>
+  withPiece(query, { stack: query.piece.stack.map((layer) => (layer.role === 'fabric' ? { ...layer, ...change(layer) } : layer)) });
 
 export const SITUATIONS: readonly Situation[] = [
   {
     id: 'an ordinary one',
     says: 'An ordinary piece on a base in use.',
     tempts: ['peeled too hot', 'peeled too cold'],
-    change: (ask) => ask,
+    change: (query) => query,
   },
   {
     id: 'a cold morning',
     says: 'The first piece of a cold morning: room and base at 12 °C.',
     tempts: ['too little'],
-    change: (ask) => withPiece(ask, { roomC: 12, baseC: 12 }),
+    change: (query) => withPiece(query, { roomC: 12, baseC: 12 }),
   },
   {
     id: 'damp cloth',
     says: 'It has hung in a damp store: the cloth holds two and a half times its usual water.',
     tempts: ['too little'],
-    change: (ask) => cloth(ask, ({ waterKgM2 = 0.004 }) => ({ waterKgM2: waterKgM2 * 2.5 })),
+    change: (query) => cloth(query, ({ waterKgM2 = 0.004 }) => ({ waterKgM2: waterKgM2 * 2.5 })),
   },
   {
     id: 'over a pillow',
     says: 'A seam lies under the print: a pillow is laid in, and the pressure over it is lower.',
     tempts: ['too little', 'too much'],
-    change: (ask) => {
-      const at = ask.piece.stack.findIndex(({ role }) => role === 'underlay' || role === 'pad');
-      const stack = [...ask.piece.stack];
+    change: (query) => {
+      const at = query.piece.stack.findIndex(({ role }) => role === 'underlay' || role === 'pad');
+      const stack = [...query.piece.stack];
       stack.splice(at < 0 ? stack.length : at, 0, { role: 'underlay', ...UNDERLAYS.pillow });
-      return withPiece(ask, { stack, contactKPa: ask.piece.contactKPa * 0.8 });
+      return withPiece(query, { stack, contactKPa: query.piece.contactKPa * 0.8 });
     },
   },
   {
     id: 'thick cloth',
     says: 'The cloth is half as thick again as usual.',
     tempts: ['too much'],
-    change: (ask) => cloth(ask, ({ thicknessMm, waterKgM2 = 0 }) => ({ thicknessMm: thicknessMm * 1.5, waterKgM2: waterKgM2 * 1.5 })),
+    change: (query) => cloth(query, ({ thicknessMm, waterKgM2 = 0 }) => ({ thicknessMm: thicknessMm * 1.5, waterKgM2: waterKgM2 * 1.5 })),
   },
   {
     id: 'a hot press',
     says: 'Someone measured the press this morning: the platen is 9 K (16 °F) hotter than it shows.',
     tempts: ['marked', 'too much'],
-    change: (ask) => ask,
+    change: (query) => query,
     runsHotK: 9,
   },
 ];
@@ -73,7 +79,7 @@ export const SITUATIONS: readonly Situation[] = [
 export interface Deal {
   situation: Situation;
   stack: BenchStack;
-  ask: HeatAsk;
+  ask: HeatQuery;
 }
 
 /**
@@ -107,7 +113,7 @@ export interface Played {
 }
 
 export interface Outcome {
-  seen: Seen;
+  seen: Simulated;
   /** At the bond line as it was peeled, °C. */
   peeledC: number;
   mistakes: Mistake[];
@@ -141,8 +147,8 @@ export function play({ situation, stack, ask }: Deal, played: Played): Outcome {
     finish: null,
     cooling: { where: 'air' as const, forS: Math.max(30, played.peelS + 1) },
   };
-  const entry: HeatAsk = { ...ask, passage };
-  const seen = see(entry);
+  const entry: HeatQuery = { ...ask, passage };
+  const seen = simulate(entry);
   const opened = seen.stages.find(({ name }) => name === 'press')?.toS ?? 0;
   const { timeS, tempC } = seen.curves.glue;
   const peeledC = tempAt({ timeS: Float64Array.from(timeS), tempC: Float64Array.from(tempC) }, opened + played.peelS);
@@ -154,7 +160,7 @@ export function play({ situation, stack, ask }: Deal, played: Played): Outcome {
     ...(mark !== null && mark > 1 ? ['marked' as const] : []),
     ...(peeled ? [peeled] : []),
   ];
-  const adhesive = adhesiveOfAsk(ask);
+  const adhesive = adhesiveOfQuery(ask);
   const { rounded } = correct(
     {
       piece: ask.piece,

@@ -8,7 +8,7 @@ import type { Base, Print } from '../order';
 import {
   bestFit,
   type Fit,
-  type FitAsk,
+  type FitQuery,
   fitAt,
   type InTheWay,
   type Lay,
@@ -88,7 +88,7 @@ function placed({ print, item, blank, house }: LaidInput): Pick<Laid, 'placement
 }
 
 /** What a fit is asked with, on one platen. */
-function askOf({ print, press, maps, house, fabric, blank }: LaidInput, placement: Placement, platen: Sides, threaded: boolean): FitAsk {
+function askOf({ print, press, maps, house, fabric, blank }: LaidInput, placement: Placement, platen: Sides, threaded: boolean): FitQuery {
   const map = maps?.find((map) => map.pressId === press.id && map.platen === (print.choices.platenId ?? 'upper'));
   // a cap press is shaped to its piece but for the brim, and an iron is held only where the art is
   const met = isHandHeld(press)
@@ -113,7 +113,7 @@ function askOf({ print, press, maps, house, fabric, blank }: LaidInput, placemen
 }
 
 /** The best fit off cold spots if it can be had, else over them; the lay the operator chose as it is. */
-function fitOf(ask: FitAsk, lay: Lay | undefined): Fit {
+function fitOf(ask: FitQuery, lay: Lay | undefined): Fit {
   if (lay) return fitAt({ ...ask, keepOff: [] }, lay);
   const off = bestFit(ask);
   return off.feasible || ask.keepOff.length === 0 ? off : bestFit({ ...ask, keepOff: [] });
@@ -146,7 +146,7 @@ function workedOut(input: LaidInput): Laid {
   const tooWideToThread = !threaded.feasible && flat.feasible;
   const isFlat = threadedAsk.threadedBetween === null || tooWideToThread;
   const plain = isFlat ? flat : threaded;
-  const under = (what: FitAsk['under']): Fit => {
+  const under = (what: FitQuery['under']): Fit => {
     const inside = fitOf({ ...threadedAsk, under: what }, print.lay);
     return inside.feasible || threadedAsk.threadedBetween === null ? inside : fitOf({ ...flatAsk, under: what }, print.lay);
   };

@@ -2,13 +2,13 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { adhesive, CLOTHS, NO_LIMITS, passage, pieceOf, under } from '../../../test/columns';
 import { isWhole, runs } from '../../../test/runs';
-import { type Ask, bondBand, COVER_SHEETS, correct, deviations, type Piece, press, SOUND, sensitivities } from './index';
+import { bondBand, COVER_SHEETS, type CorrectionQuery, correct, deviations, type Piece, press, SOUND, sensitivities } from './index';
 
 const glue = adhesive();
 const FINE = { resolution: 1.5, toleranceK: 0.004 };
 const cloths = ['cotton jersey', 'polyester jersey', 'fleece', 'canvas'] as const;
 
-const asks: fc.Arbitrary<Ask> = fc
+const queries: fc.Arbitrary<CorrectionQuery> = fc
   .record({
     cloth: fc.constantFrom(...cloths),
     cover: fc.boolean(),
@@ -36,16 +36,16 @@ const asks: fc.Arbitrary<Ask> = fc
   });
 
 /** What the setting really does, on a grid twice as fine. */
-const check = ({ piece, limits }: Ask, entry: { timeS: number; surfaceC: number }, given: Ask) =>
+const check = ({ piece, limits }: CorrectionQuery, entry: { timeS: number; surfaceC: number }, given: CorrectionQuery) =>
   press(piece, { ...given.passage, timeS: entry.timeS, surfaceC: entry.surfaceC }, glue, limits, FINE).read;
 
 describe('a correction', () => {
   it('of random pieces: bond 1 within 1 % where it can be, sound when rounded, no limit passed, and it says where it cannot', () => {
     const met = { feasible: 0, not: 0, moved: 0 };
     fc.assert(
-      fc.property(asks, (ask) => {
-        const found = correct(ask, { resolution: 0.6, toleranceK: 0.03 });
-        const { timeS, surfaceC } = ask.allowed;
+      fc.property(queries, (query) => {
+        const found = correct(query, { resolution: 0.6, toleranceK: 0.03 });
+        const { timeS, surfaceC } = query.allowed;
         for (const setting of [found, found.rounded]) {
           expect(setting.timeS).toBeGreaterThanOrEqual(timeS.min - 1e-6);
           expect(setting.timeS).toBeLessThanOrEqual(timeS.max + 1e-6);
@@ -54,13 +54,13 @@ describe('a correction', () => {
         expect(found.surfaceC).toBeLessThanOrEqual(surfaceC.max + 1e-6);
         if (found.feasible) {
           met.feasible++;
-          if (Math.abs(found.surfaceC - ask.passage.surfaceC) > 0.1) met.moved++;
-          const exact = check(ask, found, ask);
+          if (Math.abs(found.surfaceC - query.passage.surfaceC) > 0.1) met.moved++;
+          const exact = check(query, found, query);
           expect(Math.abs(exact.bond - 1)).toBeLessThanOrEqual(0.01);
           expect(exact.mark).toBeLessThanOrEqual(1.005);
           expect(exact.damage).toBeLessThanOrEqual(1.005);
           expect(found.stoppedBy).toBeNull();
-          const rounded = check(ask, found.rounded, ask);
+          const rounded = check(query, found.rounded, query);
           expect(rounded.bond).toBeGreaterThanOrEqual(SOUND.low);
           expect(rounded.bond).toBeLessThanOrEqual(SOUND.high);
           expect(Math.abs(rounded.bond - found.rounded.bond)).toBeLessThanOrEqual(0.01);
@@ -80,7 +80,7 @@ describe('a correction', () => {
     expect(met.not).toBeGreaterThan(10);
   });
 
-  const plain: Ask = {
+  const plain: CorrectionQuery = {
     piece: pieceOf('cotton jersey'),
     passage: passage(),
     adhesive: glue,
@@ -110,7 +110,7 @@ describe('a correction', () => {
   });
   it('a finish press has its share of the limit before the press gets its own', () => {
     const limits = { markC: 146, damageC: null, dyeC: null };
-    const cold: Ask = { ...plain, piece: pieceOf('cotton jersey', { cover: true, baseC: 15 }), limits };
+    const cold: CorrectionQuery = { ...plain, piece: pieceOf('cotton jersey', { cover: true, baseC: 15 }), limits };
     const finished = {
       ...cold,
       passage: passage({ finish: { surfaceC: 150, timeS: 6, cover: { role: 'cover', ...COVER_SHEETS.paper } } }),

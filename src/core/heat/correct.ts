@@ -11,7 +11,7 @@ export interface Allowed {
   surfaceC: { min: number; max: number };
 }
 
-export interface Ask {
+export interface CorrectionQuery {
   piece: Piece;
   /** As it would be pressed without a correction. */
   passage: Passage;
@@ -62,7 +62,7 @@ const asGrown = ({ timeS, bond }: Growth) => ({ timeS, value: bond });
 const bondAt = (growth: Growth, timeS: number) => grownAt(asGrown(growth), timeS);
 
 /** Harm of the finish press, which has its share of every limit before the press stage gets its own: taken after the hottest and longest press of the sheet. */
-function finishHarm({ piece, passage, limits, allowed }: Ask, limit: 'markC' | 'damageC', options: SolveOptions): number {
+function finishHarm({ piece, passage, limits, allowed }: CorrectionQuery, limit: 'markC' | 'damageC', options: SolveOptions): number {
   const limitC = limits[limit];
   if (!passage.finish || limitC === null) return 0;
   const solved = solve(
@@ -74,9 +74,9 @@ function finishHarm({ piece, passage, limits, allowed }: Ask, limit: 'markC' | '
   return stage && face ? harmOf(within(face, stage.fromS, stage.toS), limitC) : 0;
 }
 
-function trier(ask: Ask, options: SolveOptions): (surfaceC: number) => Tried {
-  const { piece, passage, adhesive, limits, allowed } = ask;
-  const reserve = { mark: finishHarm(ask, 'markC', options), damage: finishHarm(ask, 'damageC', options) };
+function trier(query: CorrectionQuery, options: SolveOptions): (surfaceC: number) => Tried {
+  const { piece, passage, adhesive, limits, allowed } = query;
+  const reserve = { mark: finishHarm(query, 'markC', options), damage: finishHarm(query, 'damageC', options) };
   return (surfaceC) => {
     const growth = growthOf(piece, { ...passage, surfaceC, timeS: allowed.timeS.max }, adhesive, limits, options);
     const ends = (['mark', 'damage'] as const).map((kind) => {
@@ -148,14 +148,14 @@ function wholeSeconds(timeS: number, { min }: Allowed['timeS'], untilS: number):
  * The time is moved first, at the asked temperature; only when no time within the sheet and the limits will do is the
  * temperature moved, as little as it takes. One solve gives the bond at every time, so the time is read, not searched.
  *
- * @param ask its passage's surface is where the search starts; one outside the sheet is taken as its nearest end
+ * @param query its passage's surface is where the search starts; one outside the sheet is taken as its nearest end
  * @returns the asked setting's own bond beside the corrected one; not feasible: the setting whose bond comes nearest to 1
  */
-export function correct(ask: Ask, options: SolveOptions = {}): Correction {
-  const { passage, allowed, settable = (c: number) => c } = ask;
-  const tried = trier(ask, options);
+export function correct(query: CorrectionQuery, options: SolveOptions = {}): Correction {
+  const { passage, allowed, settable = (c: number) => c } = query;
+  const tried = trier(query, options);
   const startC = Math.min(allowed.surfaceC.max, Math.max(allowed.surfaceC.min, passage.surfaceC));
-  const askedBond = bondUnder(ask.piece, passage, ask.adhesive, options).bond;
+  const askedBond = bondUnder(query.piece, passage, query.adhesive, options).bond;
   const missed: Tried[] = [];
   let found: Tried | null = null;
   for (const surfaceC of ladder(startC, allowed.surfaceC)) {
@@ -175,7 +175,7 @@ export function correct(ask: Ask, options: SolveOptions = {}): Correction {
     timeS,
     surfaceC: entry.surfaceC,
     bond: bondAt(entry.growth, timeS),
-    ...rounding(tried, entry, timeS, ask, settable),
+    ...rounding(tried, entry, timeS, query, settable),
     feasible: stoppedBy === null,
     stoppedBy,
   });
@@ -203,7 +203,7 @@ function rounding(
   tried: (surfaceC: number) => Tried,
   exact: Tried,
   timeS: number,
-  { allowed }: Ask,
+  { allowed }: CorrectionQuery,
   settable: (surfaceC: number) => number,
 ): Pick<Correction, 'rounded'> {
   const at = (surfaceC: number) => (Math.abs(surfaceC - exact.surfaceC) < 1e-6 ? exact : tried(surfaceC));
@@ -220,6 +220,6 @@ function rounding(
   const whole = wholeSeconds(wish, allowed.timeS, there.untilS);
   const sound = (s: number) => bondAt(there.growth, s) >= SOUND.low && bondAt(there.growth, s) <= SOUND.high;
   // a second is much of a short press: where the whole one falls out of what is sound, half seconds are offered
-  const kept = sound(whole) || !sound(wish) ? whole : Math.min(there.untilS, Math.max(allowed.timeS.min, Math.round(wish * 2) / 2));
-  return { rounded: { timeS: kept, surfaceC, bond: bondAt(there.growth, kept) } };
+  const roundedS = sound(whole) || !sound(wish) ? whole : Math.min(there.untilS, Math.max(allowed.timeS.min, Math.round(wish * 2) / 2));
+  return { rounded: { timeS: roundedS, surfaceC, bond: bondAt(there.growth, roundedS) } };
 }

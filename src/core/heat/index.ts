@@ -12,7 +12,7 @@ export {
   type Reference,
   referenceFlow,
 } from './assess';
-export { type Allowed, type Ask, type Correction, correct } from './correct';
+export { type Allowed, type Correction, type CorrectionQuery, correct } from './correct';
 export { deviations, type Meant, sensitivities } from './effects';
 export { type Follow, followed, followOf, type Place, platenFor, unheated } from './follow';
 export {

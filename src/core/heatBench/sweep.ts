@@ -1,7 +1,7 @@
 /** Sweep: how the bond changes with any two inputs, row by row so that it can be watched and stopped. */
 import { z } from 'zod';
 import { type Adhesive, bondUnder, grownAt, growthOf, type Passage, type Piece } from '../heat';
-import { adhesiveOfAsk, HeatAskSchema } from './ask';
+import { adhesiveOfQuery, HeatQuerySchema } from './query';
 
 /** What may be swept, with the ends it may reach. */
 export const SWEPT = {
@@ -32,11 +32,11 @@ const AxisSchema = z
   });
 export type Axis = z.infer<typeof AxisSchema>;
 
-export const SweepAskSchema = HeatAskSchema.safeExtend({ x: AxisSchema, y: AxisSchema }).refine(({ x, y }) => x.of !== y.of, {
+export const SweepQuerySchema = HeatQuerySchema.safeExtend({ x: AxisSchema, y: AxisSchema }).refine(({ x, y }) => x.of !== y.of, {
   path: ['y', 'of'],
   message: 'Sweep two different things.',
 });
-export type SweepAsk = z.output<typeof SweepAskSchema>;
+export type SweepQuery = z.output<typeof SweepQuerySchema>;
 
 /** The values of an axis, both ends among them. */
 export const valuesOf = ({ from, to, steps }: Axis): number[] =>
@@ -87,9 +87,9 @@ function bondsAlong(piece: Piece, passage: Passage, adhesive: Adhesive, axis: Ax
  * The bonds of a sweep, one row a value of y (from its first), one figure a value of x in it.
  * Where y is time, the rows are all ready at once when the last run is done.
  */
-export function* sweepRows(ask: SweepAsk): Generator<{ done: number; of: number; rows: { y: number; bonds: number[] }[] }> {
-  const { piece, passage, x, y } = ask;
-  const adhesive = adhesiveOfAsk(ask);
+export function* sweepRows(query: SweepQuery): Generator<{ done: number; of: number; rows: { y: number; bonds: number[] }[] }> {
+  const { piece, passage, x, y } = query;
+  const adhesive = adhesiveOfQuery(query);
   const [xs, ys] = [valuesOf(x), valuesOf(y)];
   if (y.of === 'time') {
     const columns: number[][] = [];

@@ -4,7 +4,7 @@ import { runs, share } from '../../../test/runs';
 import type { Feature } from './features';
 import { bestFit, fitAt } from './fit';
 import { band, boundsOf, disc, type Point, point, type Ring, rect } from './geometry';
-import type { FitAsk, Lay } from './lays';
+import type { FitQuery, Lay } from './lays';
 
 const feature = (kind: string, pieces: Ring[], heightMm = 3, layer: Feature['layer'] = 'this'): Feature => ({
   kind,
@@ -15,7 +15,7 @@ const feature = (kind: string, pieces: Ring[], heightMm = 3, layer: Feature['lay
 });
 const around = (x: number, y: number, w: number, h: number) => ({ leftMm: x - w / 2, topMm: y - h / 2, widthMm: w, heightMm: h });
 const PLATEN = { widthMm: 400, heightMm: 500 };
-const ask = (change: Partial<FitAsk>): FitAsk => ({
+const query = (change: Partial<FitQuery>): FitQuery => ({
   art: around(0, 0, 100, 100),
   features: [],
   heated: PLATEN,
@@ -29,13 +29,13 @@ const ask = (change: Partial<FitAsk>): FitAsk => ({
 
 describe('a lay on a platen', () => {
   it('with nothing in the way the art lies in the middle, not turned', () => {
-    expect(bestFit(ask({}))).toEqual({ feasible: true, lay: { xMm: 0, yMm: 0, turn: 0 }, clearanceMm: expect.closeTo(140, 1) });
+    expect(bestFit(query({}))).toEqual({ feasible: true, lay: { xMm: 0, yMm: 0, turn: 0 }, clearanceMm: expect.closeTo(140, 1) });
   });
 
   it('a collar 60 above the art hangs off the back edge, with room on either side', () => {
     const collar = feature('collar', [rect(-100, -130, 200, 20)], 2);
     // between the collar’s lower edge at −110 and the margin at −60 there are 50: 25 to either side, of which 15 are enough
-    const fit = bestFit(ask({ features: [collar] }));
+    const fit = bestFit(query({ features: [collar] }));
     expect(fit).toMatchObject({ feasible: true, lay: { xMm: 0, turn: 0 } });
     if (fit.feasible) {
       expect(fit.lay.yMm).toBeCloseTo(-250 + 110 - 15, 1);
@@ -46,59 +46,59 @@ describe('a lay on a platen', () => {
   it('a zip down the middle and a side seam leave no room for a full platen, and all of it for a small one', () => {
     const zip = feature('zip', [rect(-117, -300, 24, 700)], 4);
     const seam = feature('side seam', [rect(180, -300, 8, 700)], 2);
-    expect(bestFit(ask({ features: [zip, seam] }))).toMatchObject({
+    expect(bestFit(query({ features: [zip, seam] }))).toMatchObject({
       feasible: false,
       art: 'held off',
       inTheWay: [{ kind: 'zip' }, { kind: 'side seam' }],
     });
-    expect(bestFit(ask({ features: [zip, seam], heated: { widthMm: 150, heightMm: 150 } }))).toMatchObject({ feasible: true });
-    expect(bestFit(ask({ features: [zip, seam], under: { sinksMm: 5 } }))).toMatchObject({ feasible: true });
-    expect(bestFit(ask({ features: [zip, seam], under: 'pad' }))).toMatchObject({ feasible: true });
+    expect(bestFit(query({ features: [zip, seam], heated: { widthMm: 150, heightMm: 150 } }))).toMatchObject({ feasible: true });
+    expect(bestFit(query({ features: [zip, seam], under: { sinksMm: 5 } }))).toMatchObject({ feasible: true });
+    expect(bestFit(query({ features: [zip, seam], under: 'pad' }))).toMatchObject({ feasible: true });
   });
 
   it('a zip under the art itself is helped by nothing; a seam is, where the art is meant to cross it', () => {
     const zip = feature('zip', [rect(-12, -300, 24, 700)], 4);
     const seam = feature('seam', [rect(-4, -300, 8, 700)], 2);
     for (const under of [{ sinksMm: 0 }, { sinksMm: 9 }, 'pad'] as const)
-      expect(bestFit(ask({ features: [zip], under }))).toMatchObject({ feasible: false, art: 'on something raised' });
-    expect(bestFit(ask({ features: [seam], bridges: true })).feasible).toBe(true);
-    expect(bestFit(ask({ features: [seam] })).feasible).toBe(false);
+      expect(bestFit(query({ features: [zip], under }))).toMatchObject({ feasible: false, art: 'on something raised' });
+    expect(bestFit(query({ features: [seam], bridges: true })).feasible).toBe(true);
+    expect(bestFit(query({ features: [seam] })).feasible).toBe(false);
   });
 
   it('what lies under the garment counts laid flat, and hangs below the base when it is threaded', () => {
     const hood = feature('collar', [rect(-300, -300, 600, 800)], 6, 'under');
     const sides = [rect(-252, -400, 2, 800), rect(250, -400, 2, 800)];
-    expect(bestFit(ask({ features: [hood] })).feasible).toBe(false);
-    expect(bestFit(ask({ features: [hood], threadedBetween: sides })).feasible).toBe(true);
+    expect(bestFit(query({ features: [hood] })).feasible).toBe(false);
+    expect(bestFit(query({ features: [hood], threadedBetween: sides })).feasible).toBe(true);
     // a base wider than the body does not go in
-    expect(bestFit(ask({ features: [hood], threadedBetween: [rect(-180, -400, 2, 800), rect(178, -400, 2, 800)] })).feasible).toBe(false);
+    expect(bestFit(query({ features: [hood], threadedBetween: [rect(-180, -400, 2, 800), rect(178, -400, 2, 800)] })).feasible).toBe(false);
   });
 
   it('art that fits only the long way is turned; art larger than the platen is refused as such', () => {
-    expect(bestFit(ask({ art: around(0, 0, 450, 300) }))).toMatchObject({ feasible: true, lay: { turn: 90 } });
-    expect(bestFit(ask({ art: around(0, 0, 450, 450) }))).toEqual({ feasible: false, art: 'larger than the platen', inTheWay: [] });
-    expect(bestFit(ask({ art: around(0, 0, 380, 480) }))).toMatchObject({ feasible: true, clearanceMm: expect.closeTo(0.01, 2) });
+    expect(bestFit(query({ art: around(0, 0, 450, 300) }))).toMatchObject({ feasible: true, lay: { turn: 90 } });
+    expect(bestFit(query({ art: around(0, 0, 450, 450) }))).toEqual({ feasible: false, art: 'larger than the platen', inTheWay: [] });
+    expect(bestFit(query({ art: around(0, 0, 380, 480) }))).toMatchObject({ feasible: true, clearanceMm: expect.closeTo(0.01, 2) });
   });
 
   it('a cold corner is kept off, by shifting the piece no farther than it must', () => {
-    const fit = bestFit(ask({ art: around(0, 0, 250, 250), keepOff: [{ xMm: -150, yMm: 200, radiusMm: 30 }] }));
+    const fit = bestFit(query({ art: around(0, 0, 250, 250), keepOff: [{ xMm: -150, yMm: 200, radiusMm: 30 }] }));
     if (!fit.feasible) throw new Error('it fits');
     expect(Math.hypot(fit.lay.xMm, fit.lay.yMm)).toBeLessThan(60);
-    expect(fitAt(ask({ art: around(0, 0, 250, 250), keepOff: [{ xMm: -150, yMm: 200, radiusMm: 30 }] }), fit.lay).feasible).toBe(true);
+    expect(fitAt(query({ art: around(0, 0, 250, 250), keepOff: [{ xMm: -150, yMm: 200, radiusMm: 30 }] }), fit.lay).feasible).toBe(true);
   });
 
   it('a lay that was chosen is told what it lies on', () => {
     const zip = feature('zip', [rect(-117, -300, 24, 700)], 4);
-    expect(fitAt(ask({ features: [zip] }), { xMm: 0, yMm: 0, turn: 0 })).toEqual({
+    expect(fitAt(query({ features: [zip] }), { xMm: 0, yMm: 0, turn: 0 })).toEqual({
       feasible: false,
       art: 'held off',
       inTheWay: [{ kind: 'zip', heightMm: 4 }],
     });
-    expect(fitAt(ask({ features: [zip] }), { xMm: -135, yMm: 0, turn: 0 })).toMatchObject({
+    expect(fitAt(query({ features: [zip] }), { xMm: -135, yMm: 0, turn: 0 })).toMatchObject({
       feasible: true,
       clearanceMm: expect.closeTo(5, 1),
     });
-    expect(fitAt(ask({}), { xMm: 160, yMm: 0, turn: 0 })).toMatchObject({ feasible: false, art: 'larger than the platen' });
+    expect(fitAt(query({}), { xMm: 160, yMm: 0, turn: 0 })).toMatchObject({ feasible: false, art: 'larger than the platen' });
   });
 });
 
@@ -127,7 +127,7 @@ const features: fc.Arbitrary<Feature[]> = fc
       .map((more) => list.map((feature, i) => ({ ...feature, heightMm: more[i]?.[0] ?? 3, layer: more[i]?.[1] ?? 'this' }))),
   );
 
-const asks: fc.Arbitrary<FitAsk> = fc
+const queries: fc.Arbitrary<FitQuery> = fc
   .record({
     at: fc.tuple(side(-60, 60), side(-60, 60)),
     art: fc.tuple(side(40, 300), side(40, 300)),
@@ -144,7 +144,7 @@ const asks: fc.Arbitrary<FitAsk> = fc
   )
   .filter(({ art: [w, h], platen: [pw, ph] }) => Math.min(w, h) + 20 <= Math.min(pw, ph) + 40)
   .map(({ at: [x, y], art: [w, h], platen: [pw, ph], baseLess, half, sinksMm, features: list }) =>
-    ask({
+    query({
       art: around(x, y, w, h),
       features: list,
       heated: { widthMm: pw, heightMm: ph },
@@ -184,7 +184,7 @@ const clockwise = (ring: Ring): Ring => {
 };
 
 /** The raster of one ask: what must stay off the platen, and what the base cannot pass. Its own reading of the rule. */
-function rasterOf({ features: list, threadedBetween, under, art }: FitAsk) {
+function rasterOf({ features: list, threadedBetween, under, art }: FitQuery) {
   const sinks = under === 'pad' ? 0 : under.sinksMm;
   const raised = list.filter((feature) => feature.heightMm >= 1.2 && (feature.layer === 'this' || threadedBetween === null));
   const dots = (some: Feature[]) => some.flatMap((feature) => feature.pieces.flatMap((ring) => raster(clockwise(ring))));
@@ -198,7 +198,7 @@ function rasterOf({ features: list, threadedBetween, under, art }: FitAsk) {
 }
 
 /** Whether a lay works on the raster: art with 10 mm on the heated platen, raised dots outside the pressed area. */
-function works({ art, heated, base }: FitAsk, dots: ReturnType<typeof rasterOf>, { xMm, yMm, turn }: Lay, slack: number): boolean {
+function works({ art, heated, base }: FitQuery, dots: ReturnType<typeof rasterOf>, { xMm, yMm, turn }: Lay, slack: number): boolean {
   const [w, h] = turn % 180 === 0 ? [art.widthMm, art.heightMm] : [art.heightMm, art.widthMm];
   if (Math.abs(xMm) + w / 2 + 10 > heated.widthMm / 2 + slack || Math.abs(yMm) + h / 2 + 10 > heated.heightMm / 2 + slack) return false;
   const [cos, sin] = [Math.round(Math.cos((turn * Math.PI) / 180)), Math.round(Math.sin((turn * Math.PI) / 180))];
@@ -209,7 +209,7 @@ function works({ art, heated, base }: FitAsk, dots: ReturnType<typeof rasterOf>,
   return !dots.underArt.some(({ x, y }) => Math.abs(x) < art.widthMm / 2 - slack && Math.abs(y) < art.heightMm / 2 - slack);
 }
 
-function worksOnGrid(query: FitAsk, dots: ReturnType<typeof rasterOf>): boolean {
+function worksOnGrid(query: FitQuery, dots: ReturnType<typeof rasterOf>): boolean {
   const { heated } = query;
   for (const turn of [0, 90, 180, 270] as const)
     for (let xMm = -Math.floor(heated.widthMm / 10) * 5; xMm <= heated.widthMm / 2; xMm += 5)
@@ -218,7 +218,7 @@ function worksOnGrid(query: FitAsk, dots: ReturnType<typeof rasterOf>): boolean 
   return false;
 }
 
-const eased = (query: FitAsk): FitAsk => ({
+const eased = (query: FitQuery): FitQuery => ({
   ...query,
   heated: { widthMm: query.heated.widthMm + 20, heightMm: query.heated.heightMm + 20 },
   base: { widthMm: Math.max(1, query.base.widthMm - 20), heightMm: Math.max(1, query.base.heightMm - 20) },
@@ -228,7 +228,7 @@ describe('over random blanks, art and platens', () => {
   // biome-ignore lint/complexity/noExcessiveCognitiveComplexity: a raster beside every lay
   it('a lay called feasible is so on a raster; where none is called feasible, a 5 mm grid of lays finds none', () => {
     const seen = { infeasible: 0, near: 0, missed: 0, wrong: 0 };
-    for (const query of fc.sample(asks, { ...runs(2000), seed: 4 })) {
+    for (const query of fc.sample(queries, { ...runs(2000), seed: 4 })) {
       const fit = bestFit(query);
       const dots = rasterOf(query);
       if (fit.feasible) {
@@ -250,7 +250,7 @@ describe('over random blanks, art and platens', () => {
     const seen = { stands: 0, falls: 0 };
     const lays = fc.record({ xMm: side(-12, 12), yMm: side(-60, 60), turn: fc.constantFrom(0 as const, 90 as const, 270 as const) });
     fc.assert(
-      fc.property(asks, lays, (query, lay) => {
+      fc.property(queries, lays, (query, lay) => {
         const best = bestFit(query);
         if (best.feasible) {
           const alone = fitAt(query, best.lay);

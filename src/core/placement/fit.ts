@@ -4,7 +4,7 @@ import type { Feature } from './features';
 import { grown, inside, nearestOnSegment, type Point, point, rect, ringOf, TURNS, type Turn } from './geometry';
 import {
   clearanceAt,
-  type FitAsk,
+  type FitQuery,
   type Forbidden,
   HEATED_MARGIN_MM,
   type InTheWay,
@@ -69,19 +69,19 @@ function bestOf(lays: Lays): { lay: Point; clearanceMm: number } | null {
  * @returns the lay with the most clearance, up to 15 mm; beyond that the one nearest the platen's middle, not turned
  *          without need. Where none works, what is in the way.
  */
-export function bestFit(ask: FitAsk): Fit {
-  const raised = pressing(ask);
-  const onArt = underArt(ask);
+export function bestFit(query: FitQuery): Fit {
+  const raised = pressing(query);
+  const onArt = underArt(query);
   if (onArt.length > 0) return { feasible: false, art: 'on something raised', inTheWay: onArt };
-  if (ask.under === 'pad') {
-    const zone = ringOf(grown(ask.art, HEATED_MARGIN_MM));
+  if (query.under === 'pad') {
+    const zone = ringOf(grown(query.art, HEATED_MARGIN_MM));
     const onPad = raised.filter((feature) => feature.pieces.some((piece) => overlap(piece, zone)));
     if (onPad.length > 0) return { feasible: false, art: 'held off', inTheWay: named(onPad) };
   }
   let best: { lay: Lay; clearanceMm: number; score: number } | null = null;
   const turns: Lays[] = [];
   for (const turn of TURNS) {
-    const lays = laysOf(ask, raised, turn);
+    const lays = laysOf(query, raised, turn);
     if (!lays) continue;
     turns.push(lays);
     const found = bestOf(lays);
@@ -117,12 +117,12 @@ function blocking(turns: readonly Lays[], raised: readonly Feature[]): readonly 
 }
 
 /** How a lay that somebody chose stands: its clearance, and what it lies on where that is less than nothing. */
-export function fitAt(ask: FitAsk, lay: Lay): Fit {
-  const raised = pressing(ask);
-  const onArt = underArt(ask);
+export function fitAt(query: FitQuery, lay: Lay): Fit {
+  const raised = pressing(query);
+  const onArt = underArt(query);
   if (onArt.length > 0) return { feasible: false, art: 'on something raised', inTheWay: onArt };
   const at = point(lay.xMm, lay.yMm);
-  const stands = standing(ask, raised, lay.turn, at);
+  const stands = standing(query, raised, lay.turn, at);
   if (!stands) return { feasible: false, art: 'larger than the platen', inTheWay: [] };
   if (stands.roomMm >= 0) return { feasible: true, lay, clearanceMm: stands.roomMm };
   return { feasible: false, art: stands.meets.length > 0 ? 'held off' : 'larger than the platen', inTheWay: stands.meets };

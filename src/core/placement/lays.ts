@@ -38,7 +38,7 @@ export interface KeepOff {
   radiusMm: number;
 }
 
-export interface FitAsk {
+export interface FitQuery {
   /** Where the art lies on its panel. */
   art: Box;
   features: readonly Feature[];
@@ -73,7 +73,7 @@ export interface Lays {
 }
 
 /** Every raised thing that would be pressed, under what lies there. */
-export function pressing({ features, threadedBetween, under, bridges }: FitAsk): Feature[] {
+export function pressing({ features, threadedBetween, under, bridges }: FitQuery): Feature[] {
   const sinks = under === 'pad' ? 0 : under.sinksMm;
   return features.filter(
     (feature) =>
@@ -90,7 +90,7 @@ export function underArt({
   features,
   threadedBetween,
   bridges,
-}: Pick<FitAsk, 'art' | 'features' | 'threadedBetween' | 'bridges'>): InTheWay[] {
+}: Pick<FitQuery, 'art' | 'features' | 'threadedBetween' | 'bridges'>): InTheWay[] {
   const zone = ringOf(art);
   const kinds = features.filter(
     (feature) =>
@@ -152,7 +152,7 @@ const swept = ({ points, half: { x: hw, y: hh } }: Obstacle): Ring =>
   hull(points.flatMap(({ x, y }) => [point(x - hw, y - hh), point(x + hw, y - hh), point(x + hw, y + hh), point(x - hw, y + hh)]));
 
 /** Lays that keep the art with its margin on the heated platen; null: it is too large for it this way. */
-function allowedOf({ art, heated }: FitAsk, turn: Turn): Box | null {
+function allowedOf({ art, heated }: FitQuery, turn: Turn): Box | null {
   const { widthMm: w, heightMm: h } = sidesOf(art, turn);
   const [rx, ry] = [heated.widthMm / 2 - HEATED_MARGIN_MM - w / 2, heated.heightMm / 2 - HEATED_MARGIN_MM - h / 2];
   if (rx < -TOUCH_MM / 2 || ry < -TOUCH_MM / 2) return null;
@@ -162,7 +162,7 @@ function allowedOf({ art, heated }: FitAsk, turn: Turn): Box | null {
 const sidesOf = ({ widthMm, heightMm }: Sides, turn: Turn): Sides =>
   turn % 180 === 0 ? { widthMm, heightMm } : { widthMm: heightMm, heightMm: widthMm };
 
-function obstaclesOf({ art, heated, base, under, threadedBetween }: FitAsk, raised: readonly Feature[], turn: Turn): Obstacle[] {
+function obstaclesOf({ art, heated, base, under, threadedBetween }: FitQuery, raised: readonly Feature[], turn: Turn): Obstacle[] {
   const middle = middleOf(art);
   const pressed = { widthMm: Math.min(heated.widthMm, base.widthMm), heightMm: Math.min(heated.heightMm, base.heightMm) };
   const onPlaten =
@@ -170,7 +170,7 @@ function obstaclesOf({ art, heated, base, under, threadedBetween }: FitAsk, rais
   return [...onPlaten, ...(threadedBetween ?? []).map((piece) => obstacle(piece, middle, turn, base, 'side'))];
 }
 
-const coldSpots = ({ art, keepOff }: FitAsk, turn: Turn): Forbidden[] => {
+const coldSpots = ({ art, keepOff }: FitQuery, turn: Turn): Forbidden[] => {
   const { widthMm: w, heightMm: h } = sidesOf(art, turn);
   return keepOff.map(({ xMm, yMm, radiusMm }) => ({
     ring: rect(xMm - radiusMm - w / 2, yMm - radiusMm - h / 2, w + 2 * radiusMm, h + 2 * radiusMm),
@@ -179,14 +179,14 @@ const coldSpots = ({ art, keepOff }: FitAsk, turn: Turn): Forbidden[] => {
 };
 
 /** All lays of one turn: what is allowed by the platen and forbidden by the piece. Null: the art is too large for it this way. */
-export function laysOf(ask: FitAsk, raised: readonly Feature[], turn: Turn): Lays | null {
-  const allowed = allowedOf(ask, turn);
+export function laysOf(query: FitQuery, raised: readonly Feature[], turn: Turn): Lays | null {
+  const allowed = allowedOf(query, turn);
   if (!allowed) return null;
-  const near = obstaclesOf(ask, raised, turn).filter(({ bounds }) => !apart(bounds, allowed));
+  const near = obstaclesOf(query, raised, turn).filter(({ bounds }) => !apart(bounds, allowed));
   return {
     turn,
     allowed,
-    forbidden: [...near.map((obstacle) => ({ ring: swept(obstacle), from: obstacle.from })), ...coldSpots(ask, turn)],
+    forbidden: [...near.map((obstacle) => ({ ring: swept(obstacle), from: obstacle.from })), ...coldSpots(query, turn)],
   };
 }
 
@@ -196,8 +196,8 @@ export function laysOf(ask: FitAsk, raised: readonly Feature[], turn: Turn): Lay
  *
  * @returns null: the art is too large for the platen this way
  */
-export function standing(ask: FitAsk, raised: readonly Feature[], turn: Turn, at: Point): { roomMm: number; meets: InTheWay[] } | null {
-  const allowed = allowedOf(ask, turn);
+export function standing(query: FitQuery, raised: readonly Feature[], turn: Turn, at: Point): { roomMm: number; meets: InTheWay[] } | null {
+  const allowed = allowedOf(query, turn);
   if (!allowed) return null;
   let roomMm = roomIn(allowed, at);
   const meets: InTheWay[] = [];
@@ -205,7 +205,7 @@ export function standing(ask: FitAsk, raised: readonly Feature[], turn: Turn, at
     roomMm = Math.min(roomMm, away(ring, at));
     if (inside(ring, at)) meets.push(from === 'side' ? SIDE : from === 'cold spot' ? COLD : from);
   };
-  const nearest = obstaclesOf(ask, raised, turn)
+  const nearest = obstaclesOf(query, raised, turn)
     .map((obstacle) => ({ one: obstacle, gap: -roomIn(obstacle.bounds, at) }))
     .sort((a, b) => a.gap - b.gap);
   for (const { one, gap } of nearest) {
@@ -213,7 +213,7 @@ export function standing(ask: FitAsk, raised: readonly Feature[], turn: Turn, at
     if (one.from !== 'side' && one.from !== 'cold spot' && meets.includes(one.from)) continue;
     met({ ring: swept(one), from: one.from });
   }
-  for (const spot of coldSpots(ask, turn)) met(spot);
+  for (const spot of coldSpots(query, turn)) met(spot);
   return { roomMm, meets: named(meets) };
 }
 

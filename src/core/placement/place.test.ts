@@ -1,13 +1,13 @@
 import { describe, expect, it } from 'vitest';
 import { type Blank, BUILT_IN_BLANKS, type Position } from '../materials';
-import { type Art, type PlaceAsk, place } from './place';
+import { type Art, type PlacementQuery, place } from './place';
 
 const blank = (id: string, change: Partial<Blank> = {}): Blank => ({
   ...(BUILT_IN_BLANKS.find((blank) => blank.id === id) as Blank),
   ...change,
 });
 const tee = blank('cotton-tee');
-const ask = (piece: Blank, size: string, position: Position, art: Art, change: Partial<PlaceAsk> = {}): PlaceAsk => ({
+const query = (piece: Blank, size: string, position: Position, art: Art, change: Partial<PlacementQuery> = {}): PlacementQuery => ({
   blank: piece,
   size,
   position,
@@ -23,14 +23,14 @@ const first = (
   size: string,
   position: Position,
   art: Art = { widthMm: 90, heightMm: 90 },
-  change: Partial<PlaceAsk> = {},
+  change: Partial<PlacementQuery> = {},
 ) => {
-  const { lay } = place(ask(piece, size, position, art, change));
+  const { lay } = place(query(piece, size, position, art, change));
   const [one] = lay;
   return one && `${one.mm} ${one.way} from the ${one.from} to the ${one.to}`;
 };
-const faults = (piece: Blank, size: string, position: Position, art: Art, change: Partial<PlaceAsk> = {}) =>
-  place(ask(piece, size, position, art, change)).findings.map((finding) => `${finding.level}: ${finding.fault}`);
+const faults = (piece: Blank, size: string, position: Position, art: Art, change: Partial<PlacementQuery> = {}) =>
+  place(query(piece, size, position, art, change)).findings.map((finding) => `${finding.level}: ${finding.fault}`);
 
 /** Worked by hand from the rules: XS stands at the least of a range, 3XL at its most, to 5 mm on the tape. */
 const BY_HAND: [Blank, Position, Art, Record<string, string>][] = [
@@ -63,12 +63,12 @@ describe('where the art goes', () => {
     expect(first(blank('canvas-tote'), 'one size', 'tote front', { widthMm: 230, heightMm: 230 })).toBe(
       '105 down from the tote top hem to the top edge',
     );
-    const { box } = place(ask(blank('glass-coaster'), 'one size', 'face', { widthMm: 80, heightMm: 80 }));
+    const { box } = place(query(blank('glass-coaster'), 'one size', 'face', { widthMm: 80, heightMm: 80 }));
     expect(box).toEqual({ leftMm: -40, topMm: 10, widthMm: 80, heightMm: 80 });
   });
 
   it('left chest: the middle of the art 100 to the wearer’s left on an M, 115 on a 3XL', () => {
-    const across = (size: string) => place(ask(tee, size, 'left chest', { widthMm: 90, heightMm: 90 })).lay[1];
+    const across = (size: string) => place(query(tee, size, 'left chest', { widthMm: 90, heightMm: 90 })).lay[1];
     expect(across('M')).toEqual({ from: 'centre line', to: 'middle', way: 'to the wearer’s left', mm: 100 });
     expect(across('3XL')?.mm).toBe(115);
   });
@@ -101,27 +101,27 @@ describe('where the art goes', () => {
         measures: { chest: 520, length: 720, neck: 180, frontDrop: 90, shoulder: 460, sleeve: 210 },
       },
     };
-    const { lay, anchorMoved } = place(ask(drawn, 'M', 'full front', { widthMm: 250, heightMm: 250 }));
+    const { lay, anchorMoved } = place(query(drawn, 'M', 'full front', { widthMm: 250, heightMm: 250 }));
     expect([lay[0]?.from, lay[0]?.mm, anchorMoved]).toEqual(['shoulder-neck point', 150, true]);
   });
 
   it('a house that prints lower says so, and an inch tape is read to an eighth', () => {
     const places = { 'full front': { offsetMm: { min: 100, max: 100 } } };
     expect(first(tee, 'M', 'full front', { widthMm: 250, heightMm: 250 }, { places })).toContain('100 down');
-    const inches = place(ask(tee, 'M', 'full front', { widthMm: 250, heightMm: 250 }, { tapeStepMm: 25.4 / 8 })).lay[0]?.mm ?? 0;
+    const inches = place(query(tee, 'M', 'full front', { widthMm: 250, heightMm: 250 }, { tapeStepMm: 25.4 / 8 })).lay[0]?.mm ?? 0;
     expect((inches / 25.4) * 8).toBeCloseTo(19, 9);
   });
 
   it('seen from behind, what lies to the right is to the wearer’s right; a tag has no wearer', () => {
     const across = (piece: Blank, position: Position) =>
-      place(ask(piece, piece.sizes[0] ?? '', position, { widthMm: 30, heightMm: 20 }, { moved: { xMm: 12, yMm: 0 } })).lay.at(-1)?.way;
+      place(query(piece, piece.sizes[0] ?? '', position, { widthMm: 30, heightMm: 20 }, { moved: { xMm: 12, yMm: 0 } })).lay.at(-1)?.way;
     expect(across(tee, 'full front')).toBe('to the wearer’s left');
     expect(across(tee, 'upper back')).toBe('to the wearer’s right');
     expect(across(blank('wooden-tag'), 'face')).toBe('to the right');
   });
 
   it('moved by hand, the measures say where it is now, whichever side of the line it comes to lie', () => {
-    const moved = place(ask(tee, 'M', 'full front', { widthMm: 250, heightMm: 250 }, { moved: { xMm: -12, yMm: 30 } }));
+    const moved = place(query(tee, 'M', 'full front', { widthMm: 250, heightMm: 250 }, { moved: { xMm: -12, yMm: 30 } }));
     expect(moved.lay.map(({ mm, way }) => `${mm} ${way}`)).toEqual(['90 down', '12 to the wearer’s right']);
     expect(first(blank('canvas-cap'), 'one size', 'cap front', { widthMm: 60, heightMm: 50 }, { moved: { xMm: 0, yMm: -5 } })).toContain(
       '20 up',
@@ -168,7 +168,7 @@ describe('what speaks against a place', () => {
     });
     expect(faults(bevelled, 'one size', 'face', { widthMm: 135, heightMm: 135 })).toEqual([]);
     expect(faults(bevelled, 'one size', 'face', { widthMm: 136, heightMm: 136 })).toEqual(['hold: on what takes no print']);
-    const covered = place(ask(blank('ceramic-tile'), 'one size', 'face', { widthMm: 156, heightMm: 156 }));
+    const covered = place(query(blank('ceramic-tile'), 'one size', 'face', { widthMm: 156, heightMm: 156 }));
     expect([covered.because, covered.findings]).toEqual(['covers the face', []]);
     expect(faults(blank('ceramic-tile'), 'one size', 'face', { widthMm: 152, heightMm: 156 })).toEqual(['care: too little bleed']);
     expect(faults(blank('ceramic-tile'), 'one size', 'face', { widthMm: 149, heightMm: 149 })).toEqual([]);
@@ -181,9 +181,9 @@ describe('what speaks against a place', () => {
   });
 
   it('a vest has no sleeve; a size that is no letter is refused with what can be written', () => {
-    expect(() => place(ask(blank('cotton-tee', { kind: 'vest' }), 'M', 'sleeve', { widthMm: 60, heightMm: 60 }))).toThrow(
+    expect(() => place(query(blank('cotton-tee', { kind: 'vest' }), 'M', 'sleeve', { widthMm: 60, heightMm: 60 }))).toThrow(
       'A vest has no place for a sleeve.',
     );
-    expect(() => place(ask(tee, 'ladies 12', 'full front', { widthMm: 250, heightMm: 250 }))).toThrow(/ladies 12 is not a size/);
+    expect(() => place(query(tee, 'ladies 12', 'full front', { widthMm: 250, heightMm: 250 }))).toThrow(/ladies 12 is not a size/);
   });
 });

@@ -55,7 +55,7 @@ export interface Placement {
   findings: PlaceFinding[];
 }
 
-export interface PlaceAsk {
+export interface PlacementQuery {
   blank: Pick<Blank, 'kind' | 'cut' | 'face' | 'obstructions'>;
   size: string;
   position: Position;
@@ -146,7 +146,7 @@ function reasonOf({ isTall, isV, isScaled }: { isTall: boolean; isV: boolean; is
 }
 
 /** How far from which line, by the rule, for this neck and this art. */
-function offsetOf({ size, art, tapeStepMm, tallRule }: PlaceAsk, rule: PositionRule, measures: BlankMeasures): Offset {
+function offsetOf({ size, art, tapeStepMm, tallRule }: PlacementQuery, rule: PositionRule, measures: BlankMeasures): Offset {
   const scale = lengthScale(measures, size, rule);
   const tape = (mm: number) => toTape(mm, tapeStepMm);
   const atCollar = rule.anchor === 'front collar seam';
@@ -171,10 +171,10 @@ function offsetOf({ size, art, tapeStepMm, tallRule }: PlaceAsk, rule: PositionR
 }
 
 /** The box by the rule, before anything was moved by hand. */
-function ruledBox(ask: PlaceAsk, rule: PositionRule, measures: BlankMeasures, offset: Offset): Box {
-  const { widthMm, heightMm } = ask.art;
+function ruledBox(query: PlacementQuery, rule: PositionRule, measures: BlankMeasures, offset: Offset): Box {
+  const { widthMm, heightMm } = query.art;
   const anchorAt = anchorPoint(offset.anchor, measures);
-  const x = rule.leftMm ? toTape(alongSizes(rule.leftMm, ask.size, rule) * lengthScale(measures, ask.size, rule), ask.tapeStepMm) : 0;
+  const x = rule.leftMm ? toTape(alongSizes(rule.leftMm, query.size, rule) * lengthScale(measures, query.size, rule), query.tapeStepMm) : 0;
   if (rule.measured === 'middle on it') return boxAround(anchorAt, widthMm, heightMm);
   const top = rule.measured === 'down to the top edge' ? anchorAt.y + offset.mm : anchorAt.y - offset.mm - heightMm;
   return { leftMm: x - widthMm / 2, topMm: top, widthMm, heightMm };
@@ -211,10 +211,10 @@ function layMeasures(box: Box, rule: PositionRule, anchor: Anchor, anchorAt: Poi
 type Piece = Pick<Placement, 'measures' | 'panel' | 'outline' | 'features'>;
 
 /** Pieces drawn before: art is moved over the same one many times. */
-const drawn = new WeakMap<PlaceAsk['blank'], Map<string, Piece>>();
+const drawn = new WeakMap<PlacementQuery['blank'], Map<string, Piece>>();
 
 /** The piece in this size, as it lies for a position, without any art. */
-function pieceOf(blank: PlaceAsk['blank'], size: string, position: Position): Piece {
+function pieceOf(blank: PlacementQuery['blank'], size: string, position: Position): Piece {
   const before = drawn.get(blank) ?? new Map<string, Piece>();
   drawn.set(blank, before);
   const key = `${position} ${size}`;
@@ -232,19 +232,19 @@ function pieceOf(blank: PlaceAsk['blank'], size: string, position: Position): Pi
 /**
  * Works out where art goes.
  *
- * @param ask lengths in mm
+ * @param query lengths in mm
  * @returns the art’s box on its panel and the measures to lay it by, rounded to what a tape shows; a placement that does
  *          not work is worked out all the same, with what speaks against it
  * @throws {NoSuchPanel} the blank has no such panel
  * @throws {UnknownSize} the size can neither be read nor graded
  */
-export function place(ask: PlaceAsk): Placement {
-  const { blank, size, position, art, moved } = ask;
+export function place(query: PlacementQuery): Placement {
+  const { blank, size, position, art, moved } = query;
   const { measures, panel, outline, features } = pieceOf(blank, size, position);
-  const rule = ruleOf(position, ask.places);
-  const offset = offsetOf(ask, rule, measures);
+  const rule = ruleOf(position, query.places);
+  const offset = offsetOf(query, rule, measures);
   const anchorAt = anchorPoint(offset.anchor, measures);
-  const ruled = ruledBox(ask, rule, measures, offset);
+  const ruled = ruledBox(query, rule, measures, offset);
   const box = moved ? { ...ruled, leftMm: ruled.leftMm + moved.xMm, topMm: ruled.topMm + moved.yMm } : ruled;
   const covers = coverOf(measures, art) !== 'inside';
   return {
@@ -259,6 +259,6 @@ export function place(ask: PlaceAsk): Placement {
     squareTo: rule.squareTo,
     insideOut: rule.insideOut,
     anchorMoved: offset.anchorMoved,
-    findings: findingsOf({ ask, rule, measures, outline, features, box, covers }),
+    findings: findingsOf({ ask: query, rule, measures, outline, features, box, covers }),
   };
 }

@@ -6,8 +6,8 @@ import {
   fillClosing,
   fitAt,
   NoSuchPanel,
-  type PlaceAsk,
   type Placement,
+  type PlacementQuery,
   place,
   splitAfter,
   splitRun,
@@ -16,9 +16,9 @@ import {
 import { Refusal } from '../refusal';
 
 /** @throws {Refusal} 422 the blank has no such panel, or the size is none that can be graded */
-function placed(ask: PlaceAsk): Placement {
+function placed(query: PlacementQuery): Placement {
   try {
-    return place(ask);
+    return place(query);
   } catch (error) {
     if (error instanceof NoSuchPanel)
       throw new Refusal('not valid', 'Not valid', error.message, [{ field: 'position', message: error.message }]);
@@ -28,13 +28,13 @@ function placed(ask: PlaceAsk): Placement {
   }
 }
 
-export function placementOf(ask: Body<'computePlacement'>) {
-  const { panel, outline, box, lay, because, squareTo, insideOut, findings } = placed(ask);
+export function placementOf(query: Body<'computePlacement'>) {
+  const { panel, outline, box, lay, because, squareTo, insideOut, findings } = placed(query);
   return { panel, outline: [...outline], box, lay, because, squareTo, insideOut, findings };
 }
 
-export function feasibilityOf(ask: Body<'computeFeasibility'>) {
-  const { platen, base, loading, under, lay, ...rest } = ask;
+export function feasibilityOf(query: Body<'computeFeasibility'>) {
+  const { platen, base, loading, under, lay, ...rest } = query;
   const { box, features, measures, panel } = placed(rest);
   const fit = {
     art: box,
@@ -43,7 +43,7 @@ export function feasibilityOf(ask: Body<'computeFeasibility'>) {
     base: base ?? platen,
     threadedBetween: loading === 'threaded' ? threadedBetween(measures, panel) : null,
     under,
-    bridges: ask.crossesSeam,
+    bridges: query.crossesSeam,
     keepOff: [],
   };
   return { box, fit: lay ? fitAt(fit, lay) : bestFit(fit) };

@@ -3,7 +3,7 @@ import type { RouteName } from '../../contract/paths';
 import { heatWays, schoolExample, waysOut } from '../../core/advice';
 import { resolve } from '../../core/card';
 import { readRoster } from '../../core/formats';
-import { bandOfAsk, correctAsk, peelOfAsk, see, sweepRows, valuesOf } from '../../core/heatBench';
+import { bandOfQuery, correctQuery, peelOfQuery, simulate, sweepRows, valuesOf } from '../../core/heatBench';
 import { platenMap } from '../../core/press';
 import type { Answer, Input } from '../http/answer';
 import { againReply } from '../stores/again';
@@ -36,10 +36,10 @@ export const COMPUTED: Jobs<ComputedRoute, []> = {
   computeSurvey: ({ body }) => ({ map: platenMap(body.survey, body.platen, body.on) }),
   computePressure: ({ body }) => pressureOf(body),
   computeWarmUp: ({ body }) => warmUpOf(body),
-  computeHeat: ({ body: { doubt, ...ask } }) => ({ seen: see(ask), band: bandOfAsk(ask, doubt ?? { platenK: 1, shiftSd: 0 }) }),
-  computeHeatCorrect: ({ body: { allowed, ...ask } }) => correctAsk(ask, allowed),
+  computeHeat: ({ body: { doubt, ...ask } }) => ({ seen: simulate(ask), band: bandOfQuery(ask, doubt ?? { platenK: 1, shiftSd: 0 }) }),
+  computeHeatCorrect: ({ body: { allowed, ...ask } }) => correctQuery(ask, allowed),
   computeHeatSweep: ({ body }) => ({ x: valuesOf(body.x), rows: [...sweepRows(body)].flatMap((step) => [...step.rows]) }),
-  computePeel: ({ body }) => peelOfAsk(body),
+  computePeel: ({ body }) => peelOfQuery(body),
   computePlacement: ({ body }) => placementOf(body),
   computeFeasibility: ({ body }) => feasibilityOf(body),
   computeSizeSplit: ({ body }) => sizeSplitOf(body),

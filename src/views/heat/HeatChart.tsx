@@ -12,7 +12,7 @@ import {
 } from 'chart.js';
 import { useRef } from 'react';
 import { Line } from 'react-chartjs-2';
-import type { Seen, SeenPlace } from '../../core/heatBench';
+import type { Simulated, SimulatedPlace } from '../../core/heatBench';
 import { formatQuantity, type HouseUnits, toShown, UNITS } from '../../core/units';
 import { rampColour } from '../../ui/ramp';
 
@@ -25,7 +25,7 @@ export interface Limit {
   tempC: number;
 }
 
-const PLACES: { place: SeenPlace; name: string; width: number; dash: number[] }[] = [
+const PLACES: { place: SimulatedPlace; name: string; width: number; dash: number[] }[] = [
   { place: 'glue', name: 'glue', width: 4, dash: [] },
   { place: 'face', name: 'face beside the art', width: 2.5, dash: [7, 4] },
   { place: 'inside', name: 'inside', width: 2.5, dash: [2, 3] },
@@ -36,7 +36,7 @@ const SOFT = '#4d5a64';
 
 /** What is drawn beside the curves; the chart lives on while it changes. */
 interface Marked {
-  seen: Seen;
+  seen: Simulated;
   limits: readonly Limit[];
   ends: readonly { name: string; tempC: number }[];
   house: HouseUnits;
@@ -96,7 +96,7 @@ function marks(now: { current: Marked }): Plugin<'line'> {
   };
 }
 
-const curve = (seen: Seen, place: SeenPlace, unit: 'C' | 'F'): Point[] =>
+const curve = (seen: Simulated, place: SimulatedPlace, unit: 'C' | 'F'): Point[] =>
   seen.curves[place].timeS.map((x, i) => ({ x, y: toShown(seen.curves[place].tempC[i] as number, unit) }));
 
 /** The colour of a piece of line is that of its temperature, as everywhere in the app. */
@@ -108,9 +108,9 @@ const byTemperature = (unit: 'C' | 'F') => ({
 });
 
 interface HeatChartProps {
-  seen: Seen;
+  seen: Simulated;
   /** Glue of the other variants, by name. */
-  others?: readonly { name: string; seen: Seen }[];
+  others?: readonly { name: string; seen: Simulated }[];
   limits: readonly Limit[];
   house: HouseUnits;
   /** Shown so long after the press opens, s. */
@@ -139,7 +139,7 @@ export function HeatChart({ seen, others = [], limits, house, afterS = 45 }: Hea
       pointRadius: 0,
     })),
   ];
-  const endOf = (seen: Seen, place: SeenPlace) => {
+  const endOf = (seen: Simulated, place: SimulatedPlace) => {
     const { timeS, tempC } = seen.curves[place];
     const i = timeS.findLastIndex((t) => t <= until);
     return tempC[Math.max(0, i)] ?? 0;

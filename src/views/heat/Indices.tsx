@@ -1,7 +1,7 @@
 /** What a stack and a setting come to, one column a variant: bond as a band, harm against its limits, temperatures, peel. */
 import type { ReactNode } from 'react';
 import { type BondBand, type PeelClock, SOUND } from '../../core/heat';
-import type { Seen } from '../../core/heatBench';
+import type { Simulated } from '../../core/heatBench';
 import { formatDuration, formatQuantity, type HouseUnits } from '../../core/units';
 import { type Column, DataTable } from '../../ui/DataTable';
 
@@ -9,7 +9,7 @@ export interface Reckoned {
   name: string;
   setC: number;
   timeS: number;
-  seen: Seen;
+  seen: Simulated;
   band: BondBand;
   peel: ({ where: string } & PeelClock)[];
 }

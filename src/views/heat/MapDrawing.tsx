@@ -5,7 +5,7 @@ import { line } from 'd3-shape';
 import { useId } from 'react';
 import type { BenchStack } from '../../core/advice';
 import { SOUND } from '../../core/heat';
-import { SWEPT, type SweepAsk, type Swept } from '../../core/heatBench';
+import { SWEPT, type SweepQuery, type Swept } from '../../core/heatBench';
 import { bandOf } from '../../core/press';
 import { formatFigure, type HouseUnits } from '../../core/units';
 import { useWidth } from '../../ui/useWidth';
@@ -23,7 +23,7 @@ export const NAMES: Record<Swept, string> = {
 };
 
 export interface Mapped {
-  ask: SweepAsk;
+  ask: SweepQuery;
   rows: { y: number; bonds: number[] }[];
 }
 
@@ -115,7 +115,7 @@ const figureOf = (of: Swept, value: number, house: HouseUnits): string =>
   isTemperature(of) ? formatFigure(value, house.temperature) : formatFigure(value, 's', Number.isInteger(Number(value.toFixed(6))) ? 0 : 1);
 
 interface OverlayProps extends MapProps {
-  ask: SweepAsk;
+  ask: SweepQuery;
   px: (value: number) => number;
   py: (value: number) => number;
   inner: { w: number; h: number };
@@ -141,7 +141,7 @@ function Overlay({ ask, variant, stack, house, px, py, inner, width }: OverlayPr
     beyond.push({ x: inside.x0, y: inside.y0, w: inner.w, h: clampY(py(reach.high)) - inside.y0 });
     beyond.push({ x: inside.x0, y: clampY(py(reach.low)), w: inner.w, h: inside.y1 - clampY(py(reach.low)) });
   }
-  const ticks = (axis: SweepAsk['x']) => roundValues(axis, house);
+  const ticks = (axis: SweepQuery['x']) => roundValues(axis, house);
   const here = { x: px(valueNow(ask.x.of, variant)), y: py(valueNow(ask.y.of, variant)) };
   return (
     <svg width={width} height={HEIGHT} className="pointer-events-none absolute inset-0" aria-hidden="true">

@@ -1,6 +1,6 @@
 /** A map of the bond over any two inputs: a rough one at once, then a fine one, with the sheet's window and the press's reach on it. */
 import { useEffect, useState } from 'react';
-import { SWEPT, SweepAskSchema, type Swept } from '../../core/heatBench';
+import { SWEPT, SweepQuerySchema, type Swept } from '../../core/heatBench';
 import { ChoiceField } from '../../ui/Field';
 import { Stopped, stopSweep, sweep } from '../../workers/heat';
 import { reachOf } from './axes';
@@ -22,7 +22,7 @@ export function SweepPanel({ variant, stack, house }: MapProps) {
       x: { of: x, ...reachOf(x, variant, stack), steps },
       y: { of: y, ...reachOf(y, variant, stack), steps },
     });
-    const parsed = SweepAskSchema.safeParse({ ...variant.ask, ...axes(FINE) });
+    const parsed = SweepQuerySchema.safeParse({ ...variant.ask, ...axes(FINE) });
     if (!parsed.success) {
       setSays(parsed.error.issues[0]?.message ?? 'This cannot be swept.');
       return;

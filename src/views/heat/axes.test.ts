@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { inputOf } from '../../../test/trade/check';
 import { benchStack } from '../../core/advice';
-import { SWEPT, SweepAskSchema, type Swept } from '../../core/heatBench';
+import { SWEPT, SweepQuerySchema, type Swept } from '../../core/heatBench';
 import { toShown } from '../../core/units';
 import { classOf, reachOf, roundValues, valueNow } from './axes';
 import { variantOf, withPassage } from './variant';
@@ -19,7 +19,7 @@ describe('the axes of a map', () => {
       for (const x of every)
         for (const y of every.filter((candidate) => candidate !== x)) {
           const axes = { x: { of: x, ...reachOf(x, variant, stack), steps: 60 }, y: { of: y, ...reachOf(y, variant, stack), steps: 60 } };
-          expect(SweepAskSchema.safeParse({ ...variant.ask, ...axes }).error?.issues).toBeUndefined();
+          expect(SweepQuerySchema.safeParse({ ...variant.ask, ...axes }).error?.issues).toBeUndefined();
         }
   });
   it('hold the setting in hand and the whole of the sheet', () => {

@@ -2,7 +2,7 @@
 import { scaleLinear } from 'd3-scale';
 import type { BenchStack } from '../../core/advice';
 import { SOUND } from '../../core/heat';
-import { SWEPT, type SweepAsk, type Swept } from '../../core/heatBench';
+import { SWEPT, type SweepQuery, type Swept } from '../../core/heatBench';
 import { type HouseUnits, toInside, toShown } from '../../core/units';
 import type { Variant } from './variant';
 
@@ -53,7 +53,7 @@ export const isTemperature = (of: Swept): boolean => of === 'temperature' || of 
 const MARKS = 5;
 
 /** Round figures along an axis, in the unit it is shown in, as inside values. */
-export function roundValues({ of, from, to }: SweepAsk['x'], house: HouseUnits): number[] {
+export function roundValues({ of, from, to }: SweepQuery['x'], house: HouseUnits): number[] {
   const unit = isTemperature(of) ? house.temperature : null;
   const [a, b] = unit ? [toShown(from, unit), toShown(to, unit)] : [from, to];
   const values = scaleLinear().domain([a, b]).ticks(MARKS);

@@ -44,7 +44,7 @@ export function useReckoned(variants: readonly Variant[], current: number, stack
   const [fault, setFault] = useState<string | null>(null);
   const [busy, setBusy] = useState(false);
   const key = JSON.stringify([variants, current, stack?.press.id, stack?.spreadK]);
-  const ask = useEffectEvent(async (isLate: () => boolean) => {
+  const query = useEffectEvent(async (isLate: () => boolean) => {
     if (!stack || variants.length === 0) return;
     setBusy(true);
     try {
@@ -60,7 +60,7 @@ export function useReckoned(variants: readonly Variant[], current: number, stack
   });
   useEffect(() => {
     let late = false;
-    const rest = setTimeout(() => void ask(() => late), REST_MS);
+    const rest = setTimeout(() => void query(() => late), REST_MS);
     return () => {
       late = true;
       clearTimeout(rest);

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { inputOf } from '../../../test/trade/check';
 import { benchStack } from '../../core/advice';
-import { faultOfAsk } from '../../core/heatBench';
+import { faultOfQuery } from '../../core/heatBench';
 import { atSet, changed, isCovered, laidIn, moved, PALETTE, takenOut, variantOf, withPassage } from './variant';
 
 const stack = benchStack(inputOf({ says: 'a variant', on: 'cotton-tee', with: 'cut-film', press: 'hot' }));
@@ -18,7 +18,7 @@ describe('a variant on the Heat bench', () => {
   it('begins as the card has it', () => {
     expect(own.setC).toBe(stack.set.tempC);
     expect(own.ask.passage.timeS).toBe(stack.set.timeS);
-    expect(faultOfAsk(own.ask)).toBeNull();
+    expect(faultOfQuery(own.ask)).toBeNull();
   });
   it('another set value is what the press delivers for it, not what it shows', () => {
     expect(atSet(own, stack, 150).ask.passage.surfaceC).toBeCloseTo(162, 6);
@@ -26,7 +26,7 @@ describe('a variant on the Heat bench', () => {
   it('every sheet, pad and pillow of the palette is laid where it belongs, and the stack can be reckoned with', () => {
     for (const entry of PALETTE) {
       const after = laidIn(own, entry);
-      expect(faultOfAsk(after.ask)).toBeNull();
+      expect(faultOfQuery(after.ask)).toBeNull();
       expect(roles(after)).toHaveLength(roles(own).length + 1);
     }
     expect(roles(laidIn(own, layer('cover')))[0]).toBe('cover');
@@ -44,10 +44,10 @@ describe('a variant on the Heat bench', () => {
     expect(JSON.stringify(own)).toBe(before);
   });
   it('what cannot be is said in words', () => {
-    expect(faultOfAsk(changed(own, 0, { thicknessMm: 0 }).ask)).toMatch(/at least 0.002/);
-    expect(faultOfAsk(withPassage(own, { timeS: 1e6 }).ask)).toMatch(/over 3600/);
+    expect(faultOfQuery(changed(own, 0, { thicknessMm: 0 }).ask)).toMatch(/at least 0.002/);
+    expect(faultOfQuery(withPassage(own, { timeS: 1e6 }).ask)).toMatch(/over 3600/);
     const cloth = roles(own).indexOf('fabric');
-    expect(faultOfAsk(takenOut(own, cloth).ask)).toMatch(/nothing to press on/);
-    expect(faultOfAsk(moved(own, roles(own).length - 1, 0).ask)).toMatch(/lies on the base/);
+    expect(faultOfQuery(takenOut(own, cloth).ask)).toMatch(/nothing to press on/);
+    expect(faultOfQuery(moved(own, roles(own).length - 1, 0).ask)).toMatch(/lies on the base/);
   });
 });

@@ -1,13 +1,13 @@
 /** Variants of a stack on the Heat bench: what is tried, and what can be done to it. */
 import type { BenchStack } from '../../core/advice';
 import { BASE_PAD, COVER_SHEETS, PADS_OVER, type StackLayer, UNDERLAYS } from '../../core/heat';
-import type { HeatAsk } from '../../core/heatBench';
+import type { HeatQuery } from '../../core/heatBench';
 import { bandOf } from '../../core/press';
 
 /** One thing tried: a set value on the press's readout, and all the heat model is asked. */
 export interface Variant {
   setC: number;
-  ask: HeatAsk;
+  ask: HeatQuery;
 }
 
 export const MOST_VARIANTS = 3;
@@ -21,11 +21,11 @@ export const atSet = (variant: Variant, stack: BenchStack, setC: number): Varian
   ask: { ...variant.ask, passage: { ...variant.ask.passage, surfaceC: bandOf(stack.press, setC).midC } },
 });
 
-export const withPassage = (variant: Variant, change: Partial<HeatAsk['passage']>): Variant => ({
+export const withPassage = (variant: Variant, change: Partial<HeatQuery['passage']>): Variant => ({
   ...variant,
   ask: { ...variant.ask, passage: { ...variant.ask.passage, ...change } },
 });
-export const withPiece = (variant: Variant, change: Partial<HeatAsk['piece']>): Variant => ({
+export const withPiece = (variant: Variant, change: Partial<HeatQuery['piece']>): Variant => ({
   ...variant,
   ask: { ...variant.ask, piece: { ...variant.ask.piece, ...change } },
 });
@@ -76,7 +76,7 @@ export const changed = (variant: Variant, i: number, change: Partial<StackLayer>
 export const isCovered = (variant: Variant): boolean => variant.ask.piece.stack.some(({ role }) => role === 'cover');
 
 /** What a drawing of temperatures is held against. */
-export const limitsOf = ({ limits, adhesive }: Pick<HeatAsk, 'limits' | 'adhesive'>): { name: string; tempC: number }[] => [
+export const limitsOf = ({ limits, adhesive }: Pick<HeatQuery, 'limits' | 'adhesive'>): { name: string; tempC: number }[] => [
   { name: 'glue softens', tempC: adhesive.softenC },
   ...(limits.markC === null ? [] : [{ name: 'may mark, 15 s', tempC: limits.markC }]),
   ...(limits.damageC === null ? [] : [{ name: 'harm, 15 s', tempC: limits.damageC }]),

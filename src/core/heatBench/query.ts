@@ -13,7 +13,7 @@ import {
 
 const Limit = figure(40, 300, 'A limit', '°C').nullable();
 
-const HeatAskFields = z.object({
+const HeatQueryFields = z.object({
   piece: GluedPieceSchema,
   passage: PassageSchema,
   adhesive: z.object({
@@ -24,10 +24,10 @@ const HeatAskFields = z.object({
   }),
   limits: z.object({ markC: Limit, damageC: Limit, dyeC: Limit }),
 });
-export type HeatAsk = z.output<typeof HeatAskFields>;
+export type HeatQuery = z.output<typeof HeatQueryFields>;
 
 /** What no glue and no cloth can be. */
-function contradicts({ adhesive, limits }: Pick<HeatAsk, 'adhesive' | 'limits'>, ctx: z.RefinementCtx): void {
+function contradicts({ adhesive, limits }: Pick<HeatQuery, 'adhesive' | 'limits'>, ctx: z.RefinementCtx): void {
   const say = (path: string[], message: string) => ctx.addIssue({ code: 'custom', path, message });
   const { softenC, reference } = adhesive;
   if (softenC > reference.surfaceC)
@@ -39,11 +39,11 @@ function contradicts({ adhesive, limits }: Pick<HeatAsk, 'adhesive' | 'limits'>,
     say(['limits', 'markC'], 'The mark limit lies over the damage limit.');
 }
 
-export const HeatAskSchema = HeatAskFields.superRefine(contradicts);
+export const HeatQuerySchema = HeatQueryFields.superRefine(contradicts);
 
 /** What is wrong with a question, in words; null: it can be worked out. */
-export function faultOfAsk(ask: unknown): string | null {
-  const { error } = HeatAskSchema.safeParse(ask);
+export function faultOfQuery(query: unknown): string | null {
+  const { error } = HeatQuerySchema.safeParse(query);
   return error ? (error.issues[0]?.message ?? 'This cannot be worked out.') : null;
 }
 
@@ -56,10 +56,10 @@ export const AllowedSchema = z.object({
   surfaceC: span(0, 260, 'temperature', '°C'),
 });
 
-export const PeelAskSchema = z.object({ piece: GluedPieceSchema, passage: PassageSchema, where: z.enum(COOLING_PLACES) });
+export const PeelQuerySchema = z.object({ piece: GluedPieceSchema, passage: PassageSchema, where: z.enum(COOLING_PLACES) });
 
 /** The adhesive of an ask, with the flow its supplier means worked out. */
-export const adhesiveOfAsk = (
-  { adhesive: { softenC, reference, shift } }: Pick<HeatAsk, 'adhesive'>,
+export const adhesiveOfQuery = (
+  { adhesive: { softenC, reference, shift } }: Pick<HeatQuery, 'adhesive'>,
   options: SolveOptions = {},
 ): Adhesive => ({ softenC, shift, referenceFlow: referenceFlow(reference, softenC, options) });

@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { passage, pieceOf } from '../../../test/columns';
 import { press, tempAt } from '../heat';
-import { adhesiveOfAsk, bandOfAsk, correctAsk, type HeatAsk, HeatAskSchema, PeelAskSchema, peelOfAsk, see } from '.';
+import { adhesiveOfQuery, bandOfQuery, correctQuery, type HeatQuery, HeatQuerySchema, PeelQuerySchema, peelOfQuery, simulate } from '.';
 
-const ask = (over: Partial<HeatAsk['passage']> = {}, damp = false): HeatAsk => ({
+const query = (over: Partial<HeatQuery['passage']> = {}, damp = false): HeatQuery => ({
   piece: pieceOf('cotton jersey', { cover: true, damp }),
   passage: passage({ prePressS: 4, cooling: { where: 'air', forS: 200 }, ...over }),
   adhesive: { softenC: 105, reference: { piece: pieceOf('cotton jersey'), surfaceC: 150, timeS: 10 }, shift: 1 },
@@ -11,9 +11,12 @@ const ask = (over: Partial<HeatAsk['passage']> = {}, damp = false): HeatAsk => (
 });
 
 describe('what is seen of a pressing', () => {
-  const seen = see(ask({}, true));
+  const seen = simulate(query({}, true));
   it('has curves thin enough to draw that still read as the full ones do, jumps and all', () => {
-    const full = press(ask({}, true).piece, ask().passage, adhesiveOfAsk(ask()), ask().limits, { resolution: 1, toleranceK: 0.03 });
+    const full = press(query({}, true).piece, query().passage, adhesiveOfQuery(query()), query().limits, {
+      resolution: 1,
+      toleranceK: 0.03,
+    });
     const glue = full.art.curves.glue;
     if (!glue) throw new TypeError('no glue');
     const { timeS, tempC } = seen.curves.glue;
@@ -42,25 +45,25 @@ describe('what is seen of a pressing', () => {
 
 describe('answers to an ask', () => {
   it('a learned shift multiplies the bond, and the correction asks for the time that makes it good', () => {
-    const weak = { ...ask(), adhesive: { ...ask().adhesive, shift: 0.85 } };
-    expect(see(weak).read.bond / see(ask()).read.bond).toBeCloseTo(0.85, 6);
+    const weak = { ...query(), adhesive: { ...query().adhesive, shift: 0.85 } };
+    expect(simulate(weak).read.bond / simulate(query()).read.bond).toBeCloseTo(0.85, 6);
     const allowed = { timeS: { min: 6, max: 40 }, surfaceC: { min: 150, max: 150 } };
-    const { correction, helps } = correctAsk(weak, allowed);
+    const { correction, helps } = correctQuery(weak, allowed);
     expect(correction.feasible).toBe(true);
-    expect(correction.timeS).toBeGreaterThan(correctAsk(ask(), allowed).correction.timeS);
+    expect(correction.timeS).toBeGreaterThan(correctQuery(query(), allowed).correction.timeS);
     expect(helps.find(({ of }) => of === 'cover')?.glueK).toBeGreaterThan(0);
   });
   it('a doubtful platen or shift widens the band', () => {
     const width = (doubt: { platenK: number; shiftSd: number }) => {
-      const { low, high } = bandOfAsk(ask(), doubt);
+      const { low, high } = bandOfQuery(query(), doubt);
       return high / low;
     };
     expect(width({ platenK: 4, shiftSd: 0 })).toBeGreaterThan(width({ platenK: 1, shiftSd: 0 }));
     expect(width({ platenK: 1, shiftSd: 0.15 })).toBeGreaterThan(width({ platenK: 1, shiftSd: 0 }));
   });
   it('a table cools sooner than air, and a weight of metal sooner still', () => {
-    const { piece, passage: own } = ask();
-    const warm = (where: 'air' | 'table' | 'weight') => peelOfAsk({ piece, passage: own, where }).warmS ?? Number.POSITIVE_INFINITY;
+    const { piece, passage: own } = query();
+    const warm = (where: 'air' | 'table' | 'weight') => peelOfQuery({ piece, passage: own, where }).warmS ?? Number.POSITIVE_INFINITY;
     expect(warm('table')).toBeLessThan(warm('air'));
     expect(warm('weight')).toBeLessThan(warm('table'));
   });
@@ -68,19 +71,19 @@ describe('answers to an ask', () => {
 
 describe('what cannot be asked', () => {
   const faults = (entry: unknown) =>
-    HeatAskSchema.safeParse(entry).error?.issues.map(({ path, message }) => `${path.join('.')}: ${message}`) ?? [];
-  const bare = { ...ask().piece, stack: ask().piece.stack.filter(({ role }) => role !== 'transfer') };
+    HeatQuerySchema.safeParse(entry).error?.issues.map(({ path, message }) => `${path.join('.')}: ${message}`) ?? [];
+  const bare = { ...query().piece, stack: query().piece.stack.filter(({ role }) => role !== 'transfer') };
   it('a stack without a transfer, its own or the supplier’s', () => {
-    expect(faults({ ...ask(), piece: bare })).toEqual(['piece.stack: There is no transfer in this stack: add what is pressed on.']);
-    expect(faults({ ...ask(), adhesive: { ...ask().adhesive, reference: { ...ask().adhesive.reference, piece: bare } } })[0]).toMatch(
+    expect(faults({ ...query(), piece: bare })).toEqual(['piece.stack: There is no transfer in this stack: add what is pressed on.']);
+    expect(faults({ ...query(), adhesive: { ...query().adhesive, reference: { ...query().adhesive.reference, piece: bare } } })[0]).toMatch(
       /^adhesive.reference.piece.stack/,
     );
-    expect(PeelAskSchema.safeParse({ piece: bare, passage: ask().passage, where: 'air' }).success).toBe(false);
+    expect(PeelQuerySchema.safeParse({ piece: bare, passage: query().passage, where: 'air' }).success).toBe(false);
   });
   it('glue that never softens, a mark limit over the damage limit, the pressure of an air line on the piece', () => {
-    expect(faults({ ...ask(), adhesive: { ...ask().adhesive, softenC: 190 } })[0]).toMatch(/would never soften/);
-    expect(faults({ ...ask(), limits: { markC: 210, damageC: 190, dyeC: null } })[0]).toMatch(/mark limit lies over/);
-    expect(faults({ ...ask(), piece: { ...ask().piece, contactKPa: 276 } })[0]).toMatch(/Is this the pressure of the air line/);
-    expect(faults(ask())).toEqual([]);
+    expect(faults({ ...query(), adhesive: { ...query().adhesive, softenC: 190 } })[0]).toMatch(/would never soften/);
+    expect(faults({ ...query(), limits: { markC: 210, damageC: 190, dyeC: null } })[0]).toMatch(/mark limit lies over/);
+    expect(faults({ ...query(), piece: { ...query().piece, contactKPa: 276 } })[0]).toMatch(/Is this the pressure of the air line/);
+    expect(faults(query())).toEqual([]);
   });
 });

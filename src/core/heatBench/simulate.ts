@@ -20,16 +20,16 @@ import {
   type SolveOptions,
   sensitivities,
 } from '../heat';
-import { adhesiveOfAsk, type HeatAsk } from './ask';
+import { adhesiveOfQuery, type HeatQuery } from './query';
 
 /** Places whose temperature is told: the bond line, the bare face beside the art, the cloth under the art, and its inside. */
-export const SEEN_PLACES = ['glue', 'face', 'under', 'inside'] as const;
-export type SeenPlace = (typeof SEEN_PLACES)[number];
+export const SIMULATED_PLACES = ['glue', 'face', 'under', 'inside'] as const;
+export type SimulatedPlace = (typeof SIMULATED_PLACES)[number];
 
-export interface Seen {
+export interface Simulated {
   read: Assessment;
   stages: { name: string; fromS: number; toS: number; shut: boolean }[];
-  curves: Record<SeenPlace, { timeS: number[]; tempC: number[] }>;
+  curves: Record<SimulatedPlace, { timeS: number[]; tempC: number[] }>;
   /** Water in the cloth as it is loaded and at the end, g/m². */
   waterGm2: { loaded: number; left: number };
   /** Heat in through the top while the press is shut, kJ/m². */
@@ -84,9 +84,9 @@ const curveOf = (solved: Solved, key: string): Curve => {
 };
 
 /** Presses what is asked and tells all that is seen of it. */
-export function see(ask: HeatAsk, options: SolveOptions = DRAWN): Seen {
-  const { art, bare, read } = press(ask.piece, ask.passage, adhesiveOfAsk(ask, options), ask.limits, options);
-  const loaded = ask.piece.stack.reduce((sum, { waterKgM2 = 0 }) => sum + waterKgM2, 0);
+export function simulate(query: HeatQuery, options: SolveOptions = DRAWN): Simulated {
+  const { art, bare, read } = press(query.piece, query.passage, adhesiveOfQuery(query, options), query.limits, options);
+  const loaded = query.piece.stack.reduce((sum, { waterKgM2 = 0 }) => sum + waterKgM2, 0);
   const left = Object.values(art.ends).reduce((sum, { waterKgM2 }) => sum + waterKgM2, 0);
   return {
     read,
@@ -105,9 +105,9 @@ export function see(ask: HeatAsk, options: SolveOptions = DRAWN): Seen {
 const WEIGHED: SolveOptions = { resolution: 0.4, toleranceK: 0.1 };
 
 /** The setting that restores the bond, with what would help most, largest first. */
-export function correctAsk(ask: HeatAsk, allowed: Allowed): { correction: Correction; helps: Effect[] } {
-  const adhesive = adhesiveOfAsk(ask, WEIGHED);
-  const { piece, passage, limits } = ask;
+export function correctQuery(query: HeatQuery, allowed: Allowed): { correction: Correction; helps: Effect[] } {
+  const adhesive = adhesiveOfQuery(query, WEIGHED);
+  const { piece, passage, limits } = query;
   return {
     correction: correct({ piece, passage, adhesive, limits, allowed }, WEIGHED),
     helps: sensitivities(piece, passage, adhesive, WEIGHED),
@@ -115,9 +115,9 @@ export function correctAsk(ask: HeatAsk, allowed: Allowed): { correction: Correc
 }
 
 /** The bond of an ask as a band. */
-export const bandOfAsk = (ask: HeatAsk, doubt: Doubt): BondBand =>
-  bondBand(ask.piece, ask.passage, adhesiveOfAsk(ask, WEIGHED), doubt, WEIGHED);
+export const bandOfQuery = (query: HeatQuery, doubt: Doubt): BondBand =>
+  bondBand(query.piece, query.passage, adhesiveOfQuery(query, WEIGHED), doubt, WEIGHED);
 
 /** Seconds after opening until a piece is warm and cold, wherever it is laid. */
-export const peelOfAsk = ({ piece, passage, where }: { piece: Piece; passage: Passage; where: CoolingPlace }): PeelClock =>
+export const peelOfQuery = ({ piece, passage, where }: { piece: Piece; passage: Passage; where: CoolingPlace }): PeelClock =>
   peelClock(piece, passage, { where }, WEIGHED);
