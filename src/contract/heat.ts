@@ -46,7 +46,7 @@ export const SweepReplySchema = z.object({
 export const BenchStackSchema = z.object({
   blankName: z.string(),
   productName: z.string(),
-  ask: HeatQuerySchema,
+  query: HeatQuerySchema,
   allowed: AllowedSchema,
   nominal: z.object({ surfaceC: z.number(), timeS: z.number() }),
   bounds: z.array(BoundSchema),

@@ -80,7 +80,7 @@ describe('stacks of the shop', () => {
     expect(own.body.stack.set).toEqual({ tempC: card.set.tempC, timeS: card.set.timeS });
     const { blankId, productId, pressId } = card.of;
     const shelf = await send(stackRoute.GET, `/heat-stack?blank=${blankId}&product=${productId}&press=${pressId}`);
-    expect(shelf.body.stack.ask.piece.stack).toEqual(own.body.stack.ask.piece.stack);
+    expect(shelf.body.stack.query.piece.stack).toEqual(own.body.stack.query.piece.stack);
     expect((await send(stackRoute.GET, `/heat-stack?blank=${blankId}&product=nothing&press=${pressId}`)).status).toBe(404);
   });
 });

@@ -266,7 +266,7 @@ describe('a heating time', () => {
     const { db } = openShop(':memory:', 'drizzle');
     const text = [...shopJson(shop().db)].join('');
     const plan = planJson(db, text);
-    expect(plan.faults.kept).toEqual([]);
+    expect(plan.faults.faults).toEqual([]);
     plan.apply();
     expect([...shopJson(db)].join('')).toBe(text);
   });

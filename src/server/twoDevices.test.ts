@@ -5,7 +5,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { ownShop } from '../../test/api';
 import { isWhole, runs } from '../../test/runs';
-import { apply, cueOf, factOf, foresee, planOf, type RunEvent, replay } from '../core/run';
+import { apply, cueOf, factOf, planOf, predict, type RunEvent, replay } from '../core/run';
 import { Refusal } from './refusal';
 import { shop } from './shop';
 import { openRun } from './stores/openedRun';
@@ -64,7 +64,7 @@ describe('two devices on one run', () => {
         if (what !== 'act' && what !== 'look and act') return;
         const events = [...device.heard, ...device.waiting.filter(({ id }) => !device.heard.some((candidate) => candidate.id === id))];
         const known = { events: device.heard, run: replay(plan, run.startedAt, device.heard) };
-        const state = foresee(plan, run.startedAt, known, events.slice(device.heard.length));
+        const state = predict(plan, run.startedAt, known, events.slice(device.heard.length));
         const cue = cueOf(plan, state, now + i * 3000);
         const kind = cue.act ?? cue.early;
         if (!kind) return;

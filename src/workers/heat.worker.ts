@@ -20,7 +20,7 @@ const QUICK = { resolution: 0.4, toleranceK: 0.1 } as const;
 const api = {
   /** What is wrong with a question; null: nothing. */
   fault: faultOfQuery,
-  see: (query: HeatQuery, doubt: Doubt): { seen: Simulated; band: ReturnType<typeof bandOfQuery> } => ({
+  simulate: (query: HeatQuery, doubt: Doubt): { seen: Simulated; band: ReturnType<typeof bandOfQuery> } => ({
     seen: simulate(query),
     band: bandOfQuery(query, doubt),
   }),
@@ -44,7 +44,7 @@ const api = {
   play: ({ situationId, stack }: { situationId: string; stack: Deal['stack'] }, played: Played): Outcome => {
     const situation = SITUATIONS.find(({ id }) => id === situationId);
     if (!situation) throw new Error(`no situation ${situationId}`);
-    return play({ situation, stack, ask: situation.change(stack.ask) }, played);
+    return play({ situation, stack, query: situation.change(stack.query) }, played);
   },
 };
 export type HeatApi = typeof api;

@@ -41,7 +41,7 @@ function listening(heard: Set<string>): Trade {
     decisions: eachPhase((table) =>
       table.map((decision) => ({ ...decision, decide: (input, known) => hear(decision.id, decision.decide(input, known)) })),
     ),
-    rules: TRADE.rules.map((rule) => ({ ...rule, met: (input, draft) => hear(rule.id, rule.met(input, draft)) })),
+    rules: TRADE.rules.map((rule) => ({ ...rule, evaluate: (input, draft) => hear(rule.id, rule.evaluate(input, draft)) })),
     steps: TRADE.steps.map((step) => ({ ...step, says: (context) => hear(step.id, step.says(context)) })),
   };
 }

@@ -49,8 +49,8 @@ function closingsToRepeat(was: Card, now: Card): Pick<Choices, 'stageS' | 'stage
  */
 export function changesSince(was: Card, now: Card): Phrase[] {
   const says: Phrase[] = [];
-  const say = (met: boolean, words: () => Phrase) => {
-    if (met) says.push(words());
+  const say = (condition: boolean, words: () => Phrase) => {
+    if (condition) says.push(words());
   };
   const unit = now.window.settable.unit;
   const [old, set] = [was.set, now.set];

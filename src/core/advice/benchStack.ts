@@ -11,7 +11,7 @@ import type { Bound, Window } from '../window';
 export interface BenchStack {
   blankName: string;
   productName: string;
-  ask: HeatQuery;
+  query: HeatQuery;
   /** The sheet's window, at the platen's surface. */
   allowed: { timeS: { min: number; max: number }; surfaceC: { min: number; max: number } };
   /** The sheet's own setting. */
@@ -43,7 +43,7 @@ export function benchStack(given: ResolveInput): BenchStack | null {
   return {
     blankName: input.blank.name,
     productName: input.product.name,
-    ask: {
+    query: {
       piece: pieceOf(input, draft, undefined, set.lowerC),
       passage: {
         surfaceC: surface(set.tempC),

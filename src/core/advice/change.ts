@@ -21,12 +21,12 @@ const OF_THE_PRESS = ['setC', 'lowerC', 'heat', 'platenId'] as const;
 
 /** Choices of a print after a change: what was chosen stays, but for what belonged to the transfer or press that is given up. */
 function choicesAfter(choices: Choices, change: Change): Choices {
-  const given = [
+  const dropped = [
     ...(change.ownSetting ? OF_THE_SETTING : []),
     ...(change.productId === undefined ? [] : OF_THE_SHEET),
     ...(change.pressId === undefined ? [] : OF_THE_PRESS),
   ];
-  const stay = Object.fromEntries(Object.entries(choices).filter(([key]) => !given.some((candidate) => candidate === key))) as Choices;
+  const stay = Object.fromEntries(Object.entries(choices).filter(([key]) => !dropped.some((candidate) => candidate === key))) as Choices;
   const { timeS, cover, alternative, heat, base, platenId } = change;
   return {
     ...stay,
@@ -86,12 +86,12 @@ function printAfter(print: Print, change: Change): Print {
   // a lay belongs to its platen and its place: another of either is laid anew
   const anew = pressId !== undefined || change.platenId !== undefined || change.moved !== undefined || change.size !== undefined;
   const { lay, ...free } = print;
-  const kept = change.lay ?? (anew ? undefined : lay);
+  const nextLay = change.lay ?? (anew ? undefined : lay);
   return {
     ...free,
     layers,
     pressId: pressId ?? print.pressId,
-    ...(kept && { lay: kept }),
+    ...(nextLay && { lay: nextLay }),
     ...(change.moved && { moved: change.moved }),
     ...change.size,
     choices: choicesAfter(print.choices, change),

@@ -79,7 +79,7 @@ export const SITUATIONS: readonly Situation[] = [
 export interface Deal {
   situation: Situation;
   stack: BenchStack;
-  ask: HeatQuery;
+  query: HeatQuery;
 }
 
 /**
@@ -101,7 +101,7 @@ export function deal(
     return left < 0;
   });
   const situation = SITUATIONS[i < 0 ? SITUATIONS.length - 1 : i] as Situation;
-  return { situation, stack, ask: situation.change(stack.ask) };
+  return { situation, stack, query: situation.change(stack.query) };
 }
 
 export interface Played {
@@ -136,37 +136,37 @@ function peelMistake(peel: Peel, peeledC: number, peelS: number, roomC: number):
 const times = (value: number) => value.toFixed(2);
 
 /** Plays a setting into a deal. The piece itself, not the readout, decides. */
-export function play({ situation, stack, ask }: Deal, played: Played): Outcome {
+export function play({ situation, stack, query }: Deal, played: Played): Outcome {
   const { peel } = stack;
   const surfaceC = Math.min(260, Math.max(0, bandOf(stack.press, played.setC).midC + (situation.runsHotK ?? 0)));
   const passage = {
-    ...ask.passage,
+    ...query.passage,
     surfaceC,
     timeS: played.timeS,
     prePressS: played.prePressS,
     finish: null,
     cooling: { where: 'air' as const, forS: Math.max(30, played.peelS + 1) },
   };
-  const entry: HeatQuery = { ...ask, passage };
+  const entry: HeatQuery = { ...query, passage };
   const seen = simulate(entry);
   const opened = seen.stages.find(({ name }) => name === 'press')?.toS ?? 0;
   const { timeS, tempC } = seen.curves.glue;
   const peeledC = tempAt({ timeS: Float64Array.from(timeS), tempC: Float64Array.from(tempC) }, opened + played.peelS);
   const { bond, mark } = seen.read;
-  const peeled = peelMistake(peel, peeledC, played.peelS, ask.piece.roomC);
+  const peeled = peelMistake(peel, peeledC, played.peelS, query.piece.roomC);
   const mistakes: Mistake[] = [
     ...(bond < SOUND.low ? ['too little' as const] : []),
     ...(bond > SOUND.high ? ['too much' as const] : []),
     ...(mark !== null && mark > 1 ? ['marked' as const] : []),
     ...(peeled ? [peeled] : []),
   ];
-  const adhesive = adhesiveOfQuery(ask);
+  const adhesive = adhesiveOfQuery(query);
   const { rounded } = correct(
     {
-      piece: ask.piece,
+      piece: query.piece,
       passage,
       adhesive,
-      limits: ask.limits,
+      limits: query.limits,
       allowed: { timeS: stack.allowed.timeS, surfaceC: { min: surfaceC, max: surfaceC } },
     },
     { resolution: 0.4, toleranceK: 0.1 },

@@ -4,7 +4,7 @@
  */
 
 import { type Card, minutesOf, stagesOf } from '../card';
-import { areaOfArt, laidOf, layIn, limitsFor, mapOf, type PreparedInput, prepared, pressOf, type ResolveInput } from '../draft';
+import { areaOfArt, layIn, limitsFor, mapOf, type PreparedInput, poseOf, prepared, pressOf, type ResolveInput } from '../draft';
 import { byHouse } from '../house';
 import { type Finding, type Judgement, judge, LAW, type Law, QUICK } from '../judgement';
 import { nearestShift } from '../placement';
@@ -61,8 +61,8 @@ function lays(input: PreparedInput, judged: Judgement): Candidate[] {
   const { platen } = judged.draft;
   const now = layIn(input);
   const area = areaOfArt(print, now);
-  const room = (whole: number, side: number) => Math.max(0, Math.floor((whole - side) / 2 - LAY_MARGIN_MM));
-  const [right, front] = [room(platen.widthMm, area.widthMm), room(platen.heightMm, area.heightMm)];
+  const clearance = (whole: number, side: number) => Math.max(0, Math.floor((whole - side) / 2 - LAY_MARGIN_MM));
+  const [right, front] = [clearance(platen.widthMm, area.widthMm), clearance(platen.heightMm, area.heightMm)];
   const shifted = [
     [0, 0],
     [-right, 0],
@@ -85,13 +85,13 @@ function lays(input: PreparedInput, judged: Judgement): Candidate[] {
 
 /** The nearest place on the piece that can be pressed on this platen, where the one of the rule cannot. */
 function moves(input: PreparedInput): Candidate[] {
-  const { laid } = input;
-  if (!laid.placement || (laid.inTheWay.length === 0 && !laid.placement.findings.some((finding) => finding.level === 'hold'))) return [];
+  const { pose } = input;
+  if (!pose.placement || (pose.inTheWay.length === 0 && !pose.placement.findings.some((finding) => finding.level === 'hold'))) return [];
   const { lay: _, ...free } = input.print;
   const from = free.moved ?? { xMm: 0, yMm: 0 };
   const at = (shift: { xMm: number; yMm: number }) => ({ xMm: from.xMm + shift.xMm, yMm: from.yMm + shift.yMm });
   const shift = nearestShift((by) => {
-    const { placement, plain } = laidOf({ ...input, print: { ...free, moved: at(by) } });
+    const { placement, plain } = poseOf({ ...input, print: { ...free, moved: at(by) } });
     return plain.feasible && placement?.findings.every((finding) => finding.level !== 'hold') === true;
   });
   if (!shift) return [];
@@ -300,7 +300,7 @@ const isOfLay = ({ from, rule, closing }: Finding): boolean =>
   closing === undefined && (rule === 'cold-spot-under-art' || (from === 'margin' && (rule === 'sheet low' || rule === 'sheet high')));
 
 /** What would lay the art better, where a Care comes from the platen under it. */
-function betterLaid(given: ResolveInput, stock: Stock, card: Pick<Card, 'lamp'>): WayOut[] {
+function betterPose(given: ResolveInput, stock: Stock, card: Pick<Card, 'lamp'>): WayOut[] {
   if (!card.lamp.findings.some(isOfLay)) return [];
   const input = prepared(given);
   const judged = judge(input, QUICK);
@@ -314,7 +314,7 @@ function betterLaid(given: ResolveInput, stock: Stock, card: Pick<Card, 'lamp'>)
  * product or press up to two are kept, so that a shop sees what it can do with what is in its hand.
  */
 export function waysOut(given: ResolveInput, card: Pick<Card, 'lamp'>, stock: Stock): WayOut[] {
-  if (card.lamp.state === 'care') return betterLaid(given, stock, card);
+  if (card.lamp.state === 'care') return betterPose(given, stock, card);
   if (card.lamp.state === 'clear') return [];
   const input = prepared(given);
   const judged = judge(input, QUICK);

@@ -5,7 +5,7 @@ import { type PreparedInput, prepared, type ResolveInput } from '../draft';
 import { type Judgement, judge, QUICK } from '../judgement';
 import { type Blank, type Duty, type Fabric, usualPosition } from '../materials';
 import type { Print } from '../order';
-import { type Press, takesShape } from '../press';
+import { fitsShape, type Press } from '../press';
 import { type ArtKind, builtInProducts, FAMILIES, isAsMeant, type Product, priceOfPrint } from '../sheet';
 import { phrase } from '../units';
 import type { LampState } from '../window';
@@ -86,7 +86,7 @@ export function whichTransfer(
   const blank = { ...wish.blank, shade: wish.shade, duty: wish.duty };
   const all = shop.presses.filter((press) => !press.retiredOn);
   // a press the piece does not lie on is asked only where the shop has no other
-  const fitting = all.filter((press) => takesShape(press, blank));
+  const fitting = all.filter((press) => fitsShape(press, blank));
   const presses = fitting.length > 0 ? fitting : all;
   const judgeOn = (product: Product, press: Press) => {
     const input = prepared({

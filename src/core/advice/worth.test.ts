@@ -7,7 +7,7 @@ import { outcomeBySimulation, shopsToMeasure } from '../../../test/worth';
 import { prepared } from '../draft';
 import { judge, LAW } from '../judgement';
 import { fixedNormals } from '../numerics';
-import { commonDoubt, instrumentError, toldBy } from '../press';
+import { commonDoubt, correctedBy, instrumentError } from '../press';
 import { MEASURINGS, worthOf } from './worth';
 
 const tee = (known: 2 | 5 | null) => inputFor(EVERYDAY[0] as (typeof EVERYDAY)[number], known);
@@ -62,7 +62,7 @@ describe('what measuring is worth', () => {
     const spoiled = (entry: typeof input) => 20 * (1 - judge(entry, LAW).soundChance);
     const after = fixedNormals(2, 400).map(([wandered = 0, error = 0]) => {
       const foundK = beforeK * wandered + sdK * error;
-      return spoiled({ ...input, surface: toldBy(input.surface, (foundK * beforeK ** 2) / (beforeK ** 2 + sdK ** 2), { sdK }) });
+      return spoiled({ ...input, surface: correctedBy(input.surface, (foundK * beforeK ** 2) / (beforeK ** 2 + sdK ** 2), { sdK }) });
     });
     const saved = spoiled(input) - after.reduce((sum, entry) => sum + entry, 0) / after.length;
     expect(saved).toBeGreaterThan(0.05);

@@ -9,6 +9,7 @@ import { judge, LAW } from '../judgement';
 import {
   bandOfTenths,
   commonDoubt,
+  correctedBy,
   type Foreseen,
   foreseen,
   type Instrument,
@@ -19,7 +20,6 @@ import {
   type Press,
   SURE,
   type Surface,
-  toldBy,
 } from '../press';
 import { LAMP_STATES, type LampState } from '../window';
 import type { Worth } from './replies';
@@ -63,7 +63,7 @@ const LEAST_SHARE = 0.001;
 const RANK: Record<LampState, number> = { clear: 0, care: 1, hold: 2 };
 
 /** A part of a surface after a survey: its middle moved by what was found out, its doubt what is left. */
-function told({ meanK, sdK }: Normal, leftK: number, movedK: number, hotter: number): Normal {
+function posterior({ meanK, sdK }: Normal, leftK: number, movedK: number, hotter: number): Normal {
   const left = Math.min(sdK, leftK);
   return { meanK: meanK + movedK + hotter * Math.sqrt(sdK ** 2 - left ** 2), sdK: left };
 }
@@ -71,9 +71,9 @@ function told({ meanK, sdK }: Normal, leftK: number, movedK: number, hotter: num
 /** The surface under the art once a survey, made at a setting, has found it so much hotter and so uneven. */
 function surfaceAfter(now: Surface, { coolestK, hottestK, mostK, unevenK }: Foreseen, hotter: number, refC: number): Surface {
   const tenths = {
-    coolest: told(now.coolest, coolestK, -unevenK, hotter),
-    hottest: told(now.hottest, hottestK, unevenK, hotter),
-    most: told(now.most, mostK, unevenK, hotter),
+    coolest: posterior(now.coolest, coolestK, -unevenK, hotter),
+    hottest: posterior(now.hottest, hottestK, unevenK, hotter),
+    most: posterior(now.most, mostK, unevenK, hotter),
   };
   return { ...tenths, ...bandOfTenths(tenths), slope: 0, spreadPerK: SURE * PRIOR.slope, refC };
 }
@@ -95,7 +95,7 @@ interface Outcome {
   /** All that speaks against it is that its pressure is a guess. */
   onlyPressure: boolean;
   /** Something holds it that no survey lifts: it is not pressed as things are. */
-  isHeldByOther: boolean;
+  isHoldByOther: boolean;
 }
 
 /** Rules that two pairs of a gauge would settle. */
@@ -105,8 +105,8 @@ const OF_PRESSURE: readonly string[] = ['pressure-guessed', 'pressure-beyond'];
 function outcomeOf(input: PreparedInput): Outcome {
   const { lamp, soundChance, set } = judge(input, LAW);
   const onlyPressure = lamp.state === 'care' && lamp.findings.every(({ rule }) => OF_PRESSURE.includes(rule));
-  const isHeldByOther = lamp.findings.some(({ level, from }) => level === 'hold' && from === 'rule');
-  return { spoiled: 1 - soundChance, lamp: lamp.state, setC: set.tempC, onlyPressure, isHeldByOther };
+  const isHoldByOther = lamp.findings.some(({ level, from }) => level === 'hold' && from === 'rule');
+  return { spoiled: 1 - soundChance, lamp: lamp.state, setC: set.tempC, onlyPressure, isHoldByOther };
 }
 
 /** A surface as a measurement may find it, and how likely that is. */
@@ -135,11 +135,11 @@ function afterChecks({ press, surface }: PreparedInput, instrument: Instrument):
   const { commonK, scatterK } = instrumentError(instrument);
   const sdK = Math.hypot(commonK, scatterK / Math.sqrt(CHECKED));
   const before = commonDoubt(surface);
-  const after = commonDoubt(toldBy(surface, 0, { sdK }));
+  const after = commonDoubt(correctedBy(surface, 0, { sdK }));
   if (before - after < CHECK_TELLS_K) return [];
   const movesK = Math.sqrt(before ** 2 - after ** 2);
   return HOTTER.filter(({ share }) => share >= LEAST_SHARE).map(({ hotter, share }) => ({
-    after: toldBy(surface, hotter * movesK, { sdK }),
+    after: correctedBy(surface, hotter * movesK, { sdK }),
     share,
   }));
 }
@@ -236,7 +236,7 @@ export function worthOf(open: readonly OpenPrint[], measurings: readonly Measuri
     if (pieces <= 0) continue;
     const entry = prepared(input);
     const now = outcomeOf(entry);
-    if (now.isHeldByOther) continue;
+    if (now.isHoldByOther) continue;
     byPress.set(entry.press.id, [...(byPress.get(entry.press.id) ?? []), { input: entry, pieces, now }]);
   }
   const worths = [...byPress.values()].flatMap((prints) => {

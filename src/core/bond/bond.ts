@@ -93,15 +93,15 @@ export function bondAt(points: readonly BondPoint[], surfaceC: number): number {
 const WIDEST_FACTOR = 2;
 
 /** Whether a bond is known well enough to be told as a figure. */
-export const isTold = (logSd: number): boolean => 2 * Z_90 * logSd <= Math.log(WIDEST_FACTOR);
+export const isReportable = (logSd: number): boolean => 2 * Z_90 * logSd <= Math.log(WIDEST_FACTOR);
 
 /** A bond as a figure. */
 export const bondWords = (bond: number): string => bond.toFixed(2);
 
-const takesBefore = remembered<Effect[]>(400);
+const rememberedEffects = remembered<Effect[]>(400);
 
 /** What each thing that differs from the supplier's own stack takes or gives. */
-export function takesOf(input: PreparedInput, draft: Draft, { piece, passage, adhesive }: CardPiece): Effect[] {
+export function effectsOf(input: PreparedInput, draft: Draft, { piece, passage, adhesive }: CardPiece): Effect[] {
   const meant = {
     cloth: meantCloth(input),
     baseC: MEANT_BASE_C,
@@ -109,7 +109,9 @@ export function takesOf(input: PreparedInput, draft: Draft, { piece, passage, ad
     padOver: input.product.pad === 'soft pad over' || input.product.pad === 'foam over',
     underlay: input.product.pad === 'felt under' || input.product.pad === 'foam behind',
   };
-  return takesBefore(JSON.stringify([piece, passage, adhesive, meant]), () => deviations(piece, passage, adhesive, meant, WEIGHED_HEAT));
+  return rememberedEffects(JSON.stringify([piece, passage, adhesive, meant]), () =>
+    deviations(piece, passage, adhesive, meant, WEIGHED_HEAT),
+  );
 }
 
 /** With less than this chance of a sound bond a card is Care, and another time is looked for. */
@@ -157,8 +159,8 @@ export function heatOf(
   if (!entry || sd === null) return null;
   const bond = bondAt(points, midC);
   const learned = learnedOf(input);
-  const takes = takesOf(input, draft, entry);
-  const key = JSON.stringify([entry, sd, bond, takes, points, pressOf(draft).timeS, limitsFor(input), draft.passesMark, learned]);
+  const effects = effectsOf(input, draft, entry);
+  const key = JSON.stringify([entry, sd, bond, effects, points, pressOf(draft).timeS, limitsFor(input), draft.passesMark, learned]);
   return heatBefore(key, () => {
     return {
       bond,
@@ -166,7 +168,7 @@ export function heatOf(
       high: bond * Math.exp(Z_90 * sd),
       soundChance: soundChanceOf(bond, sd),
       bonds: points,
-      takes,
+      takes: effects,
       correction: correctionOf(input, draft, entry),
       learned: learned && { shift: learned.shift, n: learned.n },
     };
@@ -266,7 +268,7 @@ export function heatReasons(heat: Heat, timeS: number): Reason[] {
       ),
     );
   const sound = `${Math.round(100 * heat.soundChance)} %`;
-  const isFigure = isTold(logSdOf(heat));
+  const isFigure = isReportable(logSdOf(heat));
   said.push(
     say(
       'physics',

@@ -8,12 +8,12 @@ export {
   bondsOf,
   bondWords,
   cardPiece,
+  effectsOf,
   heatOf,
   heatReasons,
-  isTold,
+  isReportable,
   logSdOf,
   SOUND_ENOUGH,
   THINGS,
-  takesOf,
 } from './bond';
 export { HeatSchema } from './heatOfCard';

@@ -72,9 +72,9 @@ describe('the bond on a card', () => {
     const own = input({ on: 'fleece-hoodie', with: 'screen-printed' });
     const [card, stack] = [resolve(own), benchStack(own)];
     expect(stack?.set).toEqual({ tempC: card.set.tempC, timeS: card.set.timeS });
-    expect(stack?.ask.limits).toEqual({ markC: 175, damageC: 215, dyeC: null });
+    expect(stack?.query.limits).toEqual({ markC: 175, damageC: 215, dyeC: null });
     const fleece = BUILT_IN_FABRICS.find(({ id }) => id === own.fabric.id);
-    expect(stack?.ask.piece.stack.find(({ role }) => role === 'fabric')?.thicknessMm).toBe(fleece?.thicknessMm);
+    expect(stack?.query.piece.stack.find(({ role }) => role === 'fabric')?.thicknessMm).toBe(fleece?.thicknessMm);
     expect(benchStack({ ...own, print: { ...own.print, embossed: true } })).toBeNull();
   });
 });

@@ -1,6 +1,6 @@
 /** The chain of reasons behind every value of a card: the decisions that were taken, and how the temperature was found. */
 
-import { type Draft, keptWords, ownSetC, type PreparedInput, pressOf, type Reason, testedWords } from '../draft';
+import { type Draft, houseSettingWords, ownSetC, type PreparedInput, pressOf, type Reason, testedWords } from '../draft';
 import type { Judgement } from '../judgement';
 import { BAND_KPA, daysBetween, pressOffset, setForMiddle } from '../press';
 import { type Allowed, CHOSEN_STAGES, type ChosenStage, figurePhrase } from '../sheet';
@@ -67,7 +67,7 @@ export function temperatureReasons(
   draft: Draft,
   window: Window,
   setC: number,
-  { keptTemp: kept, testedTemp: tested }: Pick<Judgement, 'keptTemp' | 'testedTemp'>,
+  { houseTemp: houseSetting, testedTemp: tested }: Pick<Judgement, 'houseTemp' | 'testedTemp'>,
 ): Say[] {
   const { product, press, print, blank } = input;
   const { offsetK, spreadK, measured } = pressOffset(press);
@@ -88,7 +88,8 @@ export function temperatureReasons(
     },
     { source: aim === null ? 'physics' : 'sheet', says: pickWords(input, window, aim, tempDiff(best)) },
   ];
-  if (kept) says.push({ source: 'house', says: phrase`${keptWords(kept, input)} The nearest side is ${tempDiff(here)} away.` });
+  if (houseSetting)
+    says.push({ source: 'house', says: phrase`${houseSettingWords(houseSetting, input)} The nearest side is ${tempDiff(here)} away.` });
   if (tested) says.push({ source: 'blank', says: phrase`${testedWords(tested, input)} The nearest side is ${tempDiff(here)} away.` });
   if (print.choices.setC !== undefined)
     says.push({

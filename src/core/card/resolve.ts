@@ -102,11 +102,11 @@ export function resolve(given: ResolveInput, trade: Trade = TRADE): Card {
     judgedBy: 'chance',
     soundChance,
     lamp,
-    ...(input.laid.placement && {
+    ...(input.pose.placement && {
       laid: {
         lay: layIn(input),
-        loading: input.laid.loading,
-        clearanceMm: clearanceOf(input.laid),
+        loading: input.pose.loading,
+        clearanceMm: clearanceOf(input.pose),
       },
     }),
     ...(heat && { heat }),

@@ -3,10 +3,10 @@ import { figureText, figureWords } from '../sheet';
 import { formatFigure, type HouseUnits, houseUnit, UNITS, type UnitId } from '../units';
 import type { Card } from './schema';
 
-type Told = Pick<Card, 'of' | 'set' | 'window'>;
+type Bracketed = Pick<Card, 'of' | 'set' | 'window'>;
 
 /** What the bracket of the window bar stands for: the sheet's own words, what of it is our allowance, or what split heat makes of it. */
-export function bracketWords({ of, set, window }: Told, unit: UnitId): string {
+export function bracketWords({ of, set, window }: Bracketed, unit: UnitId): string {
   const at = (name: 'sheet low' | 'sheet high') => formatFigure(window.bounds.find(({ side }) => side === name)?.surfaceC ?? 0, unit);
   const sides = `${at('sheet low')} to ${at('sheet high')} ${UNITS[unit].symbol}`;
   // with heat from below the sides are what the upper platen may have, not what the sheet says

@@ -15,10 +15,10 @@ const HANDS_S = { load: 15, place: 25, peel: 4, inspect: 6, trim: 20, rub: 8, tu
 
 /** A wait longer than this is used for the next piece; only so much of it counts as this piece's own time, s. */
 const WAIT_COUNTED_S = 45;
-type Seen = Omit<Layer, 'fresh'>;
+type StageContext = Omit<Layer, 'fresh'>;
 
 /** Marks what was laid in since the stage before; the platens are part of the press. */
-const freshen = (stack: Seen[], before: Seen[]): Layer[] =>
+const freshen = (stack: StageContext[], before: StageContext[]): Layer[] =>
   stack.map((layer) => ({
     ...layer,
     fresh: !layer.role.endsWith('platen') && !before.some((b) => b.role === layer.role && b.name === layer.name),
@@ -26,7 +26,7 @@ const freshen = (stack: Seen[], before: Seen[]): Layer[] =>
 
 function partsOf(input: PreparedInput, draft: Draft) {
   const { fabric, blank, item, aids } = input;
-  const layer = (role: Seen['role'], name: string, thicknessMm: number | null = null, hot = false): Seen => ({
+  const layer = (role: StageContext['role'], name: string, thicknessMm: number | null = null, hot = false): StageContext => ({
     role,
     name,
     thicknessMm,
@@ -35,7 +35,7 @@ function partsOf(input: PreparedInput, draft: Draft) {
   const hard = isHard(fabric);
   const cloth = layer('fabric', hard ? blank.name : fabric.name, hard ? thicknessOf(input) : fabric.thicknessMm);
   const own = (serves: Parameters<typeof aidFor>[1], fallback: string) => aidFor(aids, serves)?.aid.name ?? fallback;
-  const under: Seen[] = [];
+  const under: StageContext[] = [];
   if (draft.loading === 'flat' || draft.loading === 'turned') under.push({ ...cloth, name: `${fabric.name}, back` });
   if (draft.protectFirst)
     under.push(
@@ -49,7 +49,7 @@ function partsOf(input: PreparedInput, draft: Draft) {
     ? []
     : [layer('pad', draft.base === 'firm pad' ? own('firm pad', 'firm pad') : 'base pad', draft.base === 'firm pad' ? 3 : 8)];
   const lower = layer('lower platen', 'lower platen', null, draft.split);
-  const over: Seen[] = [];
+  const over: StageContext[] = [];
   if (draft.pad === 'soft pad over') over.push(layer('pad over', own('soft pad', 'soft pad'), PADS_OVER['soft pad over'].thicknessMm));
   if (draft.pad === 'foam over') over.push(layer('pad over', own('foam', 'foam'), PADS_OVER['foam over'].thicknessMm));
   return {
@@ -60,7 +60,7 @@ function partsOf(input: PreparedInput, draft: Draft) {
       const { name, thicknessMm } = COVER_SHEETS[cover];
       return layer('cover', aid ? own(aid, name) : name, thicknessMm);
     },
-    carrier: (product: Product): Seen[] =>
+    carrier: (product: Product): StageContext[] =>
       product.carrier === 'none' ? [] : [layer('carrier', `${product.carrier} carrier`, CARRIERS[product.carrier].thicknessMm)],
     films: layersOf(input).map((entry, i) => layer('transfer', layerName(entry), (input.under[i] ?? input.product).filmMm)),
     adhesive: layer('adhesive', 'adhesive sheet', CARRIERS.paper.thicknessMm),
@@ -71,8 +71,8 @@ function partsOf(input: PreparedInput, draft: Draft) {
   };
 }
 
-type Plan = Omit<Stage, 'stack'> & { layers: Seen[] };
-const byHands = (kind: Stage['kind'], timeS: number, says: Stage['says'], layers: Seen[]): Plan => ({
+type Plan = Omit<Stage, 'stack'> & { layers: StageContext[] };
+const byHands = (kind: Stage['kind'], timeS: number, says: Stage['says'], layers: StageContext[]): Plan => ({
   kind,
   by: 'hands',
   timeS,
@@ -80,7 +80,7 @@ const byHands = (kind: Stage['kind'], timeS: number, says: Stage['says'], layers
   says,
   layers,
 });
-const byPress = (kind: Stage['kind'], timeS: number, setC: number, says: Stage['says'], layers: Seen[]): Plan => ({
+const byPress = (kind: Stage['kind'], timeS: number, setC: number, says: Stage['says'], layers: StageContext[]): Plan => ({
   kind,
   by: 'press',
   timeS,
@@ -88,7 +88,7 @@ const byPress = (kind: Stage['kind'], timeS: number, setC: number, says: Stage['
   says,
   layers,
 });
-const byClock = (kind: Stage['kind'], timeS: number, says: Stage['says'], layers: Seen[]): Plan => ({
+const byClock = (kind: Stage['kind'], timeS: number, says: Stage['says'], layers: StageContext[]): Plan => ({
   kind,
   by: 'clock',
   timeS,
@@ -102,7 +102,7 @@ function waitFor(
   { input, draft }: { input: PreparedInput; draft: Draft },
   peel: Peel,
   closing: Opened,
-  layers: Seen[],
+  layers: StageContext[],
   over: Phrase = phrase``,
 ): Plan[] {
   const span = peelSpan(input, draft, peel, closing);
@@ -131,33 +131,39 @@ function marrying(input: PreparedInput, draft: Draft, setC: number, parts: Retur
 }
 
 /** Lower layers, each laid, tacked and freed of its carrier. */
-function tacking(input: PreparedInput, draft: Draft, set: SetValues, parts: ReturnType<typeof partsOf>): { plan: Plan[]; films: Seen[] } {
+function tacking(
+  input: PreparedInput,
+  draft: Draft,
+  set: SetValues,
+  parts: ReturnType<typeof partsOf>,
+): { plan: Plan[]; films: StageContext[] } {
   const plan: Plan[] = [];
-  let films: Seen[] = [];
+  let films: StageContext[] = [];
   draft.under.forEach(({ product, press: { peel } }, i) => {
     const film = parts.films.slice(i, i + 1);
-    const laid = [...parts.carrier(product), ...film, ...films];
+    const onPlaten = [...parts.carrier(product), ...film, ...films];
     const cover = draft.cover ? [parts.sheet(draft.cover)] : [];
     plan.push(
-      byHands('place', HANDS_S.place, phrase`Lay layer ${String(i + 1)}, ${film[0]?.name ?? product.name}`, [...laid, ...parts.below]),
+      byHands('place', HANDS_S.place, phrase`Lay layer ${String(i + 1)}, ${film[0]?.name ?? product.name}`, [...onPlaten, ...parts.below]),
       byPress(
         'tack',
         tackOf(draft, i),
         set.tack[i] ?? set.press,
         draft.fullS[i] ? phrase`Press in full ${seconds(tackOf(draft, i))}` : phrase`Tack ${seconds(tackOf(draft, i))}`,
-        [parts.upper, ...cover, ...laid, ...parts.below],
+        [parts.upper, ...cover, ...onPlaten, ...parts.below],
       ),
     );
     const tack = { setC: set.tack[i] ?? set.press, lowerC: set.lower, timeS: tackOf(draft, i) };
-    plan.push(...waitFor({ input, draft }, peel, tack, [...laid, ...parts.freed]));
-    if (peel !== 'none') plan.push(byHands('peel', HANDS_S.peel, phrase`Peel layer ${String(i + 1)}, ${peel}`, [...laid, ...parts.freed]));
+    plan.push(...waitFor({ input, draft }, peel, tack, [...onPlaten, ...parts.freed]));
+    if (peel !== 'none')
+      plan.push(byHands('peel', HANDS_S.peel, phrase`Peel layer ${String(i + 1)}, ${peel}`, [...onPlaten, ...parts.freed]));
     films = [...film, ...films];
   });
   return { plan, films };
 }
 
 /** A mask over loose parts comes off again at its own heat. */
-function liftingMask(input: PreparedInput, draft: Draft, set: SetValues, layers: Seen[]): Plan[] {
+function liftingMask(input: PreparedInput, draft: Draft, set: SetValues, layers: StageContext[]): Plan[] {
   const { mask, peel, timeS } = draft;
   if (mask === null || mask === 'none' || peel !== 'none') return [];
   const wait = waitFor({ input, draft }, mask, { setC: set.press, lowerC: set.lower, timeS }, layers, phrase` under its mask`);
@@ -165,7 +171,7 @@ function liftingMask(input: PreparedInput, draft: Draft, set: SetValues, layers:
 }
 
 /** A cover that stays on after the second press until it can be pulled. */
-function pulling(input: PreparedInput, draft: Draft, set: SetValues, layers: Seen[]): Plan[] {
+function pulling(input: PreparedInput, draft: Draft, set: SetValues, layers: StageContext[]): Plan[] {
   if (!draft.finish || draft.finish.pull === 'none') return [];
   const { cover, pull, timeS } = draft.finish;
   const wait = waitFor(
@@ -211,8 +217,8 @@ export function stagesOf(input: PreparedInput, draft: Draft, set: SetValues): St
   const { plan: tacks, films } = tacking(input, draft, set, parts);
   plan.push(...tacks);
   const top = parts.films.slice(-1);
-  const laid = [...parts.carrier(product), ...top, ...films];
-  plan.push(byHands('place', HANDS_S.place, phrase`Place the ${films.length > 0 ? 'last layer' : 'transfer'}`, [...laid, ...below]));
+  const onPlaten = [...parts.carrier(product), ...top, ...films];
+  plan.push(byHands('place', HANDS_S.place, phrase`Place the ${films.length > 0 ? 'last layer' : 'transfer'}`, [...onPlaten, ...below]));
   const cover = draft.cover ? [parts.sheet(draft.cover)] : [];
   const turned = [parts.cloth, ...[...films].reverse(), ...top, ...parts.carrier(product), ...below.slice(1)];
   if (print.embossed)
@@ -221,19 +227,19 @@ export function stagesOf(input: PreparedInput, draft: Draft, set: SetValues): St
         upper,
         ...over,
         ...cover,
-        ...laid,
+        ...onPlaten,
         ...below,
       ]),
       byHands('turn over', HANDS_S.turn, phrase`Turn it over`, turned),
     );
-  const pressed = [upper, ...over, ...cover, ...(print.embossed ? turned : [...laid, ...below])];
+  const pressed = [upper, ...over, ...cover, ...(print.embossed ? turned : [...onPlaten, ...below])];
   for (let spot = 1; spot <= draft.spots; spot++)
     plan.push(byPress('press', draft.timeS, set.press, pressWords(input, draft, spot), pressed));
-  if (draft.rub) plan.push(byHands('rub', HANDS_S.rub, phrase`Rub it down under a cloth`, [...laid, ...below]));
+  if (draft.rub) plan.push(byHands('rub', HANDS_S.rub, phrase`Rub it down under a cloth`, [...onPlaten, ...below]));
   const { peel } = draft;
-  plan.push(...waitFor({ input, draft }, peel, { setC: set.press, lowerC: set.lower, timeS: draft.timeS }, [...laid, ...freed]));
-  if (peel !== 'none') plan.push(byHands('peel', HANDS_S.peel, phrase`Peel ${peel}`, [...laid, ...freed]));
-  plan.push(...liftingMask(input, draft, set, [...laid, ...freed]));
+  plan.push(...waitFor({ input, draft }, peel, { setC: set.press, lowerC: set.lower, timeS: draft.timeS }, [...onPlaten, ...freed]));
+  if (peel !== 'none') plan.push(byHands('peel', HANDS_S.peel, phrase`Peel ${peel}`, [...onPlaten, ...freed]));
+  plan.push(...liftingMask(input, draft, set, [...onPlaten, ...freed]));
   const done = [...top, ...films];
   if (draft.finish)
     plan.push(

@@ -3,8 +3,8 @@ import type { CoverSheet } from '../heat';
 import type { PressureBand } from '../materials';
 import type { Allowed, ChosenStage } from '../sheet';
 import { type Draft, sheetStage, tackBand, tackOf } from './draft';
+import { ownSetC } from './houseSettings';
 import type { PreparedInput } from './input';
-import { ownSetC } from './kept';
 import { type PadOver, padOverOf } from './stack';
 
 /** A shutting of the press at one set value. */

@@ -3,7 +3,7 @@ import { groupOf } from '../materials';
 import { dwell, type Press } from '../press';
 import { sheetFor } from '../sheet';
 import { DECISIONS, type Decision, type Decisions, RANKS } from './decisions';
-import { type Arranged, type Asked, type Draft, pressOf, type Sheeted, sheetStage, type Timed } from './draft';
+import { type Arranged, type Draft, pressOf, type Sheeted, type SheetQuery, sheetStage, type Timed } from './draft';
 import { layersOf, type PreparedInput } from './input';
 import { mirrorOf } from './mirror';
 import type { Reason } from './reason';
@@ -11,7 +11,7 @@ import type { Reason } from './reason';
 /** What a phase adds to what was known before it. */
 type Own<Settled, Known> = Omit<Settled, keyof Known>;
 
-const NOTHING_ASKED: Asked = { group: undefined, colour: undefined, alternative: undefined };
+const NOTHING_ASKED: SheetQuery = { group: undefined, colour: undefined, alternative: undefined };
 const UNTIMED: Own<Timed, Arranged> = { timeS: 0, prePressS: 0, prePressCover: null };
 const NOTHING_AFTER: Own<Draft, Timed> = { spots: 1, finish: null, rub: false, trial: false, weight: false, coolsOn: 'table' };
 const arrangedAsUsual = ({ press }: PreparedInput, sheeted: Sheeted): Own<Arranged, Sheeted> => ({
@@ -85,7 +85,7 @@ export function decided(input: PreparedInput, decisions: Decisions = DECISIONS):
     }
     return Object.assign({}, known, usual, ...ranked);
   };
-  const asked: Asked = settle({}, NOTHING_ASKED, decisions.asked);
+  const asked: SheetQuery = settle({}, NOTHING_ASKED, decisions.asked);
   const sheeted: Sheeted = { ...asked, sheet: sheetFor(input.product, input.house.figures.allowances, asked), under: underOf(input) };
   const arranged: Arranged = settle(sheeted, arrangedAsUsual(input, sheeted), decisions.arranged);
   const timed: Timed = inSteps(input.press, settle(arranged, UNTIMED, decisions.timed));

@@ -9,14 +9,14 @@ import type { PreparedInput, ResolveInput } from './input';
 import type { Mirror } from './mirror';
 
 /** What the sheet is asked for. */
-export interface Asked {
+export interface SheetQuery {
   group: FabricGroup | undefined;
   colour: string | undefined;
   alternative: string | undefined;
 }
 
 /** The sheet as it holds for this piece. */
-export interface Sheeted extends Asked {
+export interface Sheeted extends SheetQuery {
   sheet: SheetFor;
   /** The lower layers, lowest first, each by its own sheet for this piece and its own colour. */
   under: UnderLayer[];
@@ -132,7 +132,7 @@ export function touchingArea(
 }
 
 /** What would stand in the pressed area however the piece is laid on this platen. */
-export const obstructionsUnder = ({ laid }: Pick<PreparedInput, 'laid'>): InTheWay[] => laid.inTheWay;
+export const obstructionsUnder = ({ pose }: Pick<PreparedInput, 'pose'>): InTheWay[] => pose.inTheWay;
 
 export const familyOf = (product: Product) => FAMILIES[product.familyId];
 export const colourOf = (print: Print): string | undefined => topLayer(print).colour;

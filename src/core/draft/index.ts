@@ -17,12 +17,12 @@ export {
   touchingArea,
   trialOf,
 } from './draft';
+export { houseSettingWords, houseTemp, inEffect, leftOutReason, ownSetC, timeScalesWithMass } from './houseSettings';
 export { type LearnedShift, LearnedShiftSchema, layerName, layersOf, type PreparedInput, type ResolveInput } from './input';
-export { inEffect, keptTemp, keptWords, leftOutReason, ownSetC, timeGoesByMass } from './kept';
-export { clearanceOf, type Laid, type LaidInput, laidOf, layOf, nudged, PILLOW_SINKS_MM, platenOf } from './laid';
 export { dyeLimit, HARMS, LIMIT_SD_K, limitSdOf, limitsFor, limitWords, MARKS } from './limits';
 export { areaOfArt, layIn, mapOf, prepared } from './measured';
 export { MIRRORS, type Mirror } from './mirror';
+export { clearanceOf, layOf, nudged, PILLOW_SINKS_MM, type Pose, type PoseInput, platenOf, poseOf } from './pose';
 export { FIELDS, type Field, type Reason, ReasonSchema } from './reason';
 export { isTimeSettled } from './settled';
 export {

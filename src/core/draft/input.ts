@@ -5,7 +5,7 @@ import { type Aid, type Blank, type Fabric, Id, type Position } from '../materia
 import { type Print, pressingOrder, type RosterEntry } from '../order';
 import type { FoundCheck, FoundSlips, PlatenMap, Press, Surface, UseSince } from '../press';
 import type { Product, Tested } from '../sheet';
-import type { Laid } from './laid';
+import type { Pose } from './pose';
 
 /** What the log has learned of one press with one transfer: the bond is `shift` times what the figures give. */
 export const LearnedShiftSchema = z.object({
@@ -58,7 +58,7 @@ export interface ResolveInput {
 
 /** The same with its print placed, its piece laid, and its press read off its map there: what every judgement starts from. */
 export interface PreparedInput extends ResolveInput {
-  laid: Laid;
+  pose: Pose;
   /** What the press delivers under the art. */
   surface: Surface;
 }

@@ -4,7 +4,7 @@ import type { Print } from '../order';
 import type { Lay } from '../placement';
 import { type Area, afterCheck, aged, daysBetween, type PlatenMap, type Press, type Surface, surfaceOf, surfaceOver } from '../press';
 import type { PreparedInput, ResolveInput } from './input';
-import { laidOf, layOf } from './laid';
+import { layOf, poseOf } from './pose';
 
 /** The art’s rectangle on the platen, mm from its middle. */
 export function areaOfArt({ widthMm, heightMm }: Pick<Print, 'widthMm' | 'heightMm'>, { xMm, yMm, turn }: Lay): Area {
@@ -12,7 +12,7 @@ export function areaOfArt({ widthMm, heightMm }: Pick<Print, 'widthMm' | 'height
 }
 
 /** Where the art of a card lies: as it was chosen, else as it was worked out. */
-export const layIn = ({ laid, print }: Pick<PreparedInput, 'laid' | 'print'>): Lay => layOf(laid, print.lay);
+export const layIn = ({ pose, print }: Pick<PreparedInput, 'pose' | 'print'>): Lay => layOf(pose, print.lay);
 
 /** The map of the platen in use; undefined: that platen was never surveyed. */
 export const mapOf = ({ maps, press, print }: Pick<ResolveInput, 'maps' | 'press' | 'print'>): PlatenMap | undefined =>
@@ -68,6 +68,6 @@ function asMeasured(input: ResolveInput, art: Area): { press: Press; surface: Su
 
 /** What every judgement starts from: the print placed, the piece laid, the press as it is under the art. */
 export function prepared(input: ResolveInput): PreparedInput {
-  const laid = laidOf(input);
-  return { ...input, laid, ...asMeasured(input, areaOfArt(input.print, layIn({ ...input, laid }))) };
+  const pose = poseOf(input);
+  return { ...input, pose, ...asMeasured(input, areaOfArt(input.print, layIn({ ...input, pose }))) };
 }

@@ -50,7 +50,7 @@ describe('a card as the heat model sees it', () => {
     const passage = { surfaceC, timeS, prePressS: 0, finish: null, cooling: null };
     const { read } = press(piece, passage, adhesiveOf(own, draftOf(own)), { markC: null, damageC: null, dyeC: null });
     expect(Math.abs(read.bond - 1)).toBeLessThan(0.005);
-    const asked = benchStack(own)?.ask;
+    const asked = benchStack(own)?.query;
     expect(asked?.adhesive.reference.surfaceC).toBe(reference.surfaceC);
   });
   it('a platen whose heater is known gives way under a cold piece and costs some bond; a strong heavy one less', () => {

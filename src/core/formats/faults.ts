@@ -11,10 +11,10 @@ export interface LineFault {
 const MOST_KEPT = 200;
 
 export class Faults {
-  readonly kept: LineFault[] = [];
+  readonly faults: LineFault[] = [];
   count = 0;
   add(...faults: readonly LineFault[]): void {
     this.count += faults.length;
-    this.kept.push(...faults.slice(0, MOST_KEPT - this.kept.length));
+    this.faults.push(...faults.slice(0, MOST_KEPT - this.faults.length));
   }
 }

@@ -88,13 +88,8 @@ function inTodaysColumns(row: Row): Row {
   return { ...row, ...figure('temp_c'), ...figure('time_s') };
 }
 
-function readRow<K extends ShelfKind>(
-  kind: K,
-  given: Row,
-  line: number,
-  known: unknown,
-): { doc: ShelfThings[K] } | { faults: LineFault[] } {
-  const row = inTodaysColumns(given);
+function readRow<K extends ShelfKind>(kind: K, row0: Row, line: number, known: unknown): { doc: ShelfThings[K] } | { faults: LineFault[] } {
+  const row = inTodaysColumns(row0);
   const draft = draftFor(kind, row, known);
   if (typeof draft === 'string') return { faults: [{ line, field: 'family', message: draft }] };
   const faults: LineFault[] = [];

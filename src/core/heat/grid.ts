@@ -73,8 +73,8 @@ export function gridOf(scene: Scene, resolution: number): Map<string, Float64Arr
         ['top', top[0]],
         ['bottom', bottom[0]],
       ] as const) {
-        const met = other && afar.get(other.key);
-        if (met && own[face] > 0) own[face] = Math.min(own[face], Math.min(met.top, met.bottom));
+        const neighbour = other && afar.get(other.key);
+        if (neighbour && own[face] > 0) own[face] = Math.min(own[face], Math.min(neighbour.top, neighbour.bottom));
       }
       own.top = Math.min(own.top, own.bottom + across);
       own.bottom = Math.min(own.bottom, own.top + across);

@@ -71,7 +71,7 @@ function dryingAt(tempC: number): number {
 }
 
 /** Space for one march, kept between marches of the same size. */
-function room(n: number) {
+function workspaceFor(n: number) {
   const make = () => new Float64Array(n);
   return {
     n,
@@ -84,8 +84,8 @@ function room(n: number) {
     tempG: make(),
     temp1: make(),
     rhs: make(),
-    held0: make(),
-    heldG: make(),
+    content0: make(),
+    contentG: make(),
     diagonal: make(),
     upper: make(),
     inverse: make(),
@@ -93,7 +93,7 @@ function room(n: number) {
     drift: make(),
   };
 }
-type Room = ReturnType<typeof room>;
+type Workspace = ReturnType<typeof workspaceFor>;
 
 /** Heat flowing into each cell, W/m². */
 function flows({ conductance: g, topC, bottomC }: Column, t: Float64Array, into: Float64Array): void {
@@ -107,7 +107,7 @@ function flows({ conductance: g, topC, bottomC }: Column, t: Float64Array, into:
 }
 
 /** Factors `(D − s·J)` for conduction J and a diagonal D of heat per kelvin. */
-function factor({ conductance: g }: Column, d: Float64Array, s: number, r: Room): void {
+function factor({ conductance: g }: Column, d: Float64Array, s: number, r: Workspace): void {
   const { n, upper, inverse } = r;
   let before = 0;
   for (let i = 0; i < n; i++) {
@@ -121,7 +121,7 @@ function factor({ conductance: g }: Column, d: Float64Array, s: number, r: Room)
 }
 
 /** Solves with the factors; `x` may be `rhs`. */
-function backsolve({ conductance: g }: Column, s: number, rhs: Float64Array, x: Float64Array, r: Room): void {
+function backsolve({ conductance: g }: Column, s: number, rhs: Float64Array, x: Float64Array, r: Workspace): void {
   const { n, upper, inverse } = r;
   let before = 0;
   for (let i = 0; i < n; i++) {
@@ -135,7 +135,7 @@ function backsolve({ conductance: g }: Column, s: number, rhs: Float64Array, x: 
 }
 
 /** Heat a cell holds at a temperature over 0 °C with the latent heat of what has left, J/m². */
-function held(column: Column, t: Float64Array, { latent, from, to }: Room, into: Float64Array): void {
+function heatContent(column: Column, t: Float64Array, { latent, from, to }: Workspace, into: Float64Array): void {
   const { capacity, dried } = column;
   for (let i = 0; i < t.length; i++) into[i] = (capacity[i] as number) * (t[i] as number);
   for (let i = from; i < to; i++) {
@@ -148,7 +148,7 @@ function held(column: Column, t: Float64Array, { latent, from, to }: Room, into:
  * Finds temperatures with `H(T) − s·Q(T) = rhs` by Newton from a guess in `t`, H the heat held: linear but for cells that are drying.
  */
 // biome-ignore lint/complexity/noExcessiveCognitiveComplexity: a row of the matrix for each kind of side
-function solveHeld(column: Column, s: number, rhs: Float64Array, t: Float64Array, r: Room): boolean {
+function solveForTemp(column: Column, s: number, rhs: Float64Array, t: Float64Array, r: Workspace): boolean {
   const { capacity, dried, conductance: g, topC, bottomC } = column;
   const { n, diagonal, latent } = r;
   const b = r.flow1; // free while a stage is being solved
@@ -216,7 +216,7 @@ export function march(
 ): Marched {
   const { capacity, conductance: g, water, tempC, dried, topC, bottomC } = column;
   const n = tempC.length;
-  const r = room(n);
+  const r = workspaceFor(n);
   let damp = false;
   for (let i = 0; i < n; i++) {
     const left = (water[i] as number) * LATENT_J_KG;
@@ -227,7 +227,7 @@ export function march(
     }
     if (left > 0 && (dried[i] as number) < 1) damp = true;
   }
-  const { flow0, flowG, flow1, tempG, temp1, rhs, held0, heldG, drift } = r;
+  const { flow0, flowG, flow1, tempG, temp1, rhs, content0, contentG, drift } = r;
   const result: Marched = { inJ: 0, outJ: 0, steps: 0, lastStepS: 0 };
   const gTop = g[0] as number;
   const gBottom = g[n] as number;
@@ -242,19 +242,19 @@ export function march(
     const s = A * step;
     let solved = true;
     if (damp) {
-      held(column, tempC, r, held0);
+      heatContent(column, tempC, r, content0);
       for (let i = 0; i < n; i++) {
-        rhs[i] = (held0[i] as number) + s * (flow0[i] as number);
+        rhs[i] = (content0[i] as number) + s * (flow0[i] as number);
         tempG[i] = (tempC[i] as number) + rate * GAMMA * step * (drift[i] as number);
       }
-      solved = solveHeld(column, s, rhs, tempG, r);
+      solved = solveForTemp(column, s, rhs, tempG, r);
       if (solved) {
         flows(column, tempG, flowG);
-        held(column, tempG, r, heldG);
-        for (let i = 0; i < n; i++) rhs[i] = C1 * (heldG[i] as number) - C2 * (held0[i] as number);
+        heatContent(column, tempG, r, contentG);
+        for (let i = 0; i < n; i++) rhs[i] = C1 * (contentG[i] as number) - C2 * (content0[i] as number);
         // the end of the step is guessed on the straight line through its first part
         for (let i = 0; i < n; i++) temp1[i] = (tempG[i] as number) + ((tempG[i] as number) - (tempC[i] as number)) * (1 / GAMMA - 1);
-        solved = solveHeld(column, s, rhs, temp1, r);
+        solved = solveForTemp(column, s, rhs, temp1, r);
       }
     } else {
       if (factored !== s) {

@@ -136,7 +136,7 @@ function stagesOf(piece: Piece, passage: Passage, column: 'art' | 'bare', pieceO
   const cloth = of(({ role }) => role === 'fabric');
   const over = of(({ role }) => role === 'pad over');
   const covers = of(({ role }) => role === 'cover');
-  const laid = of(({ role }) => TRANSFER.includes(role));
+  const transferLayers = of(({ role }) => TRANSFER.includes(role));
   const finishCover = passage.finish?.cover ? { ...passage.finish.cover, key: pieceOf('finish cover') } : null;
 
   const pressedContact = contactResistance(contactKPa);
@@ -191,12 +191,12 @@ function stagesOf(piece: Piece, passage: Passage, column: 'art' | 'bare', pieceO
   const lying = [...cloth, ...base];
   open('load', LOAD_S, lying, resting);
   if (passage.prePressS > 0) shut('pre-press', passage.surfaceC, passage.prePressS, [...over, ...lying]);
-  open('place', PLACE_S, [...laid, ...lying], resting);
-  shut('press', passage.surfaceC, passage.timeS, [...over, ...covers, ...laid, ...lying]);
-  const freed = [...laid, ...cloth];
-  const film = laid.filter(({ role }) => role === 'transfer');
+  open('place', PLACE_S, [...transferLayers, ...lying], resting);
+  shut('press', passage.surfaceC, passage.timeS, [...over, ...covers, ...transferLayers, ...lying]);
+  const freed = [...transferLayers, ...cloth];
+  const film = transferLayers.filter(({ role }) => role === 'transfer');
   if (passage.finish) {
-    open('peel', LIFT_S, [...laid, ...lying], resting);
+    open('peel', LIFT_S, [...transferLayers, ...lying], resting);
     shut('finish', passage.finish.surfaceC, passage.finish.timeS, [...(finishCover ? [finishCover] : []), ...film, ...lying]);
   }
   const extra: HeatLayer[] = finishCover ? [asLayer(finishCover, roomC)] : [];

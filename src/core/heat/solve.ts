@@ -67,13 +67,13 @@ function grid(scene: Scene, resolution: number): Map<string, Gridded> {
 const sideC = (side: Side): number => (side.kind === 'held' ? side.tempC : side.kind === 'air' ? side.roomC : side.towardsC);
 
 /** The stage's layers and bodies laid out as one column. Bodies are cells of their own at the ends. */
-interface Laid {
+interface StageColumn {
   column: Column;
   /** First cell of each layer of the stack, and whether it lies face down. */
   places: { layer: Gridded; first: number; turned: boolean }[];
 }
 
-function lay(stage: HeatStage, layers: Map<string, Gridded>, bodies: Map<string, number>): Laid {
+function lay(stage: HeatStage, layers: Map<string, Gridded>, bodies: Map<string, number>): StageColumn {
   const stack = stage.stack.map((key) => layers.get(key) as Gridded);
   const topBody = stage.top.kind === 'body' ? 1 : 0;
   const bottomBody = stage.bottom.kind === 'body' ? 1 : 0;
@@ -87,7 +87,7 @@ function lay(stage: HeatStage, layers: Map<string, Gridded>, bodies: Map<string,
     tempC: new Float64Array(n),
     dried: new Float64Array(n),
   };
-  const places: Laid['places'] = [];
+  const places: StageColumn['places'] = [];
   let cell = 0;
   // resistance from the last cell's middle down to the face reached so far
   let pending = 0;
@@ -142,7 +142,7 @@ function lay(stage: HeatStage, layers: Map<string, Gridded>, bodies: Map<string,
 }
 
 /** Puts the column's state back into its layers and bodies. */
-function keep(stage: HeatStage, { column, places }: Laid, bodies: Map<string, number>): void {
+function keep(stage: HeatStage, { column, places }: StageColumn, bodies: Map<string, number>): void {
   for (const { layer, first, turned } of places) {
     const count = layer.widths.length;
     for (let i = 0; i < count; i++) {
@@ -156,7 +156,7 @@ function keep(stage: HeatStage, { column, places }: Laid, bodies: Map<string, nu
 }
 
 /** Reads a probe from the column: a face by the flow that crosses it, the middle by a straight line between the cells beside it. */
-function reader(probe: Probe, { column, places }: Laid): ((t: Float64Array) => number) | null {
+function reader(probe: Probe, { column, places }: StageColumn): ((t: Float64Array) => number) | null {
   const place = places.find(({ layer }) => layer.layer.key === probe.layer);
   if (!place) return null;
   const { layer, first, turned } = place;
@@ -207,10 +207,10 @@ export function solve(scene: Scene, { resolution = 1, toleranceK = TOLERANCE_K, 
   const stages: StageResult[] = [];
   let fromS = 0;
   for (const stage of scene.stages) {
-    const laid = lay(stage, layers, bodies);
-    const { column } = laid;
+    const stageColumn = lay(stage, layers, bodies);
+    const { column } = stageColumn;
     const probes = samples.flatMap((sample) => {
-      const read = reader(sample.probe, laid);
+      const read = reader(sample.probe, stageColumn);
       return read ? [{ ...sample, read }] : [];
     });
     const note = (timeS: number, t: Float64Array) => {
@@ -233,7 +233,7 @@ export function solve(scene: Scene, { resolution = 1, toleranceK = TOLERANCE_K, 
       driedJ: latent(column) - wet,
       steps: marched.steps,
     });
-    keep(stage, laid, bodies);
+    keep(stage, stageColumn, bodies);
     fromS += stage.durationS;
   }
   return {

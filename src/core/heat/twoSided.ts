@@ -137,9 +137,9 @@ export function upperForFlow(
 }
 
 /** The hottest a place comes to, °C, and how long it would have to be held there to be harmed as much as it is, s. */
-export interface Held {
+export interface Exposure {
   hottestC: number;
-  heldS: number;
+  equivalentS: number;
 }
 
 /** What of a passage counts against a limit: from a time to the end of a closing, all of it or only while the press is shut. */
@@ -165,22 +165,22 @@ function runsIn(seen: TwoSided, place: TwoSidedPlace, { fromS, closing, shutOnly
 }
 
 /** The hottest of a place between two platens, and the time at it that is worth all it went through. */
-function heldBetween({ roomC, places }: TwoSided, place: TwoSidedPlace, upperC: number, lowerC: number, runs: Runs): Held {
+function exposureBetween({ roomC, places }: TwoSided, place: TwoSidedPlace, upperC: number, lowerC: number, runs: Runs): Exposure {
   const { timeS, upper, lower } = places[place];
   const [overUpper, overLower] = [upperC - roomC, lowerC - roomC];
   const at = (i: number) => roomC + (upper[i] as number) * overUpper + (lower[i] as number) * overLower;
   let hottestC = Number.NEGATIVE_INFINITY;
   for (const [from, to] of runs) for (let i = from; i < to; i++) hottestC = Math.max(hottestC, at(i));
-  let heldS = 0;
+  let equivalentS = 0;
   for (const [from, to] of runs) {
     let before = harmRate(at(from), hottestC);
     for (let i = from + 1; i < to; i++) {
       const now = harmRate(at(i), hottestC);
-      heldS += logMean(before, now) * ((timeS[i] as number) - (timeS[i - 1] as number));
+      equivalentS += logMean(before, now) * ((timeS[i] as number) - (timeS[i - 1] as number));
       before = now;
     }
   }
-  return { hottestC, heldS };
+  return { hottestC, equivalentS };
 }
 
 /** A limit as it stands to both platens: the upper one that brings a place to it, and how much each kelvin of either counts there. */
@@ -188,7 +188,7 @@ export interface LimitLine {
   upperC: number;
   perUpper: number;
   perLower: number;
-  held: Held;
+  exposure: Exposure;
 }
 
 /** A limit that is no further from where the press works is looked for where it stands, K. */
@@ -208,12 +208,12 @@ export function limitLine(
   place: TwoSidedPlace,
   at: { upperC: number; lowerC: number },
   span: Span,
-  limitFor: (heldS: number) => number,
+  limitFor: (equivalentS: number) => number,
 ): LimitLine {
   const runs = runsIn(seen, place, span);
   const over = (upperC: number, lowerC: number) => {
-    const held = heldBetween(seen, place, upperC, lowerC, runs);
-    return { held, overK: held.hottestC - limitFor(held.heldS) };
+    const exposure = exposureBetween(seen, place, upperC, lowerC, runs);
+    return { exposure, overK: exposure.hottestC - limitFor(exposure.equivalentS) };
   };
   const { lowerC } = at;
   const from = (upperC: number): LimitLine => {
@@ -221,7 +221,7 @@ export function limitLine(
     const slope = (there: { overK: number }) => Math.max(LEAST_SHARE, (there.overK - here.overK) / DIFFERENCE_K);
     const perUpper = slope(over(upperC + DIFFERENCE_K, lowerC));
     const perLower = slope(over(upperC, lowerC + DIFFERENCE_K));
-    return { upperC: upperC - here.overK / perUpper, perUpper, perLower, held: here.held };
+    return { upperC: upperC - here.overK / perUpper, perUpper, perLower, exposure: here.exposure };
   };
   const line = from(at.upperC);
   return Math.abs(line.upperC - at.upperC) <= REACHED_K ? from(line.upperC) : line;

@@ -45,7 +45,7 @@ const DRAWN_WITHIN_K = 0.08;
  *
  * @see Bristol, Swinging door trending: adaptive trend recording?, ISA National Conference (1990)
  */
-function thinned({ timeS, tempC }: Curve): { timeS: number[]; tempC: number[] } {
+function decimated({ timeS, tempC }: Curve): { timeS: number[]; tempC: number[] } {
   const out: { timeS: number[]; tempC: number[] } = { timeS: [], tempC: [] };
   const keep = (i: number) => {
     out.timeS.push(timeS[i] as number);
@@ -92,10 +92,10 @@ export function simulate(query: HeatQuery, options: SolveOptions = DRAWN): Simul
     read,
     stages: art.stages.map(({ name, fromS, toS, pressureKPa }) => ({ name, fromS, toS, shut: pressureKPa > 0 })),
     curves: {
-      glue: thinned(curveOf(art, 'glue')),
-      face: thinned(curveOf(bare, 'face')),
-      under: thinned(curveOf(art, 'face')),
-      inside: thinned(curveOf(art, 'inside')),
+      glue: decimated(curveOf(art, 'glue')),
+      face: decimated(curveOf(bare, 'face')),
+      under: decimated(curveOf(art, 'face')),
+      inside: decimated(curveOf(art, 'inside')),
     },
     waterGm2: { loaded: loaded * 1000, left: left * 1000 },
     heatInKJm2: art.stages.reduce((sum, { pressureKPa, inJ }) => sum + (pressureKPa > 0 ? inJ : 0), 0) / 1000,

@@ -108,18 +108,18 @@ export function nextAttempt(before: Tried | null, tried: Tried, law: Law): Outco
   if (together) return { stands, next: together };
   const { input, leftOut } = stands.attempt;
   const { judged } = stands;
-  const held = judged.lamp.state === 'hold';
+  const isHold = judged.lamp.state === 'hold';
   if (leftOut) {
-    const said = held ? [] : leftOut;
+    const said = isHold ? [] : leftOut;
     return { stands: { ...stands, judged: { ...judged, reasons: [...judged.reasons, ...said] } }, next: null };
   }
-  const kept = held ? inEffect(input, judged.draft.timeS, judged.keptTemp) : [];
-  const tested = held ? testedStart(input) : null;
-  if (kept.length === 0 && !tested) return { stands, next: null };
+  const houseSettings = isHold ? inEffect(input, judged.draft.timeS, judged.houseTemp) : [];
+  const tested = isHold ? testedStart(input) : null;
+  if (houseSettings.length === 0 && !tested) return { stands, next: null };
   const said: Reason[] = [
     ...(tested ? [{ field: 'temperature' as const, source: 'blank' as const, says: testedLeftOut(tested, input) }] : []),
-    ...kept.map((entry) => leftOutReason(entry, input)),
+    ...houseSettings.map((entry) => leftOutReason(entry, input)),
   ];
-  const bare = { ...input, house: kept.reduce(withoutSetting, input.house), ...(tested && { tested: [] }) };
+  const bare = { ...input, house: houseSettings.reduce(withoutSetting, input.house), ...(tested && { tested: [] }) };
   return { stands, next: attemptOf(bare, law, said) };
 }

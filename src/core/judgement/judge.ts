@@ -1,6 +1,6 @@
 /** Judge: what is settled about a piece, the window it leaves on this press, the set value and the lamp. */
 
-import { DECISIONS, furthersOf, keptTemp, type PreparedInput, testedStart } from '../draft';
+import { DECISIONS, furthersOf, houseTemp, type PreparedInput, testedStart } from '../draft';
 import { marginsAt, settable, smallestMargin } from '../window';
 import { type Attempt, firstAttempt, nextAttempt, type Tried } from './attempts';
 import { windowFromAbove } from './bounds';
@@ -18,9 +18,9 @@ export const QUICK: Law = { ...LAW, bonds: false };
 
 /** One attempt judged, in the order in which each thing follows from the one before: limits, window, set values, what the rules say, lamp. */
 function judgeAttempt({ input, draft, reasons, weighedC }: Attempt, law: Law): Judgement {
-  const kept = keptTemp(input);
+  const houseSetting = houseTemp(input);
   const tested = input.print.choices.setC === undefined ? testedStart(input) : null;
-  const asked = input.print.choices.setC ?? tested?.setC ?? kept?.value;
+  const asked = input.print.choices.setC ?? tested?.setC ?? houseSetting?.value;
   const limits = limitsOf(input, draft.passesMark, draft.split);
   const heated = draft.split ? windowOverLower(input, draft, limits) : windowFromAbove(input, draft, limits);
   const window = weighedC === null ? heated.window : { ...heated.window, bestSetC: weighedC };
@@ -49,7 +49,7 @@ function judgeAttempt({ input, draft, reasons, weighedC }: Attempt, law: Law): J
     lamp,
     bestState,
     soundChance,
-    keptTemp: kept,
+    houseTemp: houseSetting,
     testedTemp: tested,
     bonds,
   };

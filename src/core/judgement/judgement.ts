@@ -50,7 +50,7 @@ export interface Judgement {
   /** That a piece comes out sound, 0 to 1. */
   soundChance: number;
   /** The house's own set value, where the card starts from it. */
-  keptTemp: HouseSetting | null;
+  houseTemp: HouseSetting | null;
   /** The test on this material, where the card starts from it. */
   testedTemp: TestedStart | null;
   /** Bonds across the sheet; null: on Hold, or not asked for. */

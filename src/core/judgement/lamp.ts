@@ -6,11 +6,11 @@ import {
   bondSd,
   bondsOf,
   cardPiece,
-  isTold,
+  effectsOf,
+  isReportable,
   logSdOf,
   SOUND_ENOUGH,
   THINGS,
-  takesOf,
   bondWords as times,
 } from '../bond';
 import { type Draft, type PreparedInput, pressOf } from '../draft';
@@ -88,7 +88,7 @@ function soundFindings(known: KnownBond | null, window: Offset, margins: readonl
   const bond = bondAt(known.points, bandOf(window, setC).midC);
   const isShort = bond < SOUND_MIDDLE;
   const harm = isShort ? 'it may lift or crack' : 'it may sink in, spread and close small counters';
-  const why = isTold(known.logSd)
+  const why = isReportable(known.logSd)
     ? phrase`the glue gets about ${times(bond)} of what its sheet means; ${isShort ? phrase`under ${times(SOUND.low)}` : phrase`over ${times(SOUND.high)}`} ${harm}`
     : phrase`what the glue gets is known only roughly here; ${harm}`;
   return [
@@ -152,8 +152,8 @@ function unknownHeat(
   const entry = cardPiece(input, draft, Math.min(260, Math.max(20, midC)), set.lowerC);
   if (!entry) return null;
   const bond = bondAt(points, midC);
-  const takes = takesOf(input, draft, entry);
-  const odd = takes.find((take) => !isWithin((bond + take.bond) / bond));
+  const effects = effectsOf(input, draft, entry);
+  const odd = effects.find((take) => !isWithin((bond + take.bond) / bond));
   if (!odd && isWithin(bond)) return null;
   const why = odd ? phrase`${THINGS[odd.of](odd.name)} ${WHY_UNKNOWN}` : phrase`This setting ${WHY_UNKNOWN}`;
   return {
@@ -235,10 +235,10 @@ export function lampFor(
   const { window, set, margins, bestMargins } = judged;
   const standing = [...judged.further.flatMap(inClosing), ...judged.ruled];
   // at the best value, so that it does not depend on where the handle stands
-  const held = lampOf([...marginFindings(window, bestMargins), ...standing]).state === 'hold';
+  const isHold = lampOf([...marginFindings(window, bestMargins), ...standing]).state === 'hold';
   const surfaceOf = (side: Side) => window.bounds.find((bound) => bound.side === side)?.surfaceC ?? Number.NaN;
   const sheet = { low: surfaceOf('sheet low'), high: surfaceOf('sheet high') };
-  const reckoned = weighsBonds && !held ? bondsOf(input, draft, sheet, set.lowerC) : null;
+  const reckoned = weighsBonds && !isHold ? bondsOf(input, draft, sheet, set.lowerC) : null;
   const unknown = reckoned && !judged.isTested && unknownHeat(input, draft, window, set, reckoned);
   const bonds = unknown ? null : reckoned;
   const logSd = bonds && bondSd(input, draft, window, set.lowerC);

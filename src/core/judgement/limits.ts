@@ -36,7 +36,7 @@ const DYED_DAMAGE_C = 230;
 export function limitsOf(input: PreparedInput, passesMark: boolean, fromBelow: boolean): Limit[] {
   const { blank, fabric, product } = input;
   const { markC, damageC } = limitsFor(input);
-  const held = testPieceHeld(blank, product.id) || testedOnBlank(input);
+  const borne = testPieceHeld(blank, product.id) || testedOnBlank(input);
   const limits: Limit[] = [];
   const add = (
     side: Side,
@@ -45,7 +45,7 @@ export function limitsOf(input: PreparedInput, passesMark: boolean, fromBelow: b
     what: Phrase,
     { sdK = LIMIT_SD_K.table, harms = false, withTransfer = false }: Partial<Pick<Limit, 'sdK' | 'harms' | 'withTransfer'>>,
   ) => {
-    const eased = held && (side === 'mark' || side === 'inside mark' || side === 'dye');
+    const eased = borne && (side === 'mark' || side === 'inside mark' || side === 'dye');
     limits.push({ side, place, bears, sdK, harms, withTransfer, eased, what });
   };
   const sdK = limitSdOf(input);

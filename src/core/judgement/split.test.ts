@@ -99,8 +99,8 @@ describe('a survey of the heated lower platen', () => {
 });
 
 describe('a pair that lies at the edge of a lamp', () => {
-  type Kept = Record<'measured' | 'wider', { input: ResolveInput; instrument: Instrument; more: number }>;
-  const { measured, wider } = JSON.parse(readFileSync('test/kept/split-edges.json', 'utf8')) as Kept;
+  type Expected = Record<'measured' | 'wider', { input: ResolveInput; instrument: Instrument; more: number }>;
+  const { measured, wider } = JSON.parse(readFileSync('test/kept/split-edges.json', 'utf8')) as Expected;
   const rank = (input: ResolveInput) => STATE_RANK[judge(prepared(input), QUICK).lamp.state];
   it('is worked out by itself, so that measuring the press is no harm', () => {
     const { input, instrument } = measured;

@@ -32,7 +32,7 @@ function betweenPlatens(input: PreparedInput, draft: Draft): TwoSided {
 }
 
 /** Who asks: the piece between its platens, with what its sheet and its limits want of them. */
-interface Asked {
+interface SplitQuery {
   press: Press;
   lower: Lower;
   seen: TwoSided;
@@ -43,7 +43,7 @@ interface Asked {
   limits: { limit: Limit; span: Span }[];
 }
 
-function askedOf(input: PreparedInput, draft: Draft, limits: readonly Limit[]): Asked {
+function splitQueryOf(input: PreparedInput, draft: Draft, limits: readonly Limit[]): SplitQuery {
   const seen = betweenPlatens(input, draft);
   const sheet = pressOf(draft).tempC;
   const last = closingsOf(input, draft).at(-1)?.name ?? 'press';
@@ -72,7 +72,7 @@ interface Doses {
   doubtK: number;
 }
 
-function dosesOver({ seen, sheet, softenC, flows, lower }: Asked, lowerSetC: number): Doses {
+function dosesOver({ seen, sheet, softenC, flows, lower }: SplitQuery, lowerSetC: number): Doses {
   const lowerC = lowerSetC + lower.offsetK;
   const shares = sharesAt(seen, 'glue', 'press');
   const upperAt = (of: 'min' | 'nominal' | 'max') => {
@@ -90,8 +90,8 @@ const lowerDoubt = (shares: { upper: number; lower: number }, { spreadK }: Lower
 const FAR_K = 200;
 
 /** Bounds on the upper platen's surface over a set value of the lower one. */
-function boundsOver(asked: Asked, lowerSetC: number, doses: Doses): Bound[] {
-  const { sheet, limits } = asked;
+function boundsOver(query: SplitQuery, lowerSetC: number, doses: Doses): Bound[] {
+  const { sheet, limits } = query;
   const edge = (side: 'sheet low' | 'sheet high', surfaceC: number, says: Bound['says']): Bound => {
     const sdK = Math.hypot(sheet.ours ? (doses.nominal - surfaceC) / EDGE_SDS : 0, doses.doubtK);
     return { side, keep: side === 'sheet low' ? 'above' : 'below', surfaceC, sdK, ours: sheet.ours, eased: false, says };
@@ -99,13 +99,13 @@ function boundsOver(asked: Asked, lowerSetC: number, doses: Doses): Bound[] {
   return [
     edge('sheet low', doses.min, phrase`the glue wants as much as the sheet’s ${temp(sheet.min)} gives it; the rest comes from below`),
     edge('sheet high', doses.max, phrase`the glue bears no more than the sheet’s ${temp(sheet.max)} gives it`),
-    ...limits.map(({ limit, span }) => limitBound(asked, limit, span, { upperC: doses.nominal, lowerSetC })),
+    ...limits.map(({ limit, span }) => limitBound(query, limit, span, { upperC: doses.nominal, lowerSetC })),
   ];
 }
 
 /** A limit as a bound on the upper platen, straightened round the pair it is pressed with. */
 function limitBound(
-  { press, lower, seen }: Asked,
+  { press, lower, seen }: SplitQuery,
   limit: Limit,
   span: Span,
   { upperC, lowerSetC }: { upperC: number; lowerSetC: number },
@@ -113,21 +113,21 @@ function limitBound(
   const limitFor = (heldS: number) => lowestForTime(limit.bears, heldS);
   const line = limitLine(seen, limit.place, { upperC, lowerC: lowerSetC + lower.offsetK }, span, limitFor);
   const doubtK = Math.hypot(limit.sdK / line.perUpper, lowerDoubt({ upper: line.perUpper, lower: line.perLower }, lower));
-  const { heldS } = line.held;
+  const { equivalentS } = line.exposure;
   const near = Math.min(1, FAR_K / Math.abs(line.upperC - upperC));
   const surfaceC = upperC + near * (line.upperC - upperC);
-  const says = phrase`${limit.what} at ${temp(limitFor(heldS))}, as if held ${seconds(Math.max(1, Math.round(heldS)))} in all; over a lower platen at ${temp(lowerSetC)} that is ${platenWords(press, surfaceC, 'upper platen')}`;
+  const says = phrase`${limit.what} at ${temp(limitFor(equivalentS))}, as if held ${seconds(Math.max(1, Math.round(equivalentS)))} in all; over a lower platen at ${temp(lowerSetC)} that is ${platenWords(press, surfaceC, 'upper platen')}`;
   return { side: limit.side, keep: 'below', surfaceC, sdK: near * doubtK, ours: false, eased: limit.eased, says };
 }
 
 /** What a closing with a set value of its own may do to the cloth over the hot lower platen; a lower layer's counts as the press does. */
-function closingBounds(asked: Asked, { name }: OnCloth, at: { upperC: number; lowerSetC: number }): Bound[] {
+function closingBounds(query: SplitQuery, { name }: OnCloth, at: { upperC: number; lowerSetC: number }): Bound[] {
   const closing = name === 'pre-press' || name === 'finish' ? name : 'press';
   // the lower platen has heated the piece from its loading on; a second press is felt on top of that
-  const fromS = closing === 'pre-press' ? 0 : shutIn(asked.seen, closing).fromS;
-  return asked.limits
+  const fromS = closing === 'pre-press' ? 0 : shutIn(query.seen, closing).fromS;
+  return query.limits
     .filter(({ limit }) => !(limit.withTransfer && closing === 'pre-press'))
-    .map(({ limit, span }) => limitBound(asked, limit, { ...span, fromS, closing }, at));
+    .map(({ limit, span }) => limitBound(query, limit, { ...span, fromS, closing }, at));
 }
 
 /** Lower platens at which the bounds are worked out; between them they run as good as straight. */
@@ -141,7 +141,7 @@ interface Row {
 const rowsBefore = remembered<Row[]>(100);
 
 /** Says all that the rows depend on. */
-const keyOf = ({ seen, lower, sheet, softenC, flows, limits }: Asked): string =>
+const keyOf = ({ seen, lower, sheet, softenC, flows, limits }: SplitQuery): string =>
   JSON.stringify([
     seen.key,
     seen.roomC,
@@ -152,16 +152,16 @@ const keyOf = ({ seen, lower, sheet, softenC, flows, limits }: Asked): string =>
     limits.map(({ limit: { what: _, ...limit }, span }) => [limit, span]),
   ]);
 
-function rowAt(asked: Asked, lowerSetC: number): Row {
-  const doses = dosesOver(asked, lowerSetC);
-  return { doseC: doses.nominal, bounds: boundsOver(asked, lowerSetC, doses).map(({ says: _, ...bare }) => bare) };
+function rowAt(query: SplitQuery, lowerSetC: number): Row {
+  const doses = dosesOver(query, lowerSetC);
+  return { doseC: doses.nominal, bounds: boundsOver(query, lowerSetC, doses).map(({ says: _, ...bare }) => bare) };
 }
 
 /** Rows for many set values of the lower platen, read off a few. */
-function readBetween(asked: Asked): (lowerSetC: number) => Row {
-  const { minC, maxC } = asked.lower;
+function readBetween(query: SplitQuery): (lowerSetC: number) => Row {
+  const { minC, maxC } = query.lower;
   const stepK = (maxC - minC) / (WORKED_OUT - 1);
-  const rows = rowsBefore(keyOf(asked), () => Array.from({ length: WORKED_OUT }, (_, i) => rowAt(asked, minC + i * stepK)));
+  const rows = rowsBefore(keyOf(query), () => Array.from({ length: WORKED_OUT }, (_, i) => rowAt(query, minC + i * stepK)));
   return (lowerSetC) => {
     const at = Math.min(WORKED_OUT - 2, Math.max(0, Math.floor((lowerSetC - minC) / stepK)));
     const share = (lowerSetC - minC) / stepK - at;
@@ -195,21 +195,21 @@ const COOLER_RISK = 1.5;
  * whose risk is little more than the least, the one with the coolest upper platen. Each upper one is set as the dose or its own
  * bounds want it.
  */
-function coolestPair({ press, surface }: PreparedInput, asked: Asked): number {
-  return coolest(JSON.stringify([keyOf(asked), surface, press.set]), () => {
-    const read = readBetween(asked);
+function coolestPair({ press, surface }: PreparedInput, query: SplitQuery): number {
+  return coolest(JSON.stringify([keyOf(query), surface, press.set]), () => {
+    const read = readBetween(query);
     const tried = (lowerC: number, { doseC, bounds }: Row = read(lowerC)): Pair => {
       const upperC = bestOf({ ...surface, bounds }, press, { tempC: doseC, named: true });
       return { lowerC, upperC, rank: STATE_RANK[worstAt(surface, bounds, upperC)], risk: riskAt(surface, bounds, upperC) };
     };
-    const steps = lowerSteps(press, asked.lower);
+    const steps = lowerSteps(press, query.lower);
     const last = steps.length - 1;
     const strode = coolestOf(steps.filter((_, i) => i % LOWER_STRIDE === 0 || i === last).map((lowerC) => tried(lowerC)));
     const at = steps.indexOf(strode.lowerC);
     const near = steps.slice(Math.max(0, at - LOWER_STRIDE), at + LOWER_STRIDE + 1);
     const found = coolestOf(near.map((lowerC) => tried(lowerC)));
     // so near a bound that what is read between rows is not enough: each is worked out by itself
-    const workedOut = (lowerC: number) => tried(lowerC, rowAt(asked, lowerC));
+    const workedOut = (lowerC: number) => tried(lowerC, rowAt(query, lowerC));
     return workedOut(found.lowerC).rank <= found.rank ? found.lowerC : coolestOf(near.map(workedOut)).lowerC;
   });
 }
@@ -250,18 +250,18 @@ const DRY_WITHIN = 0.02;
 export function windowOverLower(input: PreparedInput, draft: Draft, limits: readonly Limit[]): PressWindow {
   const { press, print } = input;
   const byHand = print.choices.lowerC;
-  const lowerFor = (asked: Asked) => (byHand === undefined ? coolestPair(input, asked) : lowerSettable(press, asked.lower, byHand));
-  const dry = askedOf(input, draft, limits);
+  const lowerFor = (query: SplitQuery) => (byHand === undefined ? coolestPair(input, query) : lowerSettable(press, query.lower, byHand));
+  const dry = splitQueryOf(input, draft, limits);
   const firstC = lowerFor(dry);
   const share = doseShare(input, draft, dosesOver(dry, firstC), firstC);
   const { min, nominal, max } = dry.flows;
   const isDry = Math.abs(share - 1) < DRY_WITHIN;
-  const asked = isDry ? dry : { ...dry, flows: { min: min / share, nominal: nominal / share, max: max / share } };
-  const lowerC = isDry ? firstC : lowerFor(asked);
-  const doses = dosesOver(asked, lowerC);
+  const query = isDry ? dry : { ...dry, flows: { min: min / share, nominal: nominal / share, max: max / share } };
+  const lowerC = isDry ? firstC : lowerFor(query);
+  const doses = dosesOver(query, lowerC);
   return {
     lowerC,
-    window: windowOf(input, boundsOver(asked, lowerC, doses), { tempC: doses.nominal, named: true }),
-    boundsFor: (closing) => closingBounds(asked, closing, { upperC: doses.nominal, lowerSetC: lowerC }),
+    window: windowOf(input, boundsOver(query, lowerC, doses), { tempC: doses.nominal, named: true }),
+    boundsFor: (closing) => closingBounds(query, closing, { upperC: doses.nominal, lowerSetC: lowerC }),
   };
 }

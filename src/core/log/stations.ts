@@ -3,7 +3,7 @@ import type { LineProgress, PrintProgress } from './progress';
 import { finishedPieces, lineLamp, printLeft } from './queue';
 
 /** What is to be done at a station next, and to which print; as a button says it. */
-interface Asked {
+interface NextAct {
   verb: string;
   at: { line: LineProgress; print: PrintProgress } | null;
 }
@@ -17,7 +17,7 @@ interface StationRow {
   /** Whether it has what it needs behind it, of an order with lines. */
   passed: (lines: readonly LineProgress[]) => boolean;
   /** What an order needs next of it; null: nothing. The first station that asks is where an order is taken up. */
-  asks: (lines: readonly LineProgress[]) => Asked | null;
+  nextAct: (lines: readonly LineProgress[]) => NextAct | null;
 }
 
 const printsOf = (lines: readonly LineProgress[]) => lines.flatMap((line) => line.prints.map((print) => ({ line, print })));
@@ -31,14 +31,14 @@ const TABLE = {
     path: '',
     ofLine: true,
     passed: () => true,
-    asks: (lines) => (lines.length === 0 ? { verb: 'Add a line', at: null } : null),
+    nextAct: (lines) => (lines.length === 0 ? { verb: 'Add a line', at: null } : null),
   },
   card: {
     name: 'Card',
     path: '/card',
     ofLine: true,
     passed: isCleared,
-    asks: (lines) => {
+    nextAct: (lines) => {
       if (running(lines)) return null;
       const left = printsOf(lines).filter(({ line, print }) => printLeft(line, print.printKey) > 0);
       const ready = left.find(({ print }) => print.lamp !== 'hold');
@@ -46,18 +46,18 @@ const TABLE = {
       return left[0] ? { verb: 'Find a way out', at: left[0] } : null;
     },
   },
-  place: { name: 'Place', path: '/place', ofLine: true, passed: isCleared, asks: () => null },
+  place: { name: 'Place', path: '/place', ofLine: true, passed: isCleared, nextAct: () => null },
   run: {
     name: 'Run',
     path: '/run',
     ofLine: true,
     passed: isPressed,
-    asks: (lines) => {
+    nextAct: (lines) => {
       const at = running(lines);
       return at && { verb: 'Back to the press', at };
     },
   },
-  record: { name: 'Record', path: '/record', ofLine: false, passed: isPressed, asks: () => ({ verb: 'See the record', at: null }) },
+  record: { name: 'Record', path: '/record', ofLine: false, passed: isPressed, nextAct: () => ({ verb: 'See the record', at: null }) },
 } as const satisfies Record<string, StationRow>;
 
 export type Station = keyof typeof TABLE;
@@ -80,7 +80,7 @@ export interface NextStep {
 /** One next step: a run under way, else the first print that can be pressed, else a Hold to settle, else the record. */
 export function nextStep(lines: readonly LineProgress[]): NextStep {
   for (const station of STATION_IDS) {
-    const asked = rowOf(station).asks(lines);
+    const asked = rowOf(station).nextAct(lines);
     if (asked) return { station, lineId: asked.at?.line.lineId ?? null, printKey: asked.at?.print.printKey ?? null, verb: asked.verb };
   }
   throw new TypeError('the record asks for something of every order');

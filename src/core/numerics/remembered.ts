@@ -8,12 +8,12 @@ import { LRUCache } from 'lru-cache';
  * @returns looks an answer up, or works it out and keeps it
  */
 export function remembered<T>(most: number): (key: string, work: () => T) => T {
-  const kept = new LRUCache<string, { answer: T }>({ max: most });
+  const cache = new LRUCache<string, { answer: T }>({ max: most });
   return (key, work) => {
-    const known = kept.get(key);
+    const known = cache.get(key);
     if (known) return known.answer;
     const answer = work();
-    kept.set(key, { answer });
+    cache.set(key, { answer });
     return answer;
   };
 }

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { MaxRectsPacker } from 'maxrects-packer/dist/maxrects-packer.mjs';
 import { describe, expect, it } from 'vitest';
 import { runs } from '../../../test/runs';
-import { aboutTheMiddle, closingPlan, fillClosing, type LaidPiece, type SmallPiece } from './closing';
+import { aboutTheMiddle, closingPlan, fillClosing, type PlacedPiece, type SmallPiece } from './closing';
 
 const fits = (room: number, side: number) => Math.max(0, Math.floor((room + 1e-9) / side));
 
@@ -36,14 +36,15 @@ function packed(w: number, h: number, a: number, b: number): number {
 }
 
 /** Whether all pieces lie in the room, and none nearer to another than the gap. */
-function sound(laid: readonly LaidPiece[], room: { widthMm: number; heightMm: number }, piece: SmallPiece, gap: number): boolean {
-  const sides = ({ turned }: LaidPiece) => (turned ? [piece.heightMm, piece.widthMm] : [piece.widthMm, piece.heightMm]) as [number, number];
+function sound(placed: readonly PlacedPiece[], room: { widthMm: number; heightMm: number }, piece: SmallPiece, gap: number): boolean {
+  const sides = ({ turned }: PlacedPiece) =>
+    (turned ? [piece.heightMm, piece.widthMm] : [piece.widthMm, piece.heightMm]) as [number, number];
   const near = 1e-4;
-  return laid.every((laidPiece, i) => {
+  return placed.every((laidPiece, i) => {
     const [w, h] = sides(laidPiece);
     if (Math.abs(laidPiece.xMm) + w / 2 > room.widthMm / 2 + near || Math.abs(laidPiece.yMm) + h / 2 > room.heightMm / 2 + near)
       return false;
-    return laid.slice(i + 1).every((other) => {
+    return placed.slice(i + 1).every((other) => {
       const [ow, oh] = sides(other);
       if (piece.round) return Math.hypot(laidPiece.xMm - other.xMm, laidPiece.yMm - other.yMm) >= piece.widthMm + gap - near;
       return (
@@ -60,10 +61,12 @@ describe('pieces of one closing', () => {
   it('never fewer than both grids, two blocks and free packing, and every piece lies free in the zone (150 rooms)', () => {
     fc.assert(
       fc.property(rooms, whole, whole, fc.integer({ min: 0, max: 12 }), (room, widthMm, heightMm, gap) => {
-        const laid = fillClosing(room, { widthMm, heightMm, round: false }, gap);
+        const placed = fillClosing(room, { widthMm, heightMm, round: false }, gap);
         const [w, h, a, b] = [room.widthMm + gap, room.heightMm + gap, widthMm + gap, heightMm + gap];
-        expect(laid.length).toBeGreaterThanOrEqual(Math.max(grid(w, h, a, b), grid(w, h, b, a), twoBlocks(w, h, a, b), packed(w, h, a, b)));
-        expect(sound(laid, room, { widthMm, heightMm, round: false }, gap)).toBe(true);
+        expect(placed.length).toBeGreaterThanOrEqual(
+          Math.max(grid(w, h, a, b), grid(w, h, b, a), twoBlocks(w, h, a, b), packed(w, h, a, b)),
+        );
+        expect(sound(placed, room, { widthMm, heightMm, round: false }, gap)).toBe(true);
       }),
       runs(400),
     );
@@ -73,10 +76,10 @@ describe('pieces of one closing', () => {
     fc.assert(
       fc.property(rooms, whole, fc.integer({ min: 0, max: 12 }), (room, across, gap) => {
         const piece = { widthMm: across, heightMm: across, round: true };
-        const laid = fillClosing(room, piece, gap);
+        const placed = fillClosing(room, piece, gap);
         const [w, h, d] = [room.widthMm + gap, room.heightMm + gap, across + gap];
-        expect(laid.length).toBeGreaterThanOrEqual(Math.max(grid(w, h, d, d), hexagonal(w, h, d), hexagonal(h, w, d)));
-        expect(sound(laid, room, piece, gap)).toBe(true);
+        expect(placed.length).toBeGreaterThanOrEqual(Math.max(grid(w, h, d, d), hexagonal(w, h, d), hexagonal(h, w, d)));
+        expect(sound(placed, room, piece, gap)).toBe(true);
       }),
       runs(300),
     );
@@ -96,19 +99,19 @@ describe('pieces of one closing', () => {
         expect(some).toHaveLength(Math.min(all.length, wanted));
         expect(sound(some, room, piece, 5)).toBe(true);
         if (some.length === 0 || some.length === all.length) return;
-        const mean = (list: LaidPiece[], of: (laidPiece: LaidPiece) => number) =>
+        const mean = (list: PlacedPiece[], of: (laidPiece: PlacedPiece) => number) =>
           list.reduce((sum, laidPiece) => sum + of(laidPiece), 0) / list.length;
         // either the weight lies in the middle, or a piece meets the edge on the way there
         for (const [of, side, along] of [
           [
-            (laidPiece: LaidPiece) => laidPiece.xMm,
+            (laidPiece: PlacedPiece) => laidPiece.xMm,
             room.widthMm,
-            (laidPiece: LaidPiece) => (laidPiece.turned ? piece.heightMm : piece.widthMm),
+            (laidPiece: PlacedPiece) => (laidPiece.turned ? piece.heightMm : piece.widthMm),
           ],
           [
-            (laidPiece: LaidPiece) => laidPiece.yMm,
+            (laidPiece: PlacedPiece) => laidPiece.yMm,
             room.heightMm,
-            (laidPiece: LaidPiece) => (laidPiece.turned ? piece.widthMm : piece.heightMm),
+            (laidPiece: PlacedPiece) => (laidPiece.turned ? piece.widthMm : piece.heightMm),
           ],
         ] as const) {
           const meets = some.some((laidPiece) => Math.abs(Math.abs(of(laidPiece)) + along(laidPiece) / 2 - side / 2) < 1e-4);

@@ -16,15 +16,15 @@
 
 import type { BlankMeasures } from '../materials';
 
-export interface Room {
+export interface Zone {
   widthMm: number;
   heightMm: number;
 }
-export interface SmallPiece extends Room {
+export interface SmallPiece extends Zone {
   round: boolean;
 }
 /** The middle of a piece from the middle of the platen, mm, and whether it lies a quarter turn round. */
-export interface LaidPiece {
+export interface PlacedPiece {
   xMm: number;
   yMm: number;
   turned: boolean;
@@ -150,7 +150,7 @@ function rounds(w: number, h: number, pitch: number, staggered: boolean): Spot[]
  * @param gapMm kept between pieces, mm
  * @returns where each piece lies, all together about the middle of the platen; none: a piece is larger than the zone
  */
-export function fillClosing(room: Room, piece: SmallPiece, gapMm: number): LaidPiece[] {
+export function fillClosing(room: Zone, piece: SmallPiece, gapMm: number): PlacedPiece[] {
   const [w, h] = [room.widthMm + gapMm, room.heightMm + gapMm];
   const [a, b] = [piece.widthMm + gapMm, piece.heightMm + gapMm];
   const flip = (spots: Spot[]): Spot[] => spots.map(({ x, y, turned }) => ({ x: y, y: x, turned }));
@@ -159,19 +159,19 @@ export function fillClosing(room: Room, piece: SmallPiece, gapMm: number): LaidP
         entry.length > best.length ? entry : best,
       )
     : new BlockFiller(a, b).fill(w, h, w * h > MOST_DEEP * a * b ? 1 : DEPTH);
-  const laid = spots.map(({ x, y, turned }) => ({ x: x + (turned ? b : a) / 2, y: y + (turned ? a : b) / 2, turned }));
+  const placed = spots.map(({ x, y, turned }) => ({ x: x + (turned ? b : a) / 2, y: y + (turned ? a : b) / 2, turned }));
   const middle = (list: number[], reach: (i: number) => number) =>
     list.length === 0 ? 0 : (Math.min(...list.map((v, i) => v - reach(i))) + Math.max(...list.map((v, i) => v + reach(i)))) / 2;
-  const half = (i: number, across: boolean) => (laid[i]?.turned === across ? b : a) / 2;
+  const half = (i: number, across: boolean) => (placed[i]?.turned === across ? b : a) / 2;
   const mx = middle(
-    laid.map((s) => s.x),
+    placed.map((s) => s.x),
     (i) => half(i, true),
   );
   const my = middle(
-    laid.map((s) => s.y),
+    placed.map((s) => s.y),
     (i) => half(i, false),
   );
-  return laid.map(({ x, y, turned }) => ({ xMm: x - mx, yMm: y - my, turned }));
+  return placed.map(({ x, y, turned }) => ({ xMm: x - mx, yMm: y - my, turned }));
 }
 
 /** Kept free at the edge of the platen, where the pressure falls off, and between pieces, mm. */
@@ -183,13 +183,13 @@ export interface ClosingPlan {
   /** How many would go. */
   room: number;
   /** Those that are wanted, about the middle of the platen: to one side they would tilt it. */
-  pieces: LaidPiece[];
+  pieces: PlacedPiece[];
   edgeMm: number;
   gapMm: number;
 }
 
 /** Pieces by plain rows, all turned one way, in a zone. */
-const inRows = (zone: Room, { widthMm, heightMm }: SmallPiece): number =>
+const inRows = (zone: Zone, { widthMm, heightMm }: SmallPiece): number =>
   Math.max(
     Math.floor((zone.widthMm + GAP_MM) / (widthMm + GAP_MM)) * Math.floor((zone.heightMm + GAP_MM) / (heightMm + GAP_MM)),
     Math.floor((zone.widthMm + GAP_MM) / (heightMm + GAP_MM)) * Math.floor((zone.heightMm + GAP_MM) / (widthMm + GAP_MM)),
@@ -200,7 +200,7 @@ const inRows = (zone: Room, { widthMm, heightMm }: SmallPiece): number =>
  *
  * @param wanted pieces there are to lay
  */
-export function fitInClosing(piece: SmallPiece, { widthMm, heightMm }: Room, wanted: number): number {
+export function fitInClosing(piece: SmallPiece, { widthMm, heightMm }: Zone, wanted: number): number {
   // one that covers the platen is pressed by itself, to its edge
   if (wanted <= 1) return wanted;
   const zone = { widthMm: widthMm - 2 * EDGE_MM, heightMm: heightMm - 2 * EDGE_MM };
@@ -209,11 +209,11 @@ export function fitInClosing(piece: SmallPiece, { widthMm, heightMm }: Room, wan
 }
 
 /** Some of the pieces laid, the nearest to the middle, moved together until their weight lies in the middle or one meets the edge of the zone. */
-export function aboutTheMiddle(laid: readonly LaidPiece[], count: number, zone: Room, piece: SmallPiece): LaidPiece[] {
-  if (count >= laid.length) return [...laid];
-  const chosen = [...laid].sort((a, b) => Math.hypot(a.xMm, a.yMm) - Math.hypot(b.xMm, b.yMm)).slice(0, count);
+export function aboutTheMiddle(placed: readonly PlacedPiece[], count: number, zone: Zone, piece: SmallPiece): PlacedPiece[] {
+  if (count >= placed.length) return [...placed];
+  const chosen = [...placed].sort((a, b) => Math.hypot(a.xMm, a.yMm) - Math.hypot(b.xMm, b.yMm)).slice(0, count);
   /** How far all may be moved along one side. */
-  const shift = (at: (laidPiece: LaidPiece) => number, room: number, half: (laidPiece: LaidPiece) => number): number => {
+  const shift = (at: (laidPiece: PlacedPiece) => number, room: number, half: (laidPiece: PlacedPiece) => number): number => {
     const mean = chosen.reduce((sum, laidPiece) => sum + at(laidPiece), 0) / Math.max(1, chosen.length);
     const least = Math.max(...chosen.map((laidPiece) => half(laidPiece) - room / 2 - at(laidPiece)));
     const most = Math.min(...chosen.map((laidPiece) => room / 2 - half(laidPiece) - at(laidPiece)));
@@ -237,11 +237,11 @@ export function aboutTheMiddle(laid: readonly LaidPiece[], count: number, zone: 
  *
  * @param wanted pieces there are to press
  */
-export function closingPlan({ shape, measures }: BlankMeasures, { widthMm, heightMm }: Room, wanted: number): ClosingPlan {
+export function closingPlan({ shape, measures }: BlankMeasures, { widthMm, heightMm }: Zone, wanted: number): ClosingPlan {
   const round = shape === 'round';
   const width = measures.width ?? 0;
   const piece = { widthMm: width, heightMm: round ? width : (measures.height ?? 0), round };
   const zone = { widthMm: widthMm - 2 * EDGE_MM, heightMm: heightMm - 2 * EDGE_MM };
-  const laid = fillClosing(zone, piece, GAP_MM);
-  return { piece, room: laid.length, pieces: aboutTheMiddle(laid, wanted, zone, piece), edgeMm: EDGE_MM, gapMm: GAP_MM };
+  const placed = fillClosing(zone, piece, GAP_MM);
+  return { piece, room: placed.length, pieces: aboutTheMiddle(placed, wanted, zone, piece), edgeMm: EDGE_MM, gapMm: GAP_MM };
 }

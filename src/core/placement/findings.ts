@@ -67,7 +67,7 @@ function crossesBox(a: Point, b: Point, low: Point, high: Point, slack: number):
 }
 
 interface Found {
-  ask: { art: Sides; position: string; crossesSeam: boolean };
+  query: { art: Sides; position: string; crossesSeam: boolean };
   rule: PositionRule;
   measures: BlankMeasures;
   outline: Ring;
@@ -79,7 +79,7 @@ interface Found {
 
 /** Everything that speaks against a place, and what is worth knowing of it. */
 export function findingsOf(found: Found): PlaceFinding[] {
-  return [...roomFindings(found), ...sizeFindings(found), ...featureFindings(found)];
+  return [...clearanceFindings(found), ...sizeFindings(found), ...featureFindings(found)];
 }
 
 type Say = (fault: PlaceFault, level: PlaceFinding['level'], about: string, mm: number) => void;
@@ -92,19 +92,19 @@ function said(look: (say: Say) => void): PlaceFinding[] {
 }
 
 /** Whether it lies whole on the piece, with its distance from the edge, or far enough over it. */
-const roomFindings = ({ ask: { art, position }, rule, measures, outline, box, covers }: Found): PlaceFinding[] =>
+const clearanceFindings = ({ query: { art, position }, rule, measures, outline, box, covers }: Found): PlaceFinding[] =>
   said((say) => {
     if (covers) {
       if (coverOf(measures, art) === 'short of its bleed') say('too little bleed', 'care', position, BLEED_MM);
       return;
     }
-    const where = measures.shape === 'round' ? roundRoom(measures.measures, box) : insideOutline(box, outline, rule.sideMm, rule.belowMm);
+    const where = measures.shape === 'round' ? spaceAround(measures.measures, box) : insideOutline(box, outline, rule.sideMm, rule.belowMm);
     if (where === 'off') say('off the blank', 'hold', position, 0);
     else if (where === 'near') say('too near the edge', 'care', position, rule.sideMm);
   });
 
 /** Whether it is larger than its rule has it, or outside its share of the chest. */
-const sizeFindings = ({ ask: { art, position }, rule, measures: { shape, measures } }: Found): PlaceFinding[] =>
+const sizeFindings = ({ query: { art, position }, rule, measures: { shape, measures } }: Found): PlaceFinding[] =>
   said((say) => {
     if (rule.mostWidthMm !== undefined && art.widthMm > rule.mostWidthMm + 0.01) say('too wide', 'care', position, rule.mostWidthMm);
     const crown = shape === 'cap' ? m(measures, 'crown') - CROWN_LEFT_MM : Number.POSITIVE_INFINITY;
@@ -118,7 +118,7 @@ const sizeFindings = ({ ask: { art, position }, rule, measures: { shape, measure
   });
 
 /** Whether it lies on a seam, or on what takes no print. */
-const featureFindings = ({ ask, measures, features, box, covers }: Found): PlaceFinding[] =>
+const featureFindings = ({ query, measures, features, box, covers }: Found): PlaceFinding[] =>
   said((say) => {
     if (covers) return;
     for (const feature of features.filter((feature) => feature.layer === 'this' && (feature.noArt || feature.kind.endsWith('seam')))) {
@@ -127,12 +127,12 @@ const featureFindings = ({ ask, measures, features, box, covers }: Found): Place
       if (!feature.pieces.some((piece) => overlap(piece, zone))) continue;
       if (feature.noArt) say('on what takes no print', 'hold', feature.kind, keep);
       // the seam down the middle of a cap is where its print belongs
-      else if (!ask.crossesSeam && measures.shape !== 'cap') say('on a seam', 'hold', feature.kind, 0);
+      else if (!query.crossesSeam && measures.shape !== 'cap') say('on a seam', 'hold', feature.kind, 0);
     }
   });
 
 /** A box on a round face, less its bevel: its corners stay in the circle. */
-function roundRoom(measures: Measures, box: Box): 'off' | 'near' | 'in' {
+function spaceAround(measures: Measures, box: Box): 'off' | 'near' | 'in' {
   const r = m(measures, 'width') / 2;
   const bevel = m(measures, 'bevel');
   // round art in a round face: its box may stand out at the corners, its own edge may not

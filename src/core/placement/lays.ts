@@ -199,21 +199,21 @@ export function laysOf(query: FitQuery, raised: readonly Feature[], turn: Turn):
 export function standing(query: FitQuery, raised: readonly Feature[], turn: Turn, at: Point): { roomMm: number; meets: InTheWay[] } | null {
   const allowed = allowedOf(query, turn);
   if (!allowed) return null;
-  let roomMm = roomIn(allowed, at);
+  let roomMm = clearanceIn(allowed, at);
   const meets: InTheWay[] = [];
-  const met = ({ ring, from }: Forbidden) => {
+  const reached = ({ ring, from }: Forbidden) => {
     roomMm = Math.min(roomMm, away(ring, at));
     if (inside(ring, at)) meets.push(from === 'side' ? SIDE : from === 'cold spot' ? COLD : from);
   };
   const nearest = obstaclesOf(query, raised, turn)
-    .map((obstacle) => ({ one: obstacle, gap: -roomIn(obstacle.bounds, at) }))
+    .map((obstacle) => ({ one: obstacle, gap: -clearanceIn(obstacle.bounds, at) }))
     .sort((a, b) => a.gap - b.gap);
   for (const { one, gap } of nearest) {
     if (gap >= Math.max(0, roomMm)) break;
     if (one.from !== 'side' && one.from !== 'cold spot' && meets.includes(one.from)) continue;
-    met({ ring: swept(one), from: one.from });
+    reached({ ring: swept(one), from: one.from });
   }
-  for (const spot of coldSpots(query, turn)) met(spot);
+  for (const spot of coldSpots(query, turn)) reached(spot);
   return { roomMm, meets: named(meets) };
 }
 
@@ -221,7 +221,7 @@ const SIDE: InTheWay = { kind: 'side seam', heightMm: 0 };
 const COLD: InTheWay = { kind: 'cold spot', heightMm: 0 };
 
 /** How far a point lies inside a box; negative outside it. */
-const roomIn = ({ leftMm, topMm, widthMm, heightMm }: Box, { x, y }: Point): number =>
+const clearanceIn = ({ leftMm, topMm, widthMm, heightMm }: Box, { x, y }: Point): number =>
   Math.min(x - leftMm, leftMm + widthMm - x, y - topMm, topMm + heightMm - y);
 
 /** How far a point lies outside a ring; negative inside it. */
@@ -232,7 +232,8 @@ function away(ring: Ring, at: Point): number {
 
 /** Distance of a lay from the edge of what works, mm; negative where it does not. */
 export function clearanceAt({ allowed, forbidden }: Lays, lay: Point): number {
-  let room = roomIn(allowed, lay);
-  for (const { ring } of forbidden) if (-roomIn(boundsOf(ring), lay) < room) room = Math.min(room, away(ring, lay));
-  return room;
+  let clearanceMm = clearanceIn(allowed, lay);
+  for (const { ring } of forbidden)
+    if (-clearanceIn(boundsOf(ring), lay) < clearanceMm) clearanceMm = Math.min(clearanceMm, away(ring, lay));
+  return clearanceMm;
 }

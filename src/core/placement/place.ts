@@ -259,6 +259,6 @@ export function place(query: PlacementQuery): Placement {
     squareTo: rule.squareTo,
     insideOut: rule.insideOut,
     anchorMoved: offset.anchorMoved,
-    findings: findingsOf({ ask: query, rule, measures, outline, features, box, covers }),
+    findings: findingsOf({ query, rule, measures, outline, features, box, covers }),
   };
 }

@@ -60,6 +60,7 @@ export {
   deliveredBand,
   dwell,
   dwells,
+  fitsShape,
   isHandHeld,
   type Offset,
   type Press,
@@ -69,11 +70,10 @@ export {
   pressOffset,
   setForMiddle,
   TIMER_STEPS,
-  takesShape,
   usualPress,
 } from './press';
 export { BAND_KPA, bandMiddle, contactIfUnchanged, type PressureSetting, pressureSetting } from './pressure';
-export { afterCheck, checkFound, commonDoubt, type FoundCheck, FoundCheckSchema, isAsItWas, toldBy } from './quickCheck';
+export { afterCheck, checkFound, commonDoubt, correctedBy, type FoundCheck, FoundCheckSchema, isAsItWas } from './quickCheck';
 export { type PressAmendment, PressAmendmentSchema, type PressRecord, PressRecordSchema, rotateVerdict } from './record';
 export {
   closed,

@@ -129,7 +129,7 @@ export function fitPlaten(
 }
 
 /** What is asked of a fit: how it goes with each reading, and its own variance, beside the parts that the surface has no share in. */
-interface Asked {
+interface FitTarget {
   offset: number;
   slope: number;
   /** Mean covariance of the asked places with a reading's, of unit variance. */
@@ -138,7 +138,7 @@ interface Asked {
 }
 
 /** The asked figure by every candidate. */
-function partsOf(fit: PlatenFit, { offset, slope, surfaceWith, surfaceOwn }: Asked): NormalPart[] {
+function partsOf(fit: PlatenFit, { offset, slope, surfaceWith, surfaceOwn }: FitTarget): NormalPart[] {
   const byLength = new Map(
     [...new Set(fit.candidates.map((candidate) => candidate.lengthMm))].map((lengthMm) => [
       lengthMm,
@@ -159,12 +159,12 @@ function partsOf(fit: PlatenFit, { offset, slope, surfaceWith, surfaceOwn }: Ask
   });
 }
 
-function estimate(fit: PlatenFit, asked: Asked): Estimate {
-  const parts = partsOf(fit, asked);
+function estimate(fit: PlatenFit, target: FitTarget): Estimate {
+  const parts = partsOf(fit, target);
   return { ...mixtureMoments(parts), low: mixtureQuantile(parts, 0.025), high: mixtureQuantile(parts, 0.975) };
 }
 
-const atPlace = (fit: PlatenFit, place: Place, setC: number): Asked => ({
+const atPlace = (fit: PlatenFit, place: Place, setC: number): FitTarget => ({
   offset: 1,
   slope: setC - fit.refC,
   surfaceWith: (reading, lengthMm) => alike(distance(reading, place), lengthMm),

@@ -10,7 +10,7 @@ export type PressKind = (typeof PRESS_KINDS)[number];
 
 /** Held in the hand: no pressure reading, and art larger than the sole is pressed in overlapping spots. */
 /** Whether a blank lies on it at all: a cap's curved front wants a cap press or a hand, anything else a flat platen. */
-export const takesShape = (press: Pick<Press, 'kind'>, blank: { kind: string }): boolean =>
+export const fitsShape = (press: Pick<Press, 'kind'>, blank: { kind: string }): boolean =>
   blank.kind === 'cap' ? press.kind === 'cap' || isHandHeld(press) : press.kind !== 'cap';
 
 export const isHandHeld = (press: Pick<Press, 'kind'>): boolean => press.kind === 'hand press' || press.kind === 'iron';

@@ -67,7 +67,7 @@ const believed = (beforeK: number, { sdK }: Pick<FoundCheck, 'sdK'>): number => 
 export const commonDoubt = ({ coolest, hottest }: Surface): number => Math.min(coolest.sdK, hottest.sdK);
 
 /** A surface that moved and narrowed by what a check tells of all of it. @param movedK hotter than was believed */
-export function toldBy<S extends Surface>(surface: S, movedK: number, check: Pick<FoundCheck, 'sdK'>): S {
+export function correctedBy<S extends Surface>(surface: S, movedK: number, check: Pick<FoundCheck, 'sdK'>): S {
   const beforeK = commonDoubt(surface);
   const gone = believed(beforeK, check) * beforeK ** 2;
   return withTenths(surface, ({ meanK, sdK }) => ({ meanK: meanK + movedK, sdK: Math.sqrt(Math.max(0, sdK ** 2 - gone)) }));
@@ -92,5 +92,5 @@ export function afterCheck<S extends Surface>(mapped: Surface, aged: S, check: F
   const middle = ({ coolest, hottest }: Surface) => (coolest.meanK + hottest.meanK) / 2;
   const surpriseK = check.differenceK - (middle(aged) - middle(mapped));
   const before = doubted(aged, Math.abs(surpriseK) / MORE_THAN_CHANCE);
-  return toldBy(before, believed(commonDoubt(before), check) * surpriseK, check);
+  return correctedBy(before, believed(commonDoubt(before), check) * surpriseK, check);
 }

@@ -33,14 +33,14 @@ export function howOf(card: Pick<Card, 'stages' | 'steps'>, cue: Pick<Cue, 'stag
   const at = placeOfCue(card, cue);
   if (at === null) return { says: [], safety: [], parts: false };
   // a closing that has no step of its own is as dangerous as the full press
-  const own = toldAt(card, at);
-  const told = own.length === 0 && card.stages[cue.stage]?.by === 'press' && at !== 'open' ? toldAt(card, 'press') : own;
+  const own = stepsAt(card, at);
+  const steps = own.length === 0 && card.stages[cue.stage]?.by === 'press' && at !== 'open' ? stepsAt(card, 'press') : own;
   const spots = card.stages.filter(({ kind }) => kind === 'press').length > 1;
   const layer = at === 'peel' && card.stages.slice(cue.stage + 1).some(({ kind }) => kind === 'press');
   const plain = layer || at === 'pre-press' || at === 'tack' || (at === 'press' && !spots);
   return {
-    says: plain ? [] : told.map(({ says }) => says),
-    safety: told.flatMap(({ safety }) => (safety ? [safety] : [])),
+    says: plain ? [] : steps.map(({ says }) => says),
+    safety: steps.flatMap(({ safety }) => (safety ? [safety] : [])),
     parts: at === 'part',
   };
 }
@@ -51,4 +51,4 @@ export const stageWords = (stage: Stage, run: Pick<RunState, 'setS'>): Phrase =>
     typeof part !== 'string' && part.q === 'duration' && part.v === stage.timeS ? { ...part, v: secondsOf(stage, run) } : part,
   );
 
-const toldAt = ({ steps }: Pick<Card, 'steps'>, at: Step['at']): Step[] => steps.filter((step) => step.at === at);
+const stepsAt = ({ steps }: Pick<Card, 'steps'>, at: Step['at']): Step[] => steps.filter((step) => step.at === at);

@@ -25,7 +25,7 @@ export {
   apply,
   countsOf,
   DoesNotAddUp,
-  foresee,
+  predict,
   type Replayed,
   replay,
   replayFrom,

@@ -79,7 +79,7 @@ export const lotName = ({ pieces }: Lot): string =>
   pieces.length > 1 ? `Pieces ${pieces[0]} to ${pieces.at(-1)}` : `Piece ${pieces[0] ?? 'in hand'}`;
 
 /** Refuses what needs the press while another lot lies on it. */
-export function held(run: RunState, lot: Lot): string | null {
+export function occupiedBy(run: RunState, lot: Lot): string | null {
   const other = onPress(run);
   return other && other.first !== lot.first ? `${lotName(other)} still lies on the press.` : null;
 }

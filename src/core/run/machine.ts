@@ -1,6 +1,6 @@
 /** The run as a pure state machine: events in, state out. What cannot have happened is refused in words for the operator. */
 import type { RunEvent } from './events';
-import { closingBefore, enter, held, lotName, lotOf, secondsOf, standsAt, withLot } from './lots';
+import { closingBefore, enter, lotName, lotOf, occupiedBy, secondsOf, standsAt, withLot } from './lots';
 import { peelAt, placeOf, type RunPlan } from './plan';
 import { type Counts, type DonePeel, type Lot, type PieceResult, type RunState, startRun } from './state';
 
@@ -50,7 +50,7 @@ interface On<E> {
 const ON_LOT: { [K in OnLot['kind']]: (on: On<Extract<OnLot, { kind: K }>>) => Applied } = {
   closed: ({ run, lot, stage, event, put }) => {
     if (stage.by !== 'press' || lot.phase !== 'ready') return refused('There is nothing to close the press on now.');
-    const other = held(run, lot);
+    const other = occupiedBy(run, lot);
     if (other) return refused(other);
     const set = stage.kind === 'press' ? { setC: run.setC, setS: run.setS } : {};
     return put({
@@ -73,7 +73,7 @@ const ON_LOT: { [K in OnLot['kind']]: (on: On<Extract<OnLot, { kind: K }>>) => A
     if (stage.by === 'press' || stage.kind === 'peel' || stage.kind === 'inspect')
       return refused(`The ${stage.kind} is not over by itself.`);
     const here = placeOf(plan, lot.stage) === 'press';
-    const other = here && !lot.onPress ? held(run, lot) : null;
+    const other = here && !lot.onPress ? occupiedBy(run, lot) : null;
     if (other) return refused(other);
     return put(enter(plan, { ...lot, onPress: here }, lot.stage + 1, event.at));
   },
@@ -269,9 +269,9 @@ export interface Replayed {
  */
 export function replayFrom(known: Replayed | null, plan: RunPlan, startedAt: number, events: readonly RunEvent[]): RunState {
   const more = known && events.slice(known.events.length);
-  const goesOn =
+  const continues =
     more?.every(({ kind }) => kind !== 'undone') && known?.events.every(({ id, at }, i) => events[i]?.id === id && events[i]?.at === at);
-  if (!known || !more || !goesOn) return replay(plan, startedAt, events);
+  if (!known || !more || !continues) return replay(plan, startedAt, events);
   return more.reduce((run, event) => accepted(plan, run, event as Done), known.run);
 }
 
@@ -279,7 +279,7 @@ export function replayFrom(known: Replayed | null, plan: RunPlan, startedAt: num
  * The state with events on top that nobody has accepted yet. One that cannot happen is passed over: another device was
  * first, and the server will say so.
  */
-export function foresee(plan: RunPlan, startedAt: number, { events, run }: Replayed, waiting: readonly RunEvent[]): RunState {
+export function predict(plan: RunPlan, startedAt: number, { events, run }: Replayed, waiting: readonly RunEvent[]): RunState {
   const list = [...events];
   return waiting.reduce((state, event) => {
     const applied = apply(plan, startedAt, list, event, state);

@@ -1,7 +1,7 @@
 /** A finished run stays what it was: runs as each machine took them, and loud refusals of what does not add up. */
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
-import { apply, DoesNotAddUp, foresee, type RunEvent, type RunPlan, type RunState, replay, UnknownMachine } from './index';
+import { apply, DoesNotAddUp, predict, type RunEvent, type RunPlan, type RunState, replay, UnknownMachine } from './index';
 import { uuid, WARM } from './test/plans';
 
 interface KeptRun {
@@ -45,7 +45,7 @@ describe('a list that does not add up', () => {
   });
   it('steps that nobody has accepted yet are looked at one by one: what another device made impossible is passed over', () => {
     const known = { events: sound, run: replay(WARM, 0, sound) };
-    const state = foresee(WARM, 0, known, [at('opened', 8), at('next', 9)]);
+    const state = predict(WARM, 0, known, [at('opened', 8), at('next', 9)]);
     expect(state).toEqual(replay(WARM, 0, [...sound, at('next', 9)]));
   });
 });

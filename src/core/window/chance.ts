@@ -37,7 +37,7 @@ export const MANNERS: Record<Side, Manner> = {
 };
 
 /** How far the expected surface keeps inside a bound, K, and in standard deviations of both doubts together. */
-export function roomAt(surface: Surface, bound: BareBound, setC: number): { kelvin: number; sds: number } {
+export function marginAt(surface: Surface, bound: BareBound, setC: number): { kelvin: number; sds: number } {
   const part: Normal = surface[MANNERS[bound.side].whose];
   const { meanC, sdK } = surfaceAt(surface, part, setC);
   const kelvin = bound.keep === 'above' ? meanC - bound.surfaceC : bound.surfaceC - meanC;
@@ -47,7 +47,7 @@ export function roomAt(surface: Surface, bound: BareBound, setC: number): { kelv
 
 /** Chance that a bound is passed at a set value, 0 to 1. */
 export const chanceAt = (surface: Surface, bound: BareBound, setC: number): number =>
-  -Math.expm1(logNormalCdf(roomAt(surface, bound, setC).sds));
+  -Math.expm1(logNormalCdf(marginAt(surface, bound, setC).sds));
 
 /** What a chance of passing a bound makes of the lamp. */
 export function stateOf({ side, ours, eased }: BareBound, chance: number): LampState {
@@ -76,7 +76,7 @@ export function worstAt(surface: Surface, bounds: readonly BareBound[], setC: nu
  */
 export function riskAt(surface: Surface, bounds: readonly BareBound[], setC: number): number {
   let risk = 0;
-  for (const bound of bounds) if (!bound.eased) risk -= MANNERS[bound.side].weight * logNormalCdf(roomAt(surface, bound, setC).sds);
+  for (const bound of bounds) if (!bound.eased) risk -= MANNERS[bound.side].weight * logNormalCdf(marginAt(surface, bound, setC).sds);
   return risk;
 }
 
@@ -85,7 +85,7 @@ export function overClear(surface: Surface, bounds: readonly BareBound[], setC: 
   let over = 0;
   for (const bound of bounds) {
     const clear = bound.ours ? OUR_EDGE_CLEAR : MANNERS[bound.side].clear;
-    over += Math.max(0, Math.log1p(-clear) - logNormalCdf(roomAt(surface, bound, setC).sds));
+    over += Math.max(0, Math.log1p(-clear) - logNormalCdf(marginAt(surface, bound, setC).sds));
   }
   return over;
 }

@@ -3,13 +3,13 @@ import { type Offset, type Press, type Surface, setForMiddle, shifted } from '..
 import type { Allowed } from '../sheet';
 import { snap, toInside, toShown } from '../units';
 import type { BareBound, Bound, Margin, Window } from './bound';
-import { chanceAt, MANNERS, riskAt, roomAt, stateOf, worstAt } from './chance';
+import { chanceAt, MANNERS, marginAt, riskAt, stateOf, worstAt } from './chance';
 
 /** How far the surface keeps inside each bound at a set value, and how likely it is to pass it. */
 export function marginsAt(window: Pick<Window, 'bounds'> & Surface, setC: number): Margin[] {
   return window.bounds.map((bound) => {
     const chance = chanceAt(window, bound, setC);
-    return { side: bound.side, kelvin: roomAt(window, bound, setC).kelvin, chance, state: stateOf(bound, chance), eased: bound.eased };
+    return { side: bound.side, kelvin: marginAt(window, bound, setC).kelvin, chance, state: stateOf(bound, chance), eased: bound.eased };
   });
 }
 

@@ -1,7 +1,7 @@
 /** The guide to lay art by, on paper at true scale: tiled over as many pages as it wants, each with a bar to check its scale by. */
 import PDFDocument from 'pdfkit';
 import { placeWords } from '../../core/card';
-import { laidOf } from '../../core/draft';
+import { poseOf } from '../../core/draft';
 import { sidedWords } from '../../core/materials';
 import { type Guide, guideOf, guideSvg, PAGE_MARGIN_MM, printed, TILE_OVERLAP_MM, type Tile, tilesOf } from '../../core/placement';
 import { formatTape, phraseText } from '../../core/units';
@@ -22,9 +22,9 @@ function guideFor(db: Db, orderId: string, lineId: string, printKey: string): { 
   if (!line || !print) throw notFound('print', printKey);
   const facts = readFacts(db);
   const input = inputOf(facts, order, line, print);
-  const laid = laidOf(input);
-  if (!laid.placement)
-    throw new Refusal('not valid', 'No place', laid.fault?.says ?? 'This print has no place on its blank.', [
+  const pose = poseOf(input);
+  if (!pose.placement)
+    throw new Refusal('not valid', 'No place', pose.fault?.says ?? 'This print has no place on its blank.', [
       { field: 'size', message: line.size },
     ]);
   const { units } = facts.house;
@@ -32,10 +32,10 @@ function guideFor(db: Db, orderId: string, lineId: string, printKey: string): { 
   const words = [
     `${order.name}: ${print.artName}`,
     `${input.blank.name} ${line.size}, ${sidedWords(print)}, ${size}`,
-    `Hang it from the ${laid.placement.lay[0]?.from ?? 'edge'}.`,
-    ...sentences(phraseText(placeWords({ ...input, laid }), units)),
+    `Hang it from the ${pose.placement.lay[0]?.from ?? 'edge'}.`,
+    ...sentences(phraseText(placeWords({ ...input, pose }), units)),
   ];
-  return { guide: guideOf(laid.placement, words), name: `guide-${line.size}-${sidedWords(print)}` };
+  return { guide: guideOf(pose.placement, words), name: `guide-${line.size}-${sidedWords(print)}` };
 }
 
 /** A long line in parts, so that it stands in the box. */

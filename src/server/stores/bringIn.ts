@@ -51,7 +51,7 @@ export async function bringIn(path: string, ask: ImportAsk, tell: (progress: Pro
     const { changes, counts, same, faults, apply } = planOf(db, ask, text, tell);
     const applied = ask.apply && faults.count === 0;
     if (applied) apply();
-    return { changes, counts, same, faults: faults.kept, faultCount: faults.count, notes, applied };
+    return { changes, counts, same, faults: faults.faults, faultCount: faults.count, notes, applied };
   } catch (error) {
     if (error instanceof NotAShop) throw new Refusal('not valid', 'Not a shop', error.message, [{ field: 'file', message: error.message }]);
     throw error;

@@ -1,5 +1,5 @@
 /** What the card's heat comes to in one line, with the seconds that would better it, and what the log says of it, which may be left out. */
-import { isTold, logSdOf } from '../../core/bond';
+import { isReportable, logSdOf } from '../../core/bond';
 import type { Card } from '../../core/card';
 import { formatDuration } from '../../core/units';
 import { Fault } from '../../ui/Fault';
@@ -17,7 +17,7 @@ export function BondActs({ card, heatHref, onTime }: BondActsProps) {
   const { heat, set, of } = card;
   if (!heat) return null;
   const { correction, learned } = heat;
-  const isFigure = isTold(logSdOf(heat));
+  const isFigure = isReportable(logSdOf(heat));
   const by = correction ? correction.timeS - set.timeS : 0;
   return (
     <section aria-label="Bond" className="flex flex-wrap items-center gap-x-6 py-1">

@@ -119,7 +119,7 @@ export function Bench({ stack, title, back, pick }: { stack: BenchStack; title: 
                   <HeatChart
                     seen={shown.seen}
                     others={answers.columns.filter((column) => column !== shown)}
-                    limits={limitsOf(variant.ask)}
+                    limits={limitsOf(variant.query)}
                     house={house}
                   />
                   <Indices columns={answers.columns} house={house} />
@@ -137,7 +137,7 @@ export function Bench({ stack, title, back, pick }: { stack: BenchStack; title: 
 
 /** The setting goes back to the card it came from: only what a card can be told. */
 function SendBack({ back, stack, variant }: { back: Back; stack: BenchStack; variant: Variant }) {
-  const { passage } = variant.ask;
+  const { passage } = variant.query;
   const choices: Print['choices'] = {
     ...(Math.abs(passage.timeS - stack.set.timeS) > 0.05 && { timeS: Math.round(passage.timeS * 10) / 10 }),
     ...(Math.abs(variant.setC - stack.set.tempC) > 0.05 && { setC: variant.setC }),

@@ -38,8 +38,8 @@ export function FirstPieces({ variant, house }: { variant: Variant; house: House
   const key = JSON.stringify(variant);
   useEffect(() => {
     let late = false;
-    const { ask } = JSON.parse(key) as Variant;
-    const cold = { ...ask, piece: { ...ask.piece, baseC: ask.piece.roomC } };
+    const { query } = JSON.parse(key) as Variant;
+    const cold = { ...query, piece: { ...query.piece, baseC: query.piece.roomC } };
     setFirst(null);
     heatDesk
       .ask((api) => api.firstPieces(cold, PIECES, REST_S))
@@ -64,7 +64,7 @@ export function FirstPieces({ variant, house }: { variant: Variant; house: House
   return (
     <section aria-label="First pieces" className="pt-2">
       <p className="max-w-prose pb-2">
-        From a base as cold as the room, {formatQuantity(variant.ask.piece.roomC, house.temperature)}:{' '}
+        From a base as cold as the room, {formatQuantity(variant.query.piece.roomC, house.temperature)}:{' '}
         {series.firstSound === null
           ? 'none of the first pieces is sound at this setting.'
           : series.firstSound === 1
@@ -78,7 +78,7 @@ export function FirstPieces({ variant, house }: { variant: Variant; house: House
       </p>
       <DataTable
         look="text-right"
-        columns={columnsOf(variant.ask.passage.timeS, house)}
+        columns={columnsOf(variant.query.passage.timeS, house)}
         rows={series.pieces}
         idOf={(_, i) => String(i)}
         rowLook={(_, i) => `rule-top ${i + 1 === series.firstSound ? 'font-semibold' : ''}`}

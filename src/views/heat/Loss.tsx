@@ -51,7 +51,7 @@ export function Loss({ answers, variant, stack, house, current, onTake }: LossPr
   if (!correction || !shown) return null;
   const { bond } = shown.band;
   const { rounded } = correction;
-  const by = rounded.timeS - variant.ask.passage.timeS;
+  const by = rounded.timeS - variant.query.passage.timeS;
   const worth = Math.abs(by) >= WORTH_S;
   const takes = helps.filter((help) => LAID.includes(help.of) && Math.abs(help.glueK) >= WORTH_K);
   const best = helps.filter((help) => (bond < 1 ? help.bond > 0.01 : help.bond < -0.01)).slice(0, 3);
@@ -66,7 +66,7 @@ export function Loss({ answers, variant, stack, house, current, onTake }: LossPr
             <span key={take.of}>
               The {take.name} {take.glueK > 0 ? 'takes' : 'gives'}{' '}
               <span className="figure">{formatForHouse('temperatureDifference', Math.abs(take.glueK), house, 0)}</span> at the glue in{' '}
-              {formatDuration(variant.ask.passage.timeS)}.{' '}
+              {formatDuration(variant.query.passage.timeS)}.{' '}
             </span>
           ))}
           {worth &&

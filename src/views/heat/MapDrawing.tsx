@@ -23,7 +23,7 @@ export const NAMES: Record<Swept, string> = {
 };
 
 export interface Mapped {
-  ask: SweepQuery;
+  query: SweepQuery;
   rows: { y: number; bonds: number[] }[];
 }
 
@@ -39,25 +39,25 @@ const [LEFT, RIGHT, TOP, BOTTOM] = [66, 12, 10, 48];
 
 export function MapDrawing({ map, variant, stack, house }: MapProps & { map: Mapped }) {
   const [box, width] = useWidth<HTMLDivElement>();
-  const { ask, rows } = map;
+  const { query, rows } = map;
   const all = rows.flatMap(({ bonds }) => bonds);
   const part = (kind: keyof typeof COLOURS) =>
     Math.round((100 * all.filter((bond) => classOf(bond) === kind).length) / Math.max(1, all.length));
   const words = `${part('sound')} % of the map is sound, ${part('under')} % too little, ${part('over')} % too much.`;
   const inner = { w: Math.max(100, width - LEFT - RIGHT), h: HEIGHT - TOP - BOTTOM };
   const px = scaleLinear()
-    .domain([ask.x.from, ask.x.to])
+    .domain([query.x.from, query.x.to])
     .range([LEFT, LEFT + inner.w]);
   const py = scaleLinear()
-    .domain([ask.y.from, ask.y.to])
+    .domain([query.y.from, query.y.to])
     .range([TOP + inner.h, TOP]);
   return (
     <figure>
       <div ref={box} className="relative max-w-[760px]" style={{ height: HEIGHT }}>
-        <svg width={width} height={HEIGHT} role="img" aria-label={words} className="absolute inset-0" data-steps={ask.x.steps}>
+        <svg width={width} height={HEIGHT} role="img" aria-label={words} className="absolute inset-0" data-steps={query.x.steps}>
           <Bands map={map} inner={inner} />
         </svg>
-        {width > 0 && <Overlay {...{ ask, variant, stack, house, px, py, inner, width }} />}
+        {width > 0 && <Overlay {...{ query, variant, stack, house, px, py, inner, width }} />}
       </div>
       <figcaption className="flex flex-wrap gap-x-5 gap-y-1 pt-1">
         {(['under', 'sound', 'over'] as const).map((kind) => (
@@ -73,9 +73,9 @@ export function MapDrawing({ map, variant, stack, house }: MapProps & { map: Map
 }
 
 /** Where the bond is sound and where it is too much, with an edge where it begins. */
-function Bands({ map: { ask, rows }, inner }: { map: Mapped; inner: { w: number; h: number } }) {
+function Bands({ map: { query, rows }, inner }: { map: Mapped; inner: { w: number; h: number } }) {
   const frame = useId();
-  const { steps: columns } = ask.x;
+  const { steps: columns } = query.x;
   // each value at the edge once more outside it, so that a band runs out of the map instead of ending in it
   const wider = <T,>(list: readonly T[]): T[] => [...list.slice(0, 1), ...list, ...list.slice(-1)];
   // the drawing's rows go down, the values go up
@@ -115,17 +115,17 @@ const figureOf = (of: Swept, value: number, house: HouseUnits): string =>
   isTemperature(of) ? formatFigure(value, house.temperature) : formatFigure(value, 's', Number.isInteger(Number(value.toFixed(6))) ? 0 : 1);
 
 interface OverlayProps extends MapProps {
-  ask: SweepQuery;
+  query: SweepQuery;
   px: (value: number) => number;
   py: (value: number) => number;
   inner: { w: number; h: number };
   width: number;
 }
 
-function Overlay({ ask, variant, stack, house, px, py, inner, width }: OverlayProps) {
+function Overlay({ query, variant, stack, house, px, py, inner, width }: OverlayProps) {
   const { allowed, press } = stack;
   const windowOf = (of: Swept) => (of === 'time' ? allowed.timeS : of === 'temperature' ? allowed.surfaceC : null);
-  const [wx, wy] = [windowOf(ask.x.of), windowOf(ask.y.of)];
+  const [wx, wy] = [windowOf(query.x.of), windowOf(query.y.of)];
   const inside = { x0: LEFT, x1: LEFT + inner.w, y0: TOP, y1: TOP + inner.h };
   const clampX = (v: number) => Math.max(inside.x0, Math.min(inside.x1, v));
   const clampY = (v: number) => Math.max(inside.y0, Math.min(inside.y1, v));
@@ -133,16 +133,16 @@ function Overlay({ ask, variant, stack, house, px, py, inner, width }: OverlayPr
   const [top, bottom] = wy ? [clampY(py(wy.max)), clampY(py(wy.min))] : [inside.y0, inside.y1];
   const reach = { low: bandOf(press, press.minC).midC, high: bandOf(press, press.maxC).midC };
   const beyond: { x: number; y: number; w: number; h: number }[] = [];
-  if (ask.x.of === 'temperature') {
+  if (query.x.of === 'temperature') {
     beyond.push({ x: inside.x0, y: inside.y0, w: clampX(px(reach.low)) - inside.x0, h: inner.h });
     beyond.push({ x: clampX(px(reach.high)), y: inside.y0, w: inside.x1 - clampX(px(reach.high)), h: inner.h });
   }
-  if (ask.y.of === 'temperature') {
+  if (query.y.of === 'temperature') {
     beyond.push({ x: inside.x0, y: inside.y0, w: inner.w, h: clampY(py(reach.high)) - inside.y0 });
     beyond.push({ x: inside.x0, y: clampY(py(reach.low)), w: inner.w, h: inside.y1 - clampY(py(reach.low)) });
   }
   const ticks = (axis: SweepQuery['x']) => roundValues(axis, house);
-  const here = { x: px(valueNow(ask.x.of, variant)), y: py(valueNow(ask.y.of, variant)) };
+  const here = { x: px(valueNow(query.x.of, variant)), y: py(valueNow(query.y.of, variant)) };
   return (
     <svg width={width} height={HEIGHT} className="pointer-events-none absolute inset-0" aria-hidden="true">
       <defs>
@@ -167,7 +167,7 @@ function Overlay({ ask, variant, stack, house, px, py, inner, width }: OverlayPr
         />
       )}
       <circle cx={here.x} cy={here.y} r="8" fill="var(--color-sheet)" stroke="var(--color-ink)" strokeWidth="3" />
-      {ticks(ask.x).map((value) => (
+      {ticks(query.x).map((value) => (
         <text
           key={value}
           x={px(value)}
@@ -177,16 +177,16 @@ function Overlay({ ask, variant, stack, house, px, py, inner, width }: OverlayPr
           fill="var(--color-soft)"
           className="figure"
         >
-          {figureOf(ask.x.of, value, house)}
+          {figureOf(query.x.of, value, house)}
         </text>
       ))}
-      {ticks(ask.y).map((value) => (
+      {ticks(query.y).map((value) => (
         <text key={value} x={LEFT - 8} y={py(value) + 5} fontSize="14" textAnchor="end" fill="var(--color-soft)" className="figure">
-          {figureOf(ask.y.of, value, house)}
+          {figureOf(query.y.of, value, house)}
         </text>
       ))}
       <text x={LEFT + inner.w / 2} y={HEIGHT - 8} fontSize="14" textAnchor="middle" fill="var(--color-soft)">
-        {NAMES[ask.x.of]}, {unitText(ask.x.of, house)}
+        {NAMES[query.x.of]}, {unitText(query.x.of, house)}
       </text>
       <text
         x={14}
@@ -196,7 +196,7 @@ function Overlay({ ask, variant, stack, house, px, py, inner, width }: OverlayPr
         fill="var(--color-soft)"
         transform={`rotate(-90 14 ${TOP + inner.h / 2})`}
       >
-        {NAMES[ask.y.of]}, {unitText(ask.y.of, house)}
+        {NAMES[query.y.of]}, {unitText(query.y.of, house)}
       </text>
     </svg>
   );

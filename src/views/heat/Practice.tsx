@@ -153,7 +153,7 @@ function Game({ round, house, operator, onNext }: { round: Round; house: HouseUn
     }
   };
   const { allowed, nominal } = stack;
-  const cloth = stack.ask.piece.stack.find(({ role }) => role === 'fabric');
+  const cloth = stack.query.piece.stack.find(({ role }) => role === 'fabric');
   const { unit, minC, maxC } = stack.press;
   const fields = [
     { key: 'setC', label: 'Set to', kind: 'temperature', unit, min: minC, max: maxC },
@@ -227,7 +227,7 @@ function Game({ round, house, operator, onNext }: { round: Round; house: HouseUn
               </li>
             )}
           </ul>
-          <HeatChart seen={step.outcome.seen} limits={limitsOf(stack.ask)} house={house} afterS={90} />
+          <HeatChart seen={step.outcome.seen} limits={limitsOf(stack.query)} house={house} afterS={90} />
         </section>
       )}
     </div>

@@ -16,7 +16,7 @@ export function Settings({
   house: HouseUnits;
   onChange: (next: Variant, what: string) => void;
 }) {
-  const { passage, piece } = variant.ask;
+  const { passage, piece } = variant.query;
   const unit = stack.press.unit;
   const first = houseUnit('temperature', house).first;
   const fields: (Pick<QuantityFieldProps, 'label' | 'kind' | 'unit' | 'value' | 'min' | 'max'> & { taken: (value: number) => Variant })[] =

@@ -25,7 +25,7 @@ interface StackEditorProps {
 }
 
 export function StackEditor({ variant, fabrics, onChange }: StackEditorProps) {
-  const { stack } = variant.ask.piece;
+  const { stack } = variant.query.piece;
   const [open, setOpen] = useState<number | null>(null);
   const list = useRef<HTMLOListElement>(null);
   const move = (i: number, to: number) => {

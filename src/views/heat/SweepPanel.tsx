@@ -22,7 +22,7 @@ export function SweepPanel({ variant, stack, house }: MapProps) {
       x: { of: x, ...reachOf(x, variant, stack), steps },
       y: { of: y, ...reachOf(y, variant, stack), steps },
     });
-    const parsed = SweepQuerySchema.safeParse({ ...variant.ask, ...axes(FINE) });
+    const parsed = SweepQuerySchema.safeParse({ ...variant.query, ...axes(FINE) });
     if (!parsed.success) {
       setSays(parsed.error.issues[0]?.message ?? 'This cannot be swept.');
       return;
@@ -32,14 +32,14 @@ export function SweepPanel({ variant, stack, house }: MapProps) {
     // rows may still be on their way when it is stopped
     let live = true;
     try {
-      const rough: Mapped = { ask: { ...parsed.data, ...axes(ROUGH) }, rows: [] };
-      await sweep(rough.ask, ({ rows }) => {
+      const rough: Mapped = { query: { ...parsed.data, ...axes(ROUGH) }, rows: [] };
+      await sweep(rough.query, ({ rows }) => {
         rough.rows.push(...rows);
       });
       setMap(rough);
-      const fine: Mapped = { ask: parsed.data, rows: [] };
+      const fine: Mapped = { query: parsed.data, rows: [] };
       setProgress({ done: 0, of: FINE });
-      await sweep(fine.ask, ({ done, of, rows }) => {
+      await sweep(fine.query, ({ done, of, rows }) => {
         fine.rows.push(...rows);
         if (live) setProgress({ done, of });
       });

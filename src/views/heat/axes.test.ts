@@ -19,7 +19,7 @@ describe('the axes of a map', () => {
       for (const x of every)
         for (const y of every.filter((candidate) => candidate !== x)) {
           const axes = { x: { of: x, ...reachOf(x, variant, stack), steps: 60 }, y: { of: y, ...reachOf(y, variant, stack), steps: 60 } };
-          expect(SweepQuerySchema.safeParse({ ...variant.ask, ...axes }).error?.issues).toBeUndefined();
+          expect(SweepQuerySchema.safeParse({ ...variant.query, ...axes }).error?.issues).toBeUndefined();
         }
   });
   it('hold the setting in hand and the whole of the sheet', () => {

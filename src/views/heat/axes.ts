@@ -7,15 +7,15 @@ import { type HouseUnits, toInside, toShown } from '../../core/units';
 import type { Variant } from './variant';
 
 /** Where a sweep of something reaches, about the piece and the sheet. */
-export function reachOf(of: Swept, { ask }: Variant, { allowed }: BenchStack): { from: number; to: number } {
+export function reachOf(of: Swept, { query }: Variant, { allowed }: BenchStack): { from: number; to: number } {
   const { low, high } = SWEPT[of];
   const kept = (from: number, to: number) => ({ from: Math.max(low, from), to: Math.min(high, to) });
   const { timeS, surfaceC } = allowed;
   switch (of) {
     case 'time':
-      return kept(Math.min(timeS.min, ask.passage.timeS) * 0.5, Math.max(timeS.max, ask.passage.timeS) * 1.5);
+      return kept(Math.min(timeS.min, query.passage.timeS) * 0.5, Math.max(timeS.max, query.passage.timeS) * 1.5);
     case 'temperature':
-      return kept(Math.min(surfaceC.min, ask.passage.surfaceC) - 15, Math.max(surfaceC.max, ask.passage.surfaceC) + 15);
+      return kept(Math.min(surfaceC.min, query.passage.surfaceC) - 15, Math.max(surfaceC.max, query.passage.surfaceC) + 15);
     case 'pressure':
       return kept(5, 60);
     case 'base':
@@ -30,7 +30,7 @@ export function reachOf(of: Swept, { ask }: Variant, { allowed }: BenchStack): {
 }
 
 /** What the variant itself has of it. */
-export function valueNow(of: Swept, { ask: { passage, piece } }: Variant): number {
+export function valueNow(of: Swept, { query: { passage, piece } }: Variant): number {
   switch (of) {
     case 'time':
       return passage.timeS;

@@ -24,18 +24,18 @@ async function reckon(variants: readonly Variant[], current: number, stack: Benc
   const doubt = { platenK: stack.spreadK / SPREADS_A_SD, shiftSd: stack.shiftSd };
   const columns: Reckoned[] = [];
   for (const [i, one] of variants.entries()) {
-    const wrong = await heatDesk.ask((api) => api.fault(one.ask));
+    const wrong = await heatDesk.ask((api) => api.fault(one.query));
     if (wrong) throw new Error(wrong);
-    const { seen, band } = await heatDesk.ask((api) => api.see(one.ask, doubt));
-    const peel = await heatDesk.ask((api) => api.peel(one.ask));
-    columns.push({ name: VARIANT_NAMES[i] ?? '', setC: one.setC, timeS: one.ask.passage.timeS, seen, band, peel });
+    const { seen, band } = await heatDesk.ask((api) => api.simulate(one.query, doubt));
+    const peel = await heatDesk.ask((api) => api.peel(one.query));
+    columns.push({ name: VARIANT_NAMES[i] ?? '', setC: one.setC, timeS: one.query.passage.timeS, seen, band, peel });
     if (isLate()) return null;
   }
   const inHand = variants[current] as Variant;
-  const { surfaceC } = inHand.ask.passage;
+  const { surfaceC } = inHand.query.passage;
   // the time first: the temperature stays where the hand has put it
   const allowed = { timeS: stack.allowed.timeS, surfaceC: { min: surfaceC, max: surfaceC } };
-  const { correction, helps } = await heatDesk.ask((api) => api.correct(inHand.ask, allowed));
+  const { correction, helps } = await heatDesk.ask((api) => api.correct(inHand.query, allowed));
   return isLate() ? null : { columns, correction, helps };
 }
 

@@ -7,27 +7,27 @@ import { bandOf } from '../../core/press';
 /** One thing tried: a set value on the press's readout, and all the heat model is asked. */
 export interface Variant {
   setC: number;
-  ask: HeatQuery;
+  query: HeatQuery;
 }
 
 export const MOST_VARIANTS = 3;
 export const VARIANT_NAMES = ['A', 'B', 'C'] as const;
 
-export const variantOf = (stack: BenchStack): Variant => ({ setC: stack.set.tempC, ask: stack.ask });
+export const variantOf = (stack: BenchStack): Variant => ({ setC: stack.set.tempC, query: stack.query });
 
 /** A variant at another set value: the model takes what the press really delivers for it. */
 export const atSet = (variant: Variant, stack: BenchStack, setC: number): Variant => ({
   setC,
-  ask: { ...variant.ask, passage: { ...variant.ask.passage, surfaceC: bandOf(stack.press, setC).midC } },
+  query: { ...variant.query, passage: { ...variant.query.passage, surfaceC: bandOf(stack.press, setC).midC } },
 });
 
 export const withPassage = (variant: Variant, change: Partial<HeatQuery['passage']>): Variant => ({
   ...variant,
-  ask: { ...variant.ask, passage: { ...variant.ask.passage, ...change } },
+  query: { ...variant.query, passage: { ...variant.query.passage, ...change } },
 });
 export const withPiece = (variant: Variant, change: Partial<HeatQuery['piece']>): Variant => ({
   ...variant,
-  ask: { ...variant.ask, piece: { ...variant.ask.piece, ...change } },
+  query: { ...variant.query, piece: { ...variant.query.piece, ...change } },
 });
 const withStack = (variant: Variant, stack: StackLayer[]): Variant => withPiece(variant, { stack });
 
@@ -41,7 +41,7 @@ export const PALETTE: StackLayer[] = [
 
 /** Lays a layer in: over the piece what belongs over it, under it what belongs there. */
 export function laidIn(variant: Variant, layer: StackLayer): Variant {
-  const stack = [...variant.ask.piece.stack];
+  const stack = [...variant.query.piece.stack];
   const cloth = stack.findIndex(({ role }) => role === 'fabric');
   const lastCloth = stack.length - 1 - [...stack].reverse().findIndex(({ role }) => role === 'fabric');
   if (layer.role === 'pad over') stack.unshift(layer);
@@ -55,12 +55,12 @@ export function laidIn(variant: Variant, layer: StackLayer): Variant {
 export const takenOut = (variant: Variant, i: number): Variant =>
   withStack(
     variant,
-    variant.ask.piece.stack.filter((_, j) => j !== i),
+    variant.query.piece.stack.filter((_, j) => j !== i),
   );
 
 /** Moves a layer by so many places, kept within the stack. */
 export function moved(variant: Variant, i: number, to: number): Variant {
-  const stack = [...variant.ask.piece.stack];
+  const stack = [...variant.query.piece.stack];
   const [layer] = stack.splice(i, 1);
   if (layer) stack.splice(Math.max(0, Math.min(stack.length, to)), 0, layer);
   return withStack(variant, stack);
@@ -69,11 +69,11 @@ export function moved(variant: Variant, i: number, to: number): Variant {
 export const changed = (variant: Variant, i: number, change: Partial<StackLayer>): Variant =>
   withStack(
     variant,
-    variant.ask.piece.stack.map((layer, j) => (j === i ? { ...layer, ...change } : layer)),
+    variant.query.piece.stack.map((layer, j) => (j === i ? { ...layer, ...change } : layer)),
   );
 
 /** Whether a cover lies over it, where its sheet leaves that open. */
-export const isCovered = (variant: Variant): boolean => variant.ask.piece.stack.some(({ role }) => role === 'cover');
+export const isCovered = (variant: Variant): boolean => variant.query.piece.stack.some(({ role }) => role === 'cover');
 
 /** What a drawing of temperatures is held against. */
 export const limitsOf = ({ limits, adhesive }: Pick<HeatQuery, 'limits' | 'adhesive'>): { name: string; tempC: number }[] => [

@@ -2,7 +2,7 @@
 
 import { memo } from 'react';
 import { fingerWords, handWords, type Lettering } from '../../core/card';
-import type { Laid } from '../../core/draft';
+import type { Pose } from '../../core/draft';
 import type { House } from '../../core/house';
 import { PAPER_SIZES } from '../../core/house';
 import type { Blank, Fabric } from '../../core/materials';
@@ -11,7 +11,7 @@ import { Letters } from '../../ui/LetterR';
 import { Says } from '../../ui/Says';
 
 interface MeasuresProps {
-  placement: NonNullable<Laid['placement']>;
+  placement: NonNullable<Pose['placement']>;
   units: HouseUnits;
   house: House;
 }
@@ -66,22 +66,22 @@ const Measure = memo(function Measure({
 });
 
 interface HandLinesProps {
-  laid: Laid;
+  pose: Pose;
   house: House;
   fabric: Fabric;
   blank: Blank;
 }
 
 /** Drawn again only when the placement at rest changes, not while the art is moved. */
-export const HandLines = memo(function HandLines({ laid, house, fabric, blank }: HandLinesProps) {
+export const HandLines = memo(function HandLines({ pose, house, fabric, blank }: HandLinesProps) {
   return (
     <p className="label pt-2">
-      {handWords({ laid, house, fabric }).map((words, i) => (
+      {handWords({ pose, house, fabric }).map((words, i) => (
         <span key={i}>
           <Says words={words} />{' '}
         </span>
       ))}
-      {laid.placement && !laid.placement.measures.taken && (
+      {pose.placement && !pose.placement.measures.taken && (
         <>
           By the usual cut of a {blank.kind}:{' '}
           <a className="underline" href={`/shelf/blanks/${blank.id}`}>

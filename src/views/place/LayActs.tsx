@@ -1,15 +1,15 @@
 /** How the piece is laid: on which platen, over what, turned how; what is in the way, and what would clear it. */
 
 import { placedOn } from '../../core/advice';
-import { type Laid, type LaidInput, laidOf, layOf } from '../../core/draft';
+import { layOf, type Pose, type PoseInput, poseOf } from '../../core/draft';
 import type { Print } from '../../core/order';
 import { type Fit, TURNS } from '../../core/placement';
 import { formatTape, type HouseUnits } from '../../core/units';
 import { LampMark } from '../../ui/Lamp';
 
 interface LayActsProps {
-  input: LaidInput;
-  laid: Laid;
+  input: PoseInput;
+  pose: Pose;
   units: HouseUnits;
   onSave: (print: Print, what: string) => void;
 }
@@ -20,20 +20,20 @@ const FAULTS: Record<Extract<Fit, { feasible: false }>['art'], string> = {
   'held off': 'However it is laid, this comes under the platen:',
 };
 
-export function LayActs({ input, laid, units, onSave }: LayActsProps) {
+export function LayActs({ input, pose, units, onSave }: LayActsProps) {
   const { print, press } = input;
   const { choices } = print;
-  const works = (changed: Print): boolean => laidOf({ ...input, print: changed }).plain.feasible;
+  const works = (changed: Print): boolean => poseOf({ ...input, print: changed }).plain.feasible;
   const platens = [{ id: '', name: 'full platen' }, ...press.swapPlatens.map(({ id, name }) => ({ id, name }))];
   const bases = [
     { id: 'usual pad' as const, name: 'usual pad' },
     { id: 'pillow' as const, name: 'pillow' },
     { id: 'firm pad' as const, name: 'pad cut to the art' },
   ];
-  const { plain } = laid;
+  const { plain } = pose;
   return (
     <div className="pt-2">
-      <Status laid={laid} units={units} chosen={print.lay !== undefined} />
+      <Status pose={pose} units={units} chosen={print.lay !== undefined} />
       {platens.length > 1 && (
         <Choice
           label={`On ${press.name}`}
@@ -57,7 +57,7 @@ export function LayActs({ input, laid, units, onSave }: LayActsProps) {
           type="button"
           className="act act-quiet -ml-2 underline"
           onClick={() => {
-            const now = layOf(laid, print.lay);
+            const now = layOf(pose, print.lay);
             onSave(
               { ...print, lay: { ...now, turn: TURNS[(TURNS.indexOf(now.turn) + 1) % TURNS.length] ?? 0 } },
               'piece turned on the platen',
@@ -78,13 +78,13 @@ export function LayActs({ input, laid, units, onSave }: LayActsProps) {
             Best lay again
           </button>
         )}
-        {!plain.feasible && plain.inTheWay.length > 0 && laid.smaller && choices.platenId === undefined && (
+        {!plain.feasible && plain.inTheWay.length > 0 && pose.smaller && choices.platenId === undefined && (
           <button
             type="button"
             className="act act-main"
-            onClick={() => onSave(placedOn(print, { platenId: laid.smaller?.id ?? null }), 'smaller platen put in')}
+            onClick={() => onSave(placedOn(print, { platenId: pose.smaller?.id ?? null }), 'smaller platen put in')}
           >
-            Put the {laid.smaller.name} in
+            Put the {pose.smaller.name} in
           </button>
         )}
       </div>
@@ -92,8 +92,8 @@ export function LayActs({ input, laid, units, onSave }: LayActsProps) {
   );
 }
 
-function Status({ laid, units, chosen }: { laid: Laid; units: HouseUnits; chosen: boolean }) {
-  const { plain, loading, tooWideToThread } = laid;
+function Status({ pose, units, chosen }: { pose: Pose; units: HouseUnits; chosen: boolean }) {
+  const { plain, loading, tooWideToThread } = pose;
   if (plain.feasible)
     return (
       <p className="leading-snug">

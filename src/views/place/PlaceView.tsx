@@ -3,7 +3,7 @@
 import { type ReactNode, useMemo, useRef, useState } from 'react';
 import { API } from '../../contract';
 import { type Card, type Lettering, letteringOf } from '../../core/card';
-import { type Laid, type LaidInput, laidOf, layOf, nudged, platenOf } from '../../core/draft';
+import { layOf, nudged, type Pose, type PoseInput, platenOf, poseOf } from '../../core/draft';
 import { stationHref } from '../../core/log';
 import { isHard, sidedWords } from '../../core/materials';
 import type { Print } from '../../core/order';
@@ -115,7 +115,7 @@ function PlaceOfOrder({ orderId, lineId, printKey }: PrintPageProps) {
 }
 
 interface SheetProps {
-  input: Omit<LaidInput, 'maps'>;
+  input: Omit<PoseInput, 'maps'>;
   units: HouseUnits;
   lettering: readonly Lettering[] | undefined;
   lamp: Parameters<typeof Lamp>[0]['state'] | undefined;
@@ -135,20 +135,20 @@ const NONE = { xMm: 0, yMm: 0 };
 function Sheet({ input, units, lettering, base, guideHref, query, onSave, ...rest }: SheetProps) {
   const report = useRoute('pressReport', { params: { id: input.press.id } });
   const { print, blank } = input;
-  const whole: LaidInput = useMemo(() => ({ ...input, maps: report.data?.maps ?? [] }), [input, report.data]);
-  const laid = useMemo(() => laidOf(whole), [whole]);
-  if (!laid.placement)
+  const whole: PoseInput = useMemo(() => ({ ...input, maps: report.data?.maps ?? [] }), [input, report.data]);
+  const pose = useMemo(() => poseOf(whole), [whole]);
+  if (!pose.placement)
     return (
       <p role="alert" className="my-4 max-w-[70ch] border-l-4 border-brick pl-3">
-        {laid.fault?.says}{' '}
+        {pose.fault?.says}{' '}
         <a className="underline" href={`/shelf/blanks/${blank.id}`}>
           Measure this blank
         </a>
       </p>
     );
   return (
-    <Live {...rest} input={whole} laid={laid} resting={laid.placement} units={units} base={base} onSave={onSave}>
-      <HandLines laid={laid} house={input.house} fabric={input.fabric} blank={blank} />
+    <Live {...rest} input={whole} pose={pose} resting={pose.placement} units={units} base={base} onSave={onSave}>
+      <HandLines pose={pose} house={input.house} fabric={input.fabric} blank={blank} />
       {print.moved && (
         <button
           type="button"
@@ -158,15 +158,15 @@ function Sheet({ input, units, lettering, base, guideHref, query, onSave, ...res
           Put it back by the rule
         </button>
       )}
-      <LayActs input={whole} laid={laid} units={units} onSave={(changed, what) => void onSave(changed, what)} />
+      <LayActs input={whole} pose={pose} units={units} onSave={(changed, what) => void onSave(changed, what)} />
       <Guides lettering={lettering} href={guideHref} query={query} />
     </Live>
   );
 }
 
 interface LiveProps extends Pick<SheetProps, 'units' | 'lamp' | 'base' | 'onSave'> {
-  input: LaidInput;
-  laid: Laid;
+  input: PoseInput;
+  pose: Pose;
   /** Where the art stands while no hand moves it. */
   resting: Placement;
   /** What does not change while the art is moved. */
@@ -174,39 +174,39 @@ interface LiveProps extends Pick<SheetProps, 'units' | 'lamp' | 'base' | 'onSave
 }
 
 /** The sheet, its measures and lamp, following the hand; kept when it rests. */
-function Live({ input, laid, resting, units, lamp, base, onSave, children }: LiveProps) {
+function Live({ input, pose, resting, units, lamp, base, onSave, children }: LiveProps) {
   const { print, item, house } = input;
-  const [held, setHeld] = useState<{ xMm: number; yMm: number } | null>(null);
+  const [dragged, setDragged] = useState<{ xMm: number; yMm: number } | null>(null);
   const platen = useMemo(() => platenOf(input), [input]);
-  const lay = useMemo(() => layOf(laid, print.lay), [laid, print.lay]);
-  const live = useMemo(() => held && nudged(input, laid, held, base), [held, input, laid, base]);
+  const lay = useMemo(() => layOf(pose, print.lay), [pose, print.lay]);
+  const live = useMemo(() => dragged && nudged(input, pose, dragged, base), [dragged, input, pose, base]);
   const placement = live?.placement ?? resting;
-  const told = useCalm(placement, TOLD_MS);
-  const fit = live?.fit ?? fitInUse(laid, base);
+  const shown = useCalm(placement, TOLD_MS);
+  const fit = live?.fit ?? fitInUse(pose, base);
   const shift = ({ xMm, yMm }: { xMm: number; yMm: number }) =>
-    setHeld((now) => {
+    setDragged((now) => {
       const from = now ?? print.moved ?? NONE;
       return { xMm: from.xMm + xMm, yMm: from.yMm + yMm };
     });
   const rest = useRef<ReturnType<typeof setTimeout>>(undefined);
-  const keep = async (held: { xMm: number; yMm: number }) => {
+  const keep = async (dragged: { xMm: number; yMm: number }) => {
     const { lay: _, ...free } = withoutMoved(print);
-    const moved = { xMm: Math.round(held.xMm * 10) / 10, yMm: Math.round(held.yMm * 10) / 10 };
+    const moved = { xMm: Math.round(dragged.xMm * 10) / 10, yMm: Math.round(dragged.yMm * 10) / 10 };
     await onSave(moved.xMm === 0 && moved.yMm === 0 ? free : { ...free, moved }, 'art moved');
     // a hand that has moved on meanwhile keeps what it holds
-    setHeld((now) => (now === held ? null : now));
+    setDragged((now) => (now === dragged ? null : now));
   };
   const done = (restMs: number) => {
     clearTimeout(rest.current);
-    if (held) rest.current = setTimeout(() => void keep(held), restMs);
+    if (dragged) rest.current = setTimeout(() => void keep(dragged), restMs);
   };
   const works = fit.feasible && !placement.findings.some((finding) => finding.level === 'hold');
   return (
-    <section aria-label="Placement sheet" className="grid grid-cols-[1fr_19rem] gap-6" data-held={held !== null}>
+    <section aria-label="Placement sheet" className="grid grid-cols-[1fr_19rem] gap-6" data-held={dragged !== null}>
       <PlacementSheet
         still={resting}
         placement={placement}
-        told={held ? told : resting}
+        shown={dragged ? shown : resting}
         lay={lay}
         platen={platen}
         works={works}
@@ -220,9 +220,9 @@ function Live({ input, laid, resting, units, lamp, base, onSave, children }: Liv
       <div className="min-w-0">
         <h2 className="flex items-center justify-between gap-3 text-lg">
           {sidedWords(print)}, {item.size}
-          {lamp && !held ? <Lamp state={lamp} /> : <Lamp state={works ? 'clear' : 'hold'} />}
+          {lamp && !dragged ? <Lamp state={lamp} /> : <Lamp state={works ? 'clear' : 'hold'} />}
         </h2>
-        <Measures placement={held ? told : resting} units={units} house={house} />
+        <Measures placement={dragged ? shown : resting} units={units} house={house} />
         {children}
       </div>
     </section>
@@ -232,5 +232,5 @@ function Live({ input, laid, resting, units, lamp, base, onSave, children }: Liv
 const withoutMoved = ({ moved: _, ...print }: Print): Print => print;
 
 /** The fit as the card has it: on what it lays under the print. */
-const fitInUse = ({ plain, pillow, pad }: Laid, base: Card['set']['base'] | undefined): Fit =>
+const fitInUse = ({ plain, pillow, pad }: Pose, base: Card['set']['base'] | undefined): Fit =>
   plain.feasible ? plain : ((base === 'pillow' ? pillow : base === 'firm pad' ? pad : null) ?? plain);

@@ -23,7 +23,7 @@ interface PlacementSheetProps {
   still: Placement;
   placement: Placement;
   /** The placement whose figures are told; behind the hand by no more than an eye needs. */
-  told: Placement;
+  shown: Placement;
   /** How the piece lies, at rest. */
   lay: Lay;
   platen: Sides;
@@ -53,7 +53,7 @@ export function PlacementSheet(props: PlacementSheetProps) {
 function Drawing({
   still,
   placement,
-  told,
+  shown,
   lay,
   platen,
   works,
@@ -67,7 +67,7 @@ function Drawing({
 }: PlacementSheetProps & { width: number }) {
   const frame = useMemo(() => frameOf(still, lay, platen, width, most), [still, lay, platen, width, most]);
   return (
-    <section className="relative touch-none select-none" aria-label={sheetWords(told, house, artName)}>
+    <section className="relative touch-none select-none" aria-label={sheetWords(shown, house, artName)}>
       <Ground still={still} frame={frame} width={width} works={works} />
       <div className="absolute inset-0 contain-strict">
         <ArtHandle
@@ -78,10 +78,10 @@ function Drawing({
           stepMm={stepMm}
           onShift={onShift}
           onDone={onDone}
-          words={measureWords(told, house)}
+          words={measureWords(shown, house)}
         />
         {tapesOf(placement).map((tape) => (
-          <TapeDrawing key={tape.measure.from} tape={tape} told={told} sheet={frame} house={house} />
+          <TapeDrawing key={tape.measure.from} tape={tape} shown={shown} sheet={frame} house={house} />
         ))}
       </div>
     </section>

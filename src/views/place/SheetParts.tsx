@@ -19,7 +19,7 @@ export interface OnScreen {
   height: number;
 }
 
-const shown = ({ leftMm, topMm, px }: OnScreen, { x, y }: Point): Point => point((x - leftMm) / px, (y - topMm) / px);
+const screenPoint = ({ leftMm, topMm, px }: OnScreen, { x, y }: Point): Point => point((x - leftMm) / px, (y - topMm) / px);
 const moved = (x: number, y: number) => ({ transform: `translate(${x.toFixed(1)}px, ${y.toFixed(1)}px)` });
 
 const KEYS: Record<string, readonly [number, number]> = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] };
@@ -41,7 +41,7 @@ export function ArtHandle({ box, round, sheet, artName, stepMm, words, onShift, 
   const from = useRef<{ x: number; y: number } | null>(null);
   const { px } = sheet;
   const [width, height] = [box.widthMm / px, box.heightMm / px];
-  const at = shown(sheet, point(box.leftMm, box.topMm));
+  const at = screenPoint(sheet, point(box.leftMm, box.topMm));
   return (
     <div
       role="slider"
@@ -93,7 +93,7 @@ const TICKS = (way: 'right' | 'bottom') => `repeating-linear-gradient(to ${way},
 interface TapeDrawingProps {
   tape: Tape;
   /** The placement whose figures are told. */
-  told: Placement;
+  shown: Placement;
   sheet: OnScreen;
   house: HouseUnits;
 }
@@ -102,10 +102,10 @@ interface TapeDrawingProps {
  * A tape laid from what the hand finds to the art, with its figure. The tape is a long one, drawn once: it is pulled along with the
  * art, and what of it lies before the point it is laid from is cut off by its window.
  */
-export function TapeDrawing({ tape: { measure, from, to }, told, sheet, house }: TapeDrawingProps) {
+export function TapeDrawing({ tape: { measure, from, to }, shown, sheet, house }: TapeDrawingProps) {
   const upright = measure.from !== 'centre line';
   const { width, height } = sheet;
-  const [a, b] = [shown(sheet, from), shown(sheet, to)];
+  const [a, b] = [screenPoint(sheet, from), screenPoint(sheet, to)];
   const on = upright ? b.y >= a.y : b.x >= a.x;
   const window = upright
     ? { left: 0, width, top: on ? a.y : 0, height: on ? height - a.y : a.y }
@@ -113,7 +113,7 @@ export function TapeDrawing({ tape: { measure, from, to }, told, sheet, house }:
   const strip = upright
     ? { width: 7, height, background: TICKS('bottom'), ...moved(b.x - 3.5, on ? b.y - a.y - height : b.y) }
     : { width, height: 7, background: TICKS('right'), ...moved(on ? b.x - a.x - width : b.x, b.y - 3.5) };
-  const text = formatTape((told.lay.find((candidate) => candidate.from === measure.from) ?? measure).mm, house);
+  const text = formatTape((shown.lay.find((candidate) => candidate.from === measure.from) ?? measure).mm, house);
   const wide = text.length * 9 + 14;
   const middle = point((a.x + b.x) / 2, (a.y + b.y) / 2);
   // a figure that would lie on the art stands beside it

@@ -1,6 +1,6 @@
 /** What to set otherwise next time, with what speaks for it: kept by the house for this press and transfer, or on this card alone. */
 import type { RunReply } from '../../contract';
-import { timeGoesByMass } from '../../core/draft';
+import { timeScalesWithMass } from '../../core/draft';
 import { type House, houseSetting, withoutSetting, withSetting } from '../../core/house';
 import type { Doubted, NextTime } from '../../core/run';
 import { formatDuration, formatQuantity } from '../../core/units';
@@ -22,7 +22,7 @@ function useOneTimeServes({ card: { of } }: RunReply, kind: NextTime['of']): boo
   const shelf = useRoute('shelf', {}, kind === 'time').data;
   const product = shelf?.products.find(({ id }) => id === of.productId);
   const fabric = shelf?.fabrics.find(({ id }) => id === of.fabricId);
-  return kind === 'temperature' || Boolean(product && fabric && !timeGoesByMass({ product, fabric }));
+  return kind === 'temperature' || Boolean(product && fabric && !timeScalesWithMass({ product, fabric }));
 }
 
 export function KeepSetting({ reply, next, endedAt }: { reply: RunReply; next: NextTime; endedAt: number }) {

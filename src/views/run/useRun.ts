@@ -6,8 +6,8 @@ import {
   apply,
   type Counts,
   countsOf,
-  foresee,
   planOf,
+  predict,
   type Replayed,
   type RunEvent,
   type RunFact,
@@ -57,7 +57,7 @@ export function useRun(reply: RunReply): LiveRun {
     [box.waiting, confirmed],
   );
   const events = useMemo(() => [...confirmed.events, ...waiting], [confirmed, waiting]);
-  const state = useMemo(() => foresee(plan, startedAt, confirmed, waiting), [plan, startedAt, confirmed, waiting]);
+  const state = useMemo(() => predict(plan, startedAt, confirmed, waiting), [plan, startedAt, confirmed, waiting]);
   const happen = (fact: RunFact) => {
     const event = { ...fact, id: newId(), at: serverNow() } as RunEvent;
     const applied = apply(plan, startedAt, events, event, state);

@@ -16,7 +16,7 @@ import { formatBeside, formatDuration, formatForHouse, houseUnit } from '../../c
 import { useUnits } from '../../ui/house';
 
 type Fact = [string, ReactNode];
-const yes = (term: string, met: boolean, fact: ReactNode): Fact[] => (met ? [[term, fact]] : []);
+const yes = (term: string, condition: boolean, fact: ReactNode): Fact[] => (condition ? [[term, fact]] : []);
 
 function Facts({ name, under, facts }: { name: string; under: string; facts: Fact[] }) {
   return (

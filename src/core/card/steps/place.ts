@@ -21,8 +21,8 @@ const fingers = (mm: number, { figures }: House): string => {
 };
 
 /** How the hands find the place, by the house’s own way: the middle first, then what it is laid square to. */
-export function handWords({ laid, house, fabric }: Pick<PreparedInput, 'laid' | 'house' | 'fabric'>): Phrase[] {
-  const placement = laid.placement;
+export function handWords({ pose, house, fabric }: Pick<PreparedInput, 'pose' | 'house' | 'fabric'>): Phrase[] {
+  const placement = pose.placement;
   if (!placement) return [];
   const centre = isHard(fabric) ? [] : [CENTRE[house.rules.centre]];
   const moved = placement.anchorMoved ? [phrase`Its neck can be drawn tighter: measure from the shoulder seam, which stays.`] : [];
@@ -45,8 +45,8 @@ function measureWords({ from, to, way, mm }: LayMeasure, house: House): Phrase {
 }
 
 /** Where the art goes, in the order a hand measures it. */
-export function placeWords({ laid, house, print, fabric }: Pick<PreparedInput, 'laid' | 'house' | 'print' | 'fabric'>): Phrase {
-  const placement = laid.placement;
+export function placeWords({ pose, house, print, fabric }: Pick<PreparedInput, 'pose' | 'house' | 'print' | 'fabric'>): Phrase {
+  const placement = pose.placement;
   if (!placement) return phrase`on the ${sidedWords(print)}`;
   if (placement.because === 'covers the face')
     return phrase`over the whole face, ${{ q: 'length', v: 3, d: isHard(fabric) ? 1 : 0 }} past every edge`;
@@ -69,8 +69,8 @@ function turnWords(turn: number): Phrase {
 
 /** How the piece lies on the platen, where it does not simply lie in the middle. */
 export function layWords(input: PreparedInput, { platen }: Pick<Draft, 'platen'>): Phrase | null {
-  const { laid, press, blank } = input;
-  if (!laid.placement || press.kind === 'cap') return null;
+  const { pose, press, blank } = input;
+  if (!pose.placement || press.kind === 'cap') return null;
   const { xMm, yMm, turn } = layIn(input);
   if (Math.abs(xMm) < 5 && Math.abs(yMm) < 5 && turn === 0) return null;
   const where = [
@@ -82,14 +82,14 @@ export function layWords(input: PreparedInput, { platen }: Pick<Draft, 'platen'>
   const shift = one
     ? phrase` so that the middle of the art lies ${one}${two ? phrase` and ${two}` : ''} the middle of ${platen.name ? `the ${platen.name}` : 'the platen'}`
     : phrase``;
-  return phrase`Lay the ${blank.kind}${turnWords(turn)}${shift}${off.length > 0 ? phrase`: ${listed(off)} ${off.length > 1 ? 'hang' : 'hangs'} off the edge` : ''}. It may slip ${tape(clearanceOf(laid) ?? 0)} either way.`;
+  return phrase`Lay the ${blank.kind}${turnWords(turn)}${shift}${off.length > 0 ? phrase`: ${listed(off)} ${off.length > 1 ? 'hang' : 'hangs'} off the edge` : ''}. It may slip ${tape(clearanceOf(pose) ?? 0)} either way.`;
 }
 
 /** What is raised near the art and kept off the platen by the lay. */
-function offTheEdge({ laid }: PreparedInput): string[] {
-  if (!laid.placement || !laid.plain.feasible) return [];
-  const kinds = laid.placement.features
-    .filter((feature) => feature.heightMm >= 1.2 && (feature.layer === 'this' || laid.loading === 'flat'))
+function offTheEdge({ pose }: PreparedInput): string[] {
+  if (!pose.placement || !pose.plain.feasible) return [];
+  const kinds = pose.placement.features
+    .filter((feature) => feature.heightMm >= 1.2 && (feature.layer === 'this' || pose.loading === 'flat'))
     .map((feature) => feature.kind);
   return [...new Set(kinds)];
 }

@@ -29,5 +29,5 @@ export const STEAM = phrase`Steam may come out as it opens: stand back from the 
 export const SMOKE = phrase`Smoke, a sharp smell or sticky melt: open, switch off, ventilate.`;
 
 /** Words for a step that is needed only sometimes. */
-export const needs = (met: boolean, says: Phrase): Phrase | null => (met ? says : null);
+export const needs = (condition: boolean, says: Phrase): Phrase | null => (condition ? says : null);
 export const marries = ({ draft }: Context) => draft.marry !== null;

@@ -6,8 +6,8 @@ import { isHard } from '../../materials';
 import { isHandHeld } from '../../press';
 import { mm, phrase, seconds } from '../../units';
 import { type Draft, sheetStage, type Timed, thicknessOf, trialOf } from '../draft';
-import { keptTime, ownSeconds } from '../kept';
-import { type Decision, given, HOUSE, SHEET } from './decision';
+import { houseTime, ownSeconds } from '../houseSettings';
+import { type Decision, HOUSE, SHEET, when } from './decision';
 
 /** Overlap of two spots of a hand press, mm. */
 export const SPOT_OVERLAP_MM = 20;
@@ -24,7 +24,7 @@ export const AFTER: readonly Decision<Timed, Draft>[] = [
     decide: ({ press, print }, { timeS }) => {
       const along = (art: number, sole: number) => (art <= sole ? 1 : Math.ceil((art - sole) / (sole - SPOT_OVERLAP_MM)) + 1);
       const spots = along(print.widthMm, press.platen.widthMm) * along(print.heightMm, press.platen.heightMm);
-      return given(isHandHeld(press) && spots > 1, () => ({
+      return when(isHandHeld(press) && spots > 1, () => ({
         set: { spots },
         source: 'press',
         says: phrase`The art is larger than the sole of ${press.name}: ${String(spots)} spots of ${seconds(timeS)} each, overlapping by ${mm(SPOT_OVERLAP_MM)}.`,
@@ -36,7 +36,7 @@ export const AFTER: readonly Decision<Timed, Draft>[] = [
     field: 'pre-press',
     rank: 'operator',
     decide: ({ print: { choices } }, { cover, prePressS, prePressCover }) =>
-      given(choices.cover === true && cover !== null && prePressS > 0 && prePressCover === null, () => ({
+      when(choices.cover === true && cover !== null && prePressS > 0 && prePressCover === null, () => ({
         set: { prePressCover: cover },
         source: 'operator',
         says: phrase`The cover chosen for this print lies over the pre-press too: the bare face is shielded throughout.`,
@@ -47,7 +47,7 @@ export const AFTER: readonly Decision<Timed, Draft>[] = [
     field: 'pre-press',
     rank: 'piece',
     decide: (input, { prePressS }) =>
-      given(
+      when(
         ownSeconds(input, 'pre-press') === null && input.fabric.composition.some((part) => part.fibre === 'wool' && part.percent >= 5),
         () => ({
           set: { prePressS: Math.max(prePressS, WOOL_DRIES_S) },
@@ -113,7 +113,7 @@ export const AFTER: readonly Decision<Timed, Draft>[] = [
     field: 'peel',
     rank: 'usual',
     decide: ({ print, product }, { peel, marry }) =>
-      given((print.smallType || (product.rub && !marry)) && peel !== 'none', () => ({
+      when((print.smallType || (product.rub && !marry)) && peel !== 'none', () => ({
         set: { rub: true },
         source: SHEET,
         says: print.smallType
@@ -128,7 +128,7 @@ export const AFTER: readonly Decision<Timed, Draft>[] = [
     decide: (input, draft) => {
       const trial = trialOf({ ...draft, trial: input.product.trialFirst });
       if (!trial) return null;
-      return keptTime(input)?.value === draft.timeS
+      return houseTime(input)?.value === draft.timeS
         ? {
             set: {},
             source: HOUSE,
@@ -146,7 +146,7 @@ export const AFTER: readonly Decision<Timed, Draft>[] = [
     field: 'peel',
     rank: 'usual',
     decide: (input) =>
-      given(input.fabric.substrate === 'acrylic' && thicknessOf(input) <= THIN_ACRYLIC_MM, () => ({
+      when(input.fabric.substrate === 'acrylic' && thicknessOf(input) <= THIN_ACRYLIC_MM, () => ({
         set: { weight: true },
         source: 'blank',
         says: phrase`Acrylic of ${mm(thicknessOf(input))} curls as it cools: it cools under a flat weight.`,
@@ -157,7 +157,7 @@ export const AFTER: readonly Decision<Timed, Draft>[] = [
     field: 'peel',
     rank: 'usual',
     decide: ({ house: { rules } }, known) =>
-      given(isPeeled(known, 'warm') || isPeeled(known, 'cold'), () => ({
+      when(isPeeled(known, 'warm') || isPeeled(known, 'cold'), () => ({
         set: { coolsOn: rules.coolsOn },
         source: HOUSE,
         says: phrase`House rule: pieces cool ${COOLS_ON[rules.coolsOn]}.`,
@@ -168,7 +168,7 @@ export const AFTER: readonly Decision<Timed, Draft>[] = [
     field: 'peel',
     rank: 'piece',
     decide: ({ house }, known) =>
-      given(
+      when(
         byHouse(house, 'coolsOn', { table: false, air: false, rack: false, base: true }) &&
           (isPeeled(known, 'cold') || (known.split && isPeeled(known, 'warm'))),
         () => ({

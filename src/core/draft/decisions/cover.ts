@@ -4,7 +4,7 @@ import { isHard } from '../../materials';
 import { phrase } from '../../units';
 import { type Arranged, obstructionsUnder, pressOf, type Sheeted } from '../draft';
 import type { PreparedInput } from '../input';
-import { type Decision, given, HOUSE, SHEET } from './decision';
+import { type Decision, HOUSE, SHEET, when } from './decision';
 
 const isCapOnItsPress = ({ press, blank }: PreparedInput): boolean => press.kind === 'cap' && blank.kind === 'cap';
 
@@ -16,7 +16,7 @@ export const COVERS: readonly Decision<Sheeted, Arranged>[] = [
     decide: ({ house }, draft) => {
       const stage = pressOf(draft);
       const used = byHouse(house, 'coverWhenAllowed', { always: true, never: false });
-      return given(stage.cover === 'allowed', () => ({
+      return when(stage.cover === 'allowed', () => ({
         set: { cover: used ? stage.coverKind : null },
         source: HOUSE,
         says: phrase`The sheet leaves the cover open; house rule: ${house.rules.coverWhenAllowed}.`,
@@ -28,7 +28,7 @@ export const COVERS: readonly Decision<Sheeted, Arranged>[] = [
     field: 'cover',
     rank: 'piece',
     decide: ({ product, print }, draft) =>
-      given(product.static && product.carrier === 'film' && pressOf(draft).cover === 'allowed' && print.looseParts, () => ({
+      when(product.static && product.carrier === 'film' && pressOf(draft).cover === 'allowed' && print.looseParts, () => ({
         set: { cover: pressOf(draft).coverKind },
         source: SHEET,
         says: phrase`Its film carrier is charged as the press opens and would lift loose parts: a cover keeps them down.`,
@@ -39,7 +39,7 @@ export const COVERS: readonly Decision<Sheeted, Arranged>[] = [
     field: 'cover',
     rank: 'piece',
     decide: ({ under }, draft) =>
-      given(under.length > 0 && pressOf(draft).cover === 'allowed', () => ({
+      when(under.length > 0 && pressOf(draft).cover === 'allowed', () => ({
         set: { cover: pressOf(draft).coverKind },
         source: SHEET,
         says: phrase`Film of the lower layers lies open beside the upper one: it needs a cover, or it sticks to the platen.`,
@@ -64,7 +64,7 @@ export const COVERS: readonly Decision<Sheeted, Arranged>[] = [
     rank: 'sheet',
     decide: (_, draft) => {
       const { cover, coverKind } = pressOf(draft);
-      return given(cover !== 'allowed', () => ({
+      return when(cover !== 'allowed', () => ({
         set: { cover: cover === 'required' ? coverKind : null },
         source: SHEET,
         says:
@@ -79,18 +79,18 @@ export const COVERS: readonly Decision<Sheeted, Arranged>[] = [
     field: 'base',
     rank: 'usual',
     decide: ({ product }) =>
-      given(product.base === 'firm', () => ({ set: { base: 'firm pad' }, source: SHEET, says: phrase`The sheet asks for a firm base.` })),
+      when(product.base === 'firm', () => ({ set: { base: 'firm pad' }, source: SHEET, says: phrase`The sheet asks for a firm base.` })),
   },
   {
     id: 'base-under-an-obstruction',
     field: 'base',
     rank: 'piece',
     decide: (input) => {
-      const { product, house, laid } = input;
+      const { product, house, pose } = input;
       const high = obstructionsUnder(input);
       const words = high.map((inTheWay) => inTheWay.kind).join(' and ');
       // a platen of the press that needs nothing under the print comes before a pillow: it is offered as a way out
-      if (high.length === 0 || byHouse(house, 'obstruction', { pillow: false, raise: false, 'hang off': true }) || laid.smaller)
+      if (high.length === 0 || byHouse(house, 'obstruction', { pillow: false, raise: false, 'hang off': true }) || pose.smaller)
         return null;
       const raise = byHouse(house, 'obstruction', { pillow: false, raise: true, 'hang off': false }) || product.base === 'firm';
       return {
@@ -107,7 +107,7 @@ export const COVERS: readonly Decision<Sheeted, Arranged>[] = [
     field: 'base',
     rank: 'particular',
     decide: ({ print, product }) =>
-      given(print.crossesSeam && product.bridgesSeams && product.base === 'any', () => ({
+      when(print.crossesSeam && product.bridgesSeams && product.base === 'any', () => ({
         set: { base: 'pillow' },
         source: SHEET,
         says: phrase`The art runs over a seam: ${product.name} bridges it, on a pillow.`,
@@ -131,7 +131,7 @@ export const COVERS: readonly Decision<Sheeted, Arranged>[] = [
     field: 'base',
     rank: 'usual',
     decide: ({ product }) =>
-      given(product.pad !== 'none', () => ({
+      when(product.pad !== 'none', () => ({
         set: { pad: product.pad },
         source: SHEET,
         says: phrase`The sheet asks for ${product.pad.replace('over', 'over it').replace('under', 'under it').replace('behind', 'behind it')}.`,
@@ -142,7 +142,7 @@ export const COVERS: readonly Decision<Sheeted, Arranged>[] = [
     field: 'base',
     rank: 'piece',
     decide: (input) =>
-      given(isCapOnItsPress(input) && input.product.pad === 'none', () => ({
+      when(isCapOnItsPress(input) && input.product.pad === 'none', () => ({
         set: { pad: 'foam behind' },
         source: 'press',
         says: phrase`A cap’s front panel is curved: foam behind it carries the pressure into the corners.`,
@@ -153,7 +153,7 @@ export const COVERS: readonly Decision<Sheeted, Arranged>[] = [
     field: 'base',
     rank: 'piece',
     decide: (input) =>
-      given(
+      when(
         isHard(input.fabric) &&
           input.product.pad === 'none' &&
           !isCapOnItsPress(input) &&

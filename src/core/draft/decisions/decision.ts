@@ -30,7 +30,7 @@ export const SHEET = 'sheet' as const;
 export const HOUSE = 'house' as const;
 
 /** What was decided if the condition is met; it is worked out only then. */
-export const given = <T>(met: boolean, decided: () => T): T | null => (met ? decided() : null);
+export const when = <T>(condition: boolean, decided: () => T): T | null => (condition ? decided() : null);
 
 /** A stage's time as its sheet gives it; an allowance of ours is said to be ours. */
 export const settings = ({ timeS }: SheetStage): Phrase => {

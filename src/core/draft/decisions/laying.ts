@@ -5,7 +5,7 @@ import { mm, phrase } from '../../units';
 import { type Arranged, pressOf, type Sheeted } from '../draft';
 import type { PreparedInput } from '../input';
 import { mirrorOf } from '../mirror';
-import { type Decision, given, HOUSE, SHEET } from './decision';
+import { type Decision, HOUSE, SHEET, when } from './decision';
 
 const up = (band: PressureBand): PressureBand =>
   PRESSURE_BANDS[Math.min(PRESSURE_BANDS.length - 1, PRESSURE_BANDS.indexOf(band) + 1)] ?? band;
@@ -36,7 +36,7 @@ export const LAYING: readonly Decision<Sheeted, Arranged>[] = [
     rank: 'piece',
     decide: ({ fabric }, known) => {
       const { band } = pressOf(known).pressure;
-      return given(fabric.texture === 'slubby' && (band === 'light' || band === 'medium'), () => ({
+      return when(fabric.texture === 'slubby' && (band === 'light' || band === 'medium'), () => ({
         set: { band: up(band) },
         source: 'fabric',
         says: phrase`${fabric.name} is slubby: one band firmer, so that the glue reaches between its threads.`,
@@ -49,7 +49,7 @@ export const LAYING: readonly Decision<Sheeted, Arranged>[] = [
     rank: 'piece',
     decide: ({ fabric }, known) => {
       const { band } = pressOf(known).pressure;
-      return given(hasPile(fabric) && (band === 'light' || band === 'medium'), () => ({
+      return when(hasPile(fabric) && (band === 'light' || band === 'medium'), () => ({
         set: { band: up(band) },
         source: 'fabric',
         says: phrase`${fabric.name} has a pile: one band firmer, so that it lies down under the glue.`,
@@ -80,7 +80,7 @@ export const LAYING: readonly Decision<Sheeted, Arranged>[] = [
     field: 'loading',
     rank: 'usual',
     decide: ({ fabric, house, blank }) =>
-      given(isLoadedByHouse({ fabric, blank }), () => ({
+      when(isLoadedByHouse({ fabric, blank }), () => ({
         set: { loading: house.rules.loading },
         source: HOUSE,
         says: {
@@ -95,10 +95,10 @@ export const LAYING: readonly Decision<Sheeted, Arranged>[] = [
     field: 'loading',
     rank: 'piece',
     decide: (input) => {
-      const { laid, item, press, house, print } = input;
+      const { pose, item, press, house, print } = input;
       const platen = press.swapPlatens.find((platen) => platen.id === print.choices.platenId);
-      return given(
-        isLoadedByHouse(input) && byHouse(house, 'loading', { threaded: true, flat: false, turned: false }) && laid.tooWideToThread,
+      return when(
+        isLoadedByHouse(input) && byHouse(house, 'loading', { threaded: true, flat: false, turned: false }) && pose.tooWideToThread,
         () => ({
           set: { loading: 'flat' },
           source: 'blank',
@@ -112,7 +112,7 @@ export const LAYING: readonly Decision<Sheeted, Arranged>[] = [
     field: 'loading',
     rank: 'particular',
     decide: ({ print }) =>
-      given(print.position === 'neck label', () => ({
+      when(print.position === 'neck label', () => ({
         set: { loading: 'inside out' },
         source: 'blank',
         says: phrase`A neck label sits inside: the garment is turned inside out and threaded on a corner of the platen.`,

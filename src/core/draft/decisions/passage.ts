@@ -3,9 +3,9 @@ import { byHouse } from '../../house';
 import { pressOffset } from '../../press';
 import { phrase, seconds, tempDiff } from '../../units';
 import { type Arranged, pressOf, type Sheeted, sheetStage } from '../draft';
-import { ownSeconds } from '../kept';
+import { ownSeconds } from '../houseSettings';
 import { testedStart, testedWords } from '../tested';
-import { type Decision, given, HOUSE, SHEET, settings } from './decision';
+import { type Decision, HOUSE, SHEET, settings, when } from './decision';
 
 /** A lower layer's tack where its own sheet names none, s. */
 const TACK_S = 3;
@@ -62,7 +62,7 @@ export const PASSAGE: readonly Decision<Sheeted, Arranged>[] = [
     field: 'peel',
     rank: 'usual',
     decide: ({ product }, known) =>
-      given(product.rub && sheetStage(known, 'marry') !== null, () => ({
+      when(product.rub && sheetStage(known, 'marry') !== null, () => ({
         set: { rubMarried: true },
         source: SHEET,
         says: phrase`The married sheet is rubbed down under a cloth before it is parted, a few seconds, against bubbles.`,
@@ -131,7 +131,7 @@ export const PASSAGE: readonly Decision<Sheeted, Arranged>[] = [
     rank: 'usual',
     decide: ({ print }, known) => {
       const embossTackS = sheetStage(known, 'tack')?.timeS.nominal ?? TACK_S;
-      return given(print.embossed, () => ({
+      return when(print.embossed, () => ({
         set: { embossTackS },
         source: SHEET,
         says: phrase`Embossing: the film is only tacked over it, ${seconds(embossTackS)}, then all is pressed from the back.`,
@@ -144,7 +144,7 @@ export const PASSAGE: readonly Decision<Sheeted, Arranged>[] = [
     rank: 'usual',
     decide: ({ print, product }) =>
       // what lies face down is held by its own carrier
-      given(print.looseParts && product.mask && product.facing === 'face up', () => ({
+      when(print.looseParts && product.mask && product.facing === 'face up', () => ({
         set: { mask: product.maskPeel ?? 'warm' },
         source: SHEET,
         says: phrase`Several loose parts: a mask carries them over in one piece, and is lifted again ${product.maskPeel ?? 'warm'}.`,
@@ -158,7 +158,7 @@ export const PASSAGE: readonly Decision<Sheeted, Arranged>[] = [
       const last = pressOf(known).tempC.nominal;
       const hot = known.under.filter(({ press }) => press.tempC.min > last);
       // seconds chosen for this print are the operator's word
-      return given(hot.length > 0 && ownSeconds(input, 'tack') === null, () => ({
+      return when(hot.length > 0 && ownSeconds(input, 'tack') === null, () => ({
         set: { fullS: known.under.map((underLayer) => (hot.includes(underLayer) ? underLayer.press.timeS.nominal : null)) },
         source: SHEET,
         says: phrase`The last press is too cool for ${hot.map(({ product }) => product.name).join(' and ')}: pressed in full first, at its own heat, and bears what comes after.`,
@@ -170,7 +170,7 @@ export const PASSAGE: readonly Decision<Sheeted, Arranged>[] = [
     field: 'art',
     rank: 'usual',
     decide: ({ product }) =>
-      given(product.trim !== 'nothing', () => ({
+      when(product.trim !== 'nothing', () => ({
         set: { trim: product.trim },
         source: SHEET,
         says: {
@@ -201,7 +201,7 @@ export const PASSAGE: readonly Decision<Sheeted, Arranged>[] = [
     field: 'temperature',
     rank: 'operator',
     decide: ({ print: { choices }, press }) =>
-      given(choices.heat === 'split' && press.lower !== null, () => ({
+      when(choices.heat === 'split' && press.lower !== null, () => ({
         set: { split: true },
         source: 'operator',
         says: phrase`Chosen for this print: split heat. The lower platen brings what the glue lacks, the upper one stays cool enough for the bare face.`,
@@ -212,7 +212,7 @@ export const PASSAGE: readonly Decision<Sheeted, Arranged>[] = [
     field: 'temperature',
     rank: 'usual',
     decide: ({ product, fabric }) =>
-      given(product.passesMark && fabric.composition.length > 0, () => ({
+      when(product.passesMark && fabric.composition.length > 0, () => ({
         set: { passesMark: true },
         source: SHEET,
         says: phrase`${product.name} is made to go past the mark limit of its fibre: only harm bounds it.`,
@@ -223,7 +223,7 @@ export const PASSAGE: readonly Decision<Sheeted, Arranged>[] = [
     field: 'temperature',
     rank: 'usual',
     decide: ({ press, house }) =>
-      given(!pressOffset(press).measured && byHouse(house, 'unmeasured', { widen: false, bump: true }) && house.figures.bumpK > 0, () => ({
+      when(!pressOffset(press).measured && byHouse(house, 'unmeasured', { widen: false, bump: true }) && house.figures.bumpK > 0, () => ({
         set: { bumpK: house.figures.bumpK },
         source: HOUSE,
         says: phrase`House rule on an unmeasured press: it is taken to run ${tempDiff(house.figures.bumpK)} cooler than it shows, and set that much higher than reckoned. Measuring it would be surer.`,

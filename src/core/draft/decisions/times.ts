@@ -4,10 +4,10 @@ import { COVER_SHEETS } from '../../heat';
 import { isHard } from '../../materials';
 import { mm, phrase, seconds } from '../../units';
 import { type Arranged, massOf, pressOf, sheetStage, type Timed, thicknessOf } from '../draft';
-import { keptTime, keptWords, ownSeconds, timeGoesByMass } from '../kept';
+import { houseSettingWords, houseTime, ownSeconds, timeScalesWithMass } from '../houseSettings';
 import { driedIn } from '../stack';
 import { testedStart, testedWords } from '../tested';
-import { type Decision, given, HOUSE, SHEET, settings } from './decision';
+import { type Decision, HOUSE, SHEET, settings, when } from './decision';
 import { massShare } from './mass';
 
 /** Pre-warm of a hard blank between the least and the most thermal mass, s. */
@@ -30,7 +30,7 @@ export const TIMES: readonly Decision<Arranged, Timed>[] = [
     decide: (input, draft) => {
       const { min, max } = pressOf(draft).timeS;
       const timeS = Math.round(min + (max - min) * massShare(input));
-      return given(timeGoesByMass(input), () => ({
+      return when(timeScalesWithMass(input), () => ({
         set: { timeS },
         source: 'physics',
         says: phrase`${mm(thicknessOf(input))} of ${input.fabric.name} takes up ${(massOf(input) / 1000).toFixed(1)} kJ/m²K: between a thin panel and a thick block that asks for ${seconds(timeS)}.`,
@@ -42,15 +42,15 @@ export const TIMES: readonly Decision<Arranged, Timed>[] = [
     field: 'time',
     rank: 'particular',
     decide: (input, draft) => {
-      const kept = keptTime(input);
+      const houseSetting = houseTime(input);
       const { min, max } = pressOf(draft).timeS;
-      if (!kept) return null;
-      return kept.value >= min && kept.value <= max
-        ? { set: { timeS: kept.value }, source: HOUSE, says: keptWords(kept, input) }
+      if (!houseSetting) return null;
+      return houseSetting.value >= min && houseSetting.value <= max
+        ? { set: { timeS: houseSetting.value }, source: HOUSE, says: houseSettingWords(houseSetting, input) }
         : {
             set: {},
             source: HOUSE,
-            says: phrase`House setting of ${seconds(kept.value)} lies outside this sheet’s ${seconds(min)} to ${seconds(max)}: left out.`,
+            says: phrase`House setting of ${seconds(houseSetting.value)} lies outside this sheet’s ${seconds(min)} to ${seconds(max)}: left out.`,
           };
     },
   },
@@ -97,7 +97,7 @@ export const TIMES: readonly Decision<Arranged, Timed>[] = [
     rank: 'piece',
     decide: (input) => {
       const prePressS = Math.round(PRE_WARM_S.least + (PRE_WARM_S.most - PRE_WARM_S.least) * massShare(input));
-      return given(isHard(input.fabric) && input.product.timeByMass, () => ({
+      return when(isHard(input.fabric) && input.product.timeByMass, () => ({
         set: { prePressS },
         source: 'physics',
         says: phrase`A hard blank is warmed first; for its thickness ${seconds(prePressS)}.`,

@@ -20,7 +20,7 @@ export const FABRIC_RULES: readonly Rule[] = [
     id: 'coating-refuses',
     field: 'art',
     level: 'hold',
-    met: ({ fabric, product, blank }) =>
+    evaluate: ({ fabric, product, blank }) =>
       when(
         fabric.coating !== 'none' &&
           fabric.coating !== 'unknown' &&
@@ -34,7 +34,7 @@ export const FABRIC_RULES: readonly Rule[] = [
     id: 'coating-unknown',
     field: 'art',
     level: 'care',
-    met: ({ fabric, product, blank }) =>
+    evaluate: ({ fabric, product, blank }) =>
       when(
         fabric.coating === 'unknown' && !FINISHES.every((finish) => product.madeFor.includes(finish)) && !testPieceHeld(blank, product.id),
         () => phrase`The finish of ${fabric.name} is unknown: press a test piece and pull at it before the first good one.`,
@@ -44,7 +44,7 @@ export const FABRIC_RULES: readonly Rule[] = [
     id: 'fibre-not-on-sheet',
     field: 'art',
     level: 'hold',
-    met: ({ fabric, product }) => {
+    evaluate: ({ fabric, product }) => {
       if (product.fibresAllowed.length === 0) return null;
       const left = countedFibres(fabric.composition).filter((part) => !product.fibresAllowed.includes(part.fibre));
       return when(
@@ -57,7 +57,7 @@ export const FABRIC_RULES: readonly Rule[] = [
     id: 'needs-its-fibre',
     field: 'art',
     level: 'hold',
-    met: ({ fabric, product }) => {
+    evaluate: ({ fabric, product }) => {
       const { leastFibre } = product;
       // a hard piece is dyed in its coating, which its material says
       if (leastFibre === null || isHard(fabric)) return null;
@@ -75,7 +75,7 @@ export const FABRIC_RULES: readonly Rule[] = [
     id: 'never-on-this-material',
     field: 'art',
     level: 'hold',
-    met: ({ fabric, product }) =>
+    evaluate: ({ fabric, product }) =>
       when(
         fitnessOn(product, fabric.substrate) === 'never',
         () =>
@@ -86,7 +86,7 @@ export const FABRIC_RULES: readonly Rule[] = [
     id: 'test-piece-on-this-material',
     field: 'art',
     level: 'care',
-    met: ({ fabric, product, blank }) =>
+    evaluate: ({ fabric, product, blank }) =>
       when(
         fitnessOn(product, fabric.substrate) === 'test piece first' && !testPieceHeld(blank, product.id),
         () =>
@@ -97,7 +97,7 @@ export const FABRIC_RULES: readonly Rule[] = [
     id: 'never-pressed-at-all',
     field: 'art',
     level: 'hold',
-    met: ({ fabric }) => {
+    evaluate: ({ fabric }) => {
       const part = fabric.composition.find(({ fibre }) => NEVER_PRESSED.includes(fibre));
       return part
         ? phrase`${fabric.name} holds ${FIBRES[part.fibre].name}: heated, it gives off fumes that harm you. Never press it, and never cut it by laser.`
@@ -108,7 +108,7 @@ export const FABRIC_RULES: readonly Rule[] = [
     id: 'pile-stands-through',
     field: 'art',
     level: 'care',
-    met: ({ fabric, product }) =>
+    evaluate: ({ fabric, product }) =>
       when(
         hasPile(fabric) && product.filmMm < BRIDGES_PILE_MM,
         () =>
@@ -119,7 +119,7 @@ export const FABRIC_RULES: readonly Rule[] = [
     id: 'pile-swallows-detail',
     field: 'art',
     level: 'care',
-    met: ({ fabric, print }) =>
+    evaluate: ({ fabric, print }) =>
       when(
         (hasPile(fabric) || fabric.texture === 'fleece') && (print.smallType || print.artKind === 'fine detail'),
         () => phrase`Small type and fine detail sink into the nap of ${fabric.name}: make it bolder or larger.`,
@@ -129,7 +129,7 @@ export const FABRIC_RULES: readonly Rule[] = [
     id: 'shade-hides-it',
     field: 'art',
     level: 'hold',
-    met: ({ blank, product }) =>
+    evaluate: ({ blank, product }) =>
       when(
         product.shades !== 'any' && product.shades !== blank.shade,
         () =>
@@ -140,7 +140,7 @@ export const FABRIC_RULES: readonly Rule[] = [
     id: 'stretch-wants-stretch',
     field: 'art',
     level: 'care',
-    met: ({ fabric, product }) => {
+    evaluate: ({ fabric, product }) => {
       const elastic =
         fabric.stretchPercent > STRETCHY_PERCENT || countedFibres(fabric.composition).some((part) => part.fibre === 'elastane');
       return when(
@@ -154,7 +154,7 @@ export const FABRIC_RULES: readonly Rule[] = [
     id: 'leather-look-dents',
     field: 'pressure',
     level: 'care',
-    met: ({ fabric }, { band }) =>
+    evaluate: ({ fabric }, { band }) =>
       when(
         fabric.composition.some((part) => part.fibre === 'pu-leather') && (band === 'firm' || band === 'heavy'),
         () => phrase`${fabric.name} dents under ${band} pressure and keeps the dent: start lighter on a spare.`,
@@ -164,7 +164,7 @@ export const FABRIC_RULES: readonly Rule[] = [
     id: 'not-for-this-duty',
     field: 'art',
     level: 'care',
-    met: ({ blank, product }) =>
+    evaluate: ({ blank, product }) =>
       when(
         !product.duties.includes(blank.duty),
         () => phrase`${blank.name} will be ${blank.duty}; ${product.name} is meant for what is ${product.duties.join(' or ')}.`,
@@ -174,7 +174,7 @@ export const FABRIC_RULES: readonly Rule[] = [
     id: 'colour-not-on-sheet',
     field: 'art',
     level: 'care',
-    met: ({ print, product }) => {
+    evaluate: ({ print, product }) => {
       const colour = print.layers.find((layer) => layer.productId === product.id)?.colour;
       return when(
         colour !== undefined && product.colours.length > 0 && !product.colours.some((candidate) => candidate.name === colour),
@@ -186,7 +186,7 @@ export const FABRIC_RULES: readonly Rule[] = [
     id: 'art-kind-unsuited',
     field: 'art',
     level: 'care',
-    met: ({ print, product }) =>
+    evaluate: ({ print, product }) =>
       when(
         print.layers.length === 1 && !product.artKinds.includes(print.artKind),
         () => phrase`${product.name} is not the thing for ${print.artKind} art: it does ${product.artKinds.join(', ')}.`,
@@ -196,7 +196,7 @@ export const FABRIC_RULES: readonly Rule[] = [
     id: 'retired',
     field: 'art',
     level: 'care',
-    met: ({ blank, product, press }) => {
+    evaluate: ({ blank, product, press }) => {
       const gone = [blank, product, press].find((candidate) => candidate.retiredOn !== undefined);
       return when(gone !== undefined, () => phrase`${gone?.name ?? ''} was taken off the shelf on ${gone?.retiredOn ?? ''}.`);
     },
@@ -205,7 +205,7 @@ export const FABRIC_RULES: readonly Rule[] = [
     id: 'size-unknown',
     field: 'art',
     level: 'hold',
-    met: ({ item, blank }) =>
+    evaluate: ({ item, blank }) =>
       when(
         !blank.sizes.includes(item.size),
         () => phrase`${blank.name} does not come in ${item.size}: it comes in ${blank.sizes.join(', ')}.`,
@@ -215,7 +215,7 @@ export const FABRIC_RULES: readonly Rule[] = [
     id: 'lining-under-the-print',
     field: 'loading',
     level: 'care',
-    met: ({ blank }, { loading }) =>
+    evaluate: ({ blank }, { loading }) =>
       when(
         blank.lined && loading !== 'threaded' && loading !== 'inside out',
         () =>

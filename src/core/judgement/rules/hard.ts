@@ -8,7 +8,7 @@ export const HARD_RULES: readonly Rule[] = [
     id: 'extruded-acrylic-warps',
     field: 'art',
     level: 'hold',
-    met: ({ fabric }) =>
+    evaluate: ({ fabric }) =>
       when(
         fabric.acrylic === 'extruded',
         () => phrase`${fabric.name} warps under the press. Cast acrylic stands it: ask the supplier for cast.`,
@@ -18,7 +18,7 @@ export const HARD_RULES: readonly Rule[] = [
     id: 'clear-plastic-unknown',
     field: 'art',
     level: 'hold',
-    met: ({ fabric, blank, product }) =>
+    evaluate: ({ fabric, blank, product }) =>
       when(
         fabric.acrylic === 'unknown' && !testPieceHeld(blank, product.id),
         () =>
@@ -29,7 +29,7 @@ export const HARD_RULES: readonly Rule[] = [
     id: 'seen-through-wants-clear',
     field: 'mirror',
     level: 'hold',
-    met: ({ blank, fabric }) =>
+    evaluate: ({ blank, fabric }) =>
       when(
         blank.lookedAt === 'through the blank' && !fabric.clear,
         () =>
@@ -40,7 +40,7 @@ export const HARD_RULES: readonly Rule[] = [
     id: 'hole-in-the-print',
     field: 'art',
     level: 'care',
-    met: ({ blank, print, fabric }) =>
+    evaluate: ({ blank, print, fabric }) =>
       when(
         (fabric.substrate === 'glass' || fabric.substrate === 'mirror') &&
           blank.obstructions.some((obstruction) => obstruction.kind === 'hanging hole' && obstruction.at.includes(print.position)),

@@ -14,8 +14,8 @@ export const RULES: readonly Rule[] = [...PRESS_RULES, ...PLACE_RULES, ...FABRIC
 /** Every rule the piece meets, in the order of the table. */
 export function ruleFindings(input: PreparedInput, draft: Draft, rules: readonly Rule[]): Finding[] {
   const findings: Finding[] = [];
-  for (const { id, field, level, met } of rules) {
-    const says = met(input, draft);
+  for (const { id, field, level, evaluate } of rules) {
+    const says = evaluate(input, draft);
     if (says) findings.push({ from: 'rule', rule: id, field, level, says });
   }
   return findings;

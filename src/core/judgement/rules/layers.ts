@@ -21,7 +21,7 @@ export const LAYER_RULES: readonly Rule[] = [
     id: 'layer-top-only',
     field: 'layers',
     level: 'hold',
-    met: ({ under }) => {
+    evaluate: ({ under }) => {
       const wrong = under.find((product) => product.layer === 'top only');
       return when(
         wrong !== undefined,
@@ -34,7 +34,7 @@ export const LAYER_RULES: readonly Rule[] = [
     id: 'layer-alone',
     field: 'layers',
     level: 'hold',
-    met: ({ under, product }) => {
+    evaluate: ({ under, product }) => {
       const wrong = under.length > 0 ? [...under, product].find((candidate) => candidate.layer === 'alone') : undefined;
       return when(
         wrong !== undefined,
@@ -46,7 +46,7 @@ export const LAYER_RULES: readonly Rule[] = [
     id: 'layers-too-many',
     field: 'layers',
     level: 'care',
-    met: ({ under }) =>
+    evaluate: ({ under }) =>
       when(
         under.length >= MOST_LAYERS,
         () => phrase`${String(under.length + 1)} layers stand thick and crack in wear: knock out what is covered.`,
@@ -56,7 +56,7 @@ export const LAYER_RULES: readonly Rule[] = [
     id: 'exposed-film-uncovered',
     field: 'cover',
     level: 'hold',
-    met: ({ under, product }, { cover }) =>
+    evaluate: ({ under, product }, { cover }) =>
       when(
         under.length > 0 && cover === null,
         () => phrase`Film of the lower layers lies open to the platen while ${product.name} is pressed: it needs a cover.`,
@@ -66,7 +66,7 @@ export const LAYER_RULES: readonly Rule[] = [
     id: 'lower-layer-overheats',
     field: 'layers',
     level: 'care',
-    met: ({ print, product }, draft) => {
+    evaluate: ({ print, product }, draft) => {
       const needs = pressOf(draft).tempC.nominal;
       const i = draft.under.findIndex(({ press }) => press.tempC.max < needs);
       const shy = draft.under[i];
@@ -81,7 +81,7 @@ export const LAYER_RULES: readonly Rule[] = [
     id: 'emboss-needs-high-build',
     field: 'layers',
     level: 'hold',
-    met: ({ print, under }) =>
+    evaluate: ({ print, under }) =>
       when(
         print.embossed && !under.some((product) => product.embossBase),
         () => phrase`Embossing wants a high-build film as its lowest layer, and there is none.`,
@@ -91,7 +91,7 @@ export const LAYER_RULES: readonly Rule[] = [
     id: 'first-print-softens',
     field: 'layers',
     level: 'care',
-    met: ({ item, product }, draft) => {
+    evaluate: ({ item, product }, draft) => {
       const needs = pressOf(draft).tempC.nominal;
       const shy = item.before.find((print) => print.mostC < needs);
       return when(

@@ -14,17 +14,17 @@ function inTheWay(input: PreparedInput): { things: string; come: string; hold: s
 }
 
 /** Whether what stands in the pressed area is out of the way as the draft has it. */
-function settled({ laid }: PreparedInput, { base, raised }: Draft): boolean {
-  if (!laid || laid.inTheWay.length === 0) return true;
-  const loose = laid.plain.feasible;
+function settled({ pose }: PreparedInput, { base, raised }: Draft): boolean {
+  if (!pose || pose.inTheWay.length === 0) return true;
+  const loose = pose.plain.feasible;
   if (base === 'pillow')
-    return loose ? laid.inTheWay.every((inTheWay) => inTheWay.heightMm <= PILLOW_SINKS_MM) : laid.pillow?.feasible === true;
-  return raised && (loose || laid.pad?.feasible === true);
+    return loose ? pose.inTheWay.every((inTheWay) => inTheWay.heightMm <= PILLOW_SINKS_MM) : pose.pillow?.feasible === true;
+  return raised && (loose || pose.pad?.feasible === true);
 }
 
 /** What of a kind speaks against the place. */
-const found = ({ laid }: PreparedInput, level: PlaceFinding['level']): PlaceFinding | undefined =>
-  laid.placement?.findings.find((finding) => finding.level === level);
+const found = ({ pose }: PreparedInput, level: PlaceFinding['level']): PlaceFinding | undefined =>
+  pose.placement?.findings.find((finding) => finding.level === level);
 
 function placeWords({ print, blank }: PreparedInput, { fault, about, mm: figure }: PlaceFinding): Phrase {
   switch (fault) {
@@ -52,20 +52,20 @@ export const PLACE_RULES: readonly Rule[] = [
     id: 'no-such-place',
     field: 'art',
     level: 'hold',
-    met: ({ laid }) => when(laid.fault?.level === 'hold', () => phrase`${laid.fault?.says ?? ''}`),
+    evaluate: ({ pose }) => when(pose.fault?.level === 'hold', () => phrase`${pose.fault?.says ?? ''}`),
   },
   {
     id: 'size-not-graded',
     field: 'art',
     level: 'care',
-    met: ({ laid, blank, item }) =>
-      when(laid.fault?.level === 'care' && blank.sizes.includes(item.size), () => phrase`${laid.fault?.says ?? ''}`),
+    evaluate: ({ pose, blank, item }) =>
+      when(pose.fault?.level === 'care' && blank.sizes.includes(item.size), () => phrase`${pose.fault?.says ?? ''}`),
   },
   {
     id: 'place-takes-no-print',
     field: 'art',
     level: 'hold',
-    met: (input) => {
+    evaluate: (input) => {
       const finding = found(input, 'hold');
       return finding ? placeWords(input, finding) : null;
     },
@@ -74,7 +74,7 @@ export const PLACE_RULES: readonly Rule[] = [
     id: 'place-near-its-limit',
     field: 'art',
     level: 'care',
-    met: (input) => {
+    evaluate: (input) => {
       const finding = found(input, 'care');
       return finding ? placeWords(input, finding) : null;
     },
@@ -83,18 +83,18 @@ export const PLACE_RULES: readonly Rule[] = [
     id: 'held-off-by-something-raised',
     field: 'base',
     level: 'hold',
-    met: (input, draft) => {
-      const { laid, press } = input;
+    evaluate: (input, draft) => {
+      const { pose, press } = input;
       const { things, come, hold } = inTheWay(input);
       const platen = draft.platen.name ? `the ${draft.platen.name}` : `the platen of ${press.name}`;
-      return when(!settled(input, draft) && laid.plain.feasible !== undefined, () =>
-        laid && !laid.plain.feasible && laid.plain.art === 'on something raised'
+      return when(!settled(input, draft) && pose.plain.feasible !== undefined, () =>
+        pose && !pose.plain.feasible && pose.plain.art === 'on something raised'
           ? phrase`The art lies on the ${things} itself: the platen would stand on it. Move the art.`
           : draft.base === 'pillow'
             ? phrase`The ${things} is too high to sink into a pillow: the platen stands on it. Use a smaller platen or raise the print.`
-            : laid.chosen
+            : pose.chosen
               ? phrase`Laid there, the ${things} ${come} under ${platen} and ${hold} it off the print.`
-              : phrase`However it is laid, the ${things} ${come} under ${platen} and ${hold} it off the print, and cannot hang off. ${laid.smaller ? `The ${laid.smaller.name} leaves it free.` : 'Sink it in a pillow, raise the print on a pad cut to it, or move the art.'}`,
+              : phrase`However it is laid, the ${things} ${come} under ${platen} and ${hold} it off the print, and cannot hang off. ${pose.smaller ? `The ${pose.smaller.name} leaves it free.` : 'Sink it in a pillow, raise the print on a pad cut to it, or move the art.'}`,
       );
     },
   },

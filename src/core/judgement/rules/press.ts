@@ -3,7 +3,7 @@
 import { areaOfArt, faceOfPiece, layIn, mapOf, thicknessOf, touchingArea } from '../../draft';
 import { isBrittle, isHard } from '../../materials';
 import { fitInClosing } from '../../placement';
-import { coldUnder, type FoundSlips, isHandHeld, pressOffset, pressureSetting, takesShape } from '../../press';
+import { coldUnder, type FoundSlips, fitsShape, isHandHeld, pressOffset, pressureSetting } from '../../press';
 import { mm, type Phrase, phrase, tempDiff } from '../../units';
 import { type Rule, when } from './rule';
 
@@ -25,7 +25,7 @@ export const PRESS_RULES: readonly Rule[] = [
     id: 'press-unmeasured',
     field: 'temperature',
     level: 'care',
-    met: ({ press }) =>
+    evaluate: ({ press }) =>
       when(
         !pressOffset(press).measured,
         () =>
@@ -36,7 +36,7 @@ export const PRESS_RULES: readonly Rule[] = [
     id: 'pressure-guessed',
     field: 'pressure',
     level: 'care',
-    met: (input, draft) => {
+    evaluate: (input, draft) => {
       const { press } = input;
       const slips = input.slips?.find((slip) => slip.pressId === press.id);
       return when(pressureSetting(press, draft.band, touchingArea(input, draft)).sure === 'guess', () =>
@@ -54,7 +54,7 @@ export const PRESS_RULES: readonly Rule[] = [
     id: 'pressure-beyond',
     field: 'pressure',
     level: 'care',
-    met: (input, draft) =>
+    evaluate: (input, draft) =>
       when(
         // a small hard piece always lies beyond what was measured on cloth: the gauge's figure says that it is a guess
         !isHard(input.fabric) && pressureSetting(input.press, draft.band, touchingArea(input, draft)).sure === 'beyond the measured pairs',
@@ -66,7 +66,7 @@ export const PRESS_RULES: readonly Rule[] = [
     id: 'hand-press-cannot-press-firm',
     field: 'pressure',
     level: 'hold',
-    met: ({ press, product }, { band }) =>
+    evaluate: ({ press, product }, { band }) =>
       when(
         isHandHeld(press) && (band === 'firm' || band === 'heavy') && !product.byHand,
         () => phrase`${product.name} wants ${band} pressure over the whole print, which arms on ${press.name} do not give evenly.`,
@@ -76,7 +76,7 @@ export const PRESS_RULES: readonly Rule[] = [
     id: 'firm-by-hand-as-its-sheet-allows',
     field: 'pressure',
     level: 'care',
-    met: ({ press, product }, { band }) =>
+    evaluate: ({ press, product }, { band }) =>
       when(
         isHandHeld(press) && (band === 'firm' || band === 'heavy') && product.byHand === true,
         () =>
@@ -87,7 +87,7 @@ export const PRESS_RULES: readonly Rule[] = [
     id: 'spots-overlap',
     field: 'time',
     level: 'care',
-    met: ({ press }, { spots }) =>
+    evaluate: ({ press }, { spots }) =>
       when(
         isHandHeld(press) && spots > 1,
         () =>
@@ -98,7 +98,7 @@ export const PRESS_RULES: readonly Rule[] = [
     id: 'art-off-platen',
     field: 'art',
     level: 'hold',
-    met: ({ print, press }, { platen }) => {
+    evaluate: ({ print, press }, { platen }) => {
       const need = [print.widthMm, print.heightMm].map((side) => side + 2 * HEATED_MARGIN_MM).sort((a, b) => a - b);
       const have = [platen.widthMm, platen.heightMm].sort((a, b) => a - b);
       const over = (need[0] ?? 0) > (have[0] ?? 0) || (need[1] ?? 0) > (have[1] ?? 0);
@@ -113,7 +113,7 @@ export const PRESS_RULES: readonly Rule[] = [
     id: 'art-off-base',
     field: 'art',
     level: 'hold',
-    met: ({ print, press }) => {
+    evaluate: ({ print, press }) => {
       const base = press.base ?? press.platen;
       const need = [print.widthMm, print.heightMm].sort((a, b) => a - b);
       const have = [base.widthMm, base.heightMm].sort((a, b) => a - b);
@@ -129,7 +129,7 @@ export const PRESS_RULES: readonly Rule[] = [
     id: 'face-unknown-brittle',
     field: 'pressure',
     level: 'hold',
-    met: (input) => {
+    evaluate: (input) => {
       const { blank, fabric, press } = input;
       return when(
         isHard(fabric) && isBrittle(fabric) && !isHandHeld(press) && !faceOfPiece(input).known,
@@ -142,7 +142,7 @@ export const PRESS_RULES: readonly Rule[] = [
     id: 'face-unknown',
     field: 'pressure',
     level: 'care',
-    met: (input) => {
+    evaluate: (input) => {
       const { blank, fabric, press } = input;
       return when(
         isHard(fabric) && !isBrittle(fabric) && !isHandHeld(press) && !faceOfPiece(input).known,
@@ -155,7 +155,7 @@ export const PRESS_RULES: readonly Rule[] = [
     id: 'more-than-fit',
     field: 'loading',
     level: 'hold',
-    met: (input, { platen }) => {
+    evaluate: (input, { platen }) => {
       const { item, fabric, press } = input;
       if (!isHard(fabric) || isHandHeld(press) || item.perClosing < 2) return null;
       const base = press.base ?? platen;
@@ -172,7 +172,7 @@ export const PRESS_RULES: readonly Rule[] = [
     id: 'art-laid-off-platen',
     field: 'art',
     level: 'hold',
-    met: ({ print, press }, { platen }) => {
+    evaluate: ({ print, press }, { platen }) => {
       if (!print.lay) return null;
       const { xMm, yMm, widthMm, heightMm } = areaOfArt(print, print.lay);
       const over = Math.max(
@@ -189,7 +189,7 @@ export const PRESS_RULES: readonly Rule[] = [
     id: 'cold-spot-under-art',
     field: 'temperature',
     level: 'care',
-    met: (input) => {
+    evaluate: (input) => {
       const map = mapOf(input);
       const [spot] = map ? coldUnder(map, areaOfArt(input.print, layIn(input))) : [];
       return when(
@@ -203,7 +203,7 @@ export const PRESS_RULES: readonly Rule[] = [
     id: 'platen-not-there',
     field: 'base',
     level: 'hold',
-    met: ({ print: { choices }, press }) =>
+    evaluate: ({ print: { choices }, press }) =>
       when(
         choices.platenId !== undefined && !press.swapPlatens.some((platen) => platen.id === choices.platenId),
         () => phrase`${press.name} has no such platen to put in.`,
@@ -213,9 +213,9 @@ export const PRESS_RULES: readonly Rule[] = [
     id: 'cap-wants-cap-press',
     field: 'loading',
     level: 'hold',
-    met: ({ blank, press }) =>
+    evaluate: ({ blank, press }) =>
       when(
-        blank.kind === 'cap' && !takesShape(press, blank),
+        blank.kind === 'cap' && !fitsShape(press, blank),
         () => phrase`A cap’s front is curved and does not lie on the flat platen of ${press.name}: it wants a cap press.`,
       ),
   },
@@ -223,14 +223,14 @@ export const PRESS_RULES: readonly Rule[] = [
     id: 'flat-piece-on-cap-press',
     field: 'loading',
     level: 'hold',
-    met: ({ blank, press }) =>
-      when(blank.kind !== 'cap' && !takesShape(press, blank), () => phrase`${press.name} is curved: a ${blank.kind} does not lie on it.`),
+    evaluate: ({ blank, press }) =>
+      when(blank.kind !== 'cap' && !fitsShape(press, blank), () => phrase`${press.name} is curved: a ${blank.kind} does not lie on it.`),
   },
   {
     id: 'clamshell-cracks-thick',
     field: 'pressure',
     level: 'hold',
-    met: ({ press, fabric, blank }) =>
+    evaluate: ({ press, fabric, blank }) =>
       when(
         press.kind === 'clamshell' && isBrittle(fabric) && thicknessOf({ blank, fabric }) > CLAMSHELL_MOST_MM,
         () =>
@@ -241,7 +241,7 @@ export const PRESS_RULES: readonly Rule[] = [
     id: 'clamshell-uneven-on-thick',
     field: 'pressure',
     level: 'care',
-    met: ({ press, fabric, blank }) =>
+    evaluate: ({ press, fabric, blank }) =>
       when(
         press.kind === 'clamshell' && !isBrittle(fabric) && thicknessOf({ blank, fabric }) > CLAMSHELL_MOST_MM,
         () =>
@@ -252,7 +252,7 @@ export const PRESS_RULES: readonly Rule[] = [
     id: 'one-thickness-a-closing',
     field: 'pressure',
     level: 'hold',
-    met: ({ item, blank, fabric }) => {
+    evaluate: ({ item, blank, fabric }) => {
       const own = thicknessOf({ blank, fabric });
       const other = item.together.find((candidate) => Math.abs(candidate.thicknessMm - own) > SAME_THICKNESS_MM);
       if (other)
@@ -268,7 +268,7 @@ export const PRESS_RULES: readonly Rule[] = [
     id: 'split-needs-lower-heat',
     field: 'temperature',
     level: 'hold',
-    met: ({ print: { choices }, press }) =>
+    evaluate: ({ print: { choices }, press }) =>
       when(
         choices.heat === 'split' && press.lower === null,
         () => phrase`Split heat wants a heated lower platen, and ${press.name} has none.`,

@@ -8,8 +8,8 @@ export interface Rule {
   field: Field;
   level: 'hold' | 'care';
   /** The reason when the rule is met, or null. */
-  met: (input: PreparedInput, draft: Draft) => Phrase | null;
+  evaluate: (input: PreparedInput, draft: Draft) => Phrase | null;
 }
 
 /** The reason if the rule is met; it is worded only then. */
-export const when = (met: boolean, says: () => Phrase): Phrase | null => (met ? says() : null);
+export const when = (condition: boolean, says: () => Phrase): Phrase | null => (condition ? says() : null);

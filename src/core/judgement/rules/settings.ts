@@ -26,7 +26,7 @@ export const SETTING_RULES: readonly Rule[] = [
     id: 'time-off-sheet',
     field: 'time',
     level: 'hold',
-    met: ({ print }, draft) => {
+    evaluate: ({ print }, draft) => {
       const { timeS } = print.choices;
       const { min, max } = pressOf(draft).timeS;
       return when(
@@ -39,7 +39,7 @@ export const SETTING_RULES: readonly Rule[] = [
     id: 'finer-than-its-timer',
     field: 'time',
     level: 'care',
-    met: ({ print: { choices }, press }) => {
+    evaluate: ({ print: { choices }, press }) => {
       const finer = [choices.timeS, ...Object.values(choices.stageS ?? {})].find(
         (timeS) => timeS && Math.abs(dwell(press, timeS) - timeS) > 1e-6,
       );
@@ -54,7 +54,7 @@ export const SETTING_RULES: readonly Rule[] = [
     id: 'peel-off-sheet',
     field: 'peel',
     level: 'hold',
-    met: ({ print: { choices }, product }, draft) => {
+    evaluate: ({ print: { choices }, product }, draft) => {
       const own = pressOf(draft).peel;
       return when(
         choices.peel !== undefined && choices.peel !== own && !product.otherPeels.includes(choices.peel),
@@ -67,7 +67,7 @@ export const SETTING_RULES: readonly Rule[] = [
     id: 'alternative-not-on-sheet',
     field: 'temperature',
     level: 'hold',
-    met: ({ print: { choices }, product }) =>
+    evaluate: ({ print: { choices }, product }) =>
       when(
         choices.alternative !== undefined && !product.alternatives.some((alternative) => alternative.name === choices.alternative),
         () => phrase`The sheet of ${product.name} has no alternative called ${choices.alternative ?? ''}.`,
@@ -77,7 +77,7 @@ export const SETTING_RULES: readonly Rule[] = [
     id: 'cover-avoided',
     field: 'cover',
     level: 'hold',
-    met: ({ print, product }, draft) =>
+    evaluate: ({ print, product }, draft) =>
       when(
         print.choices.cover === true && pressOf(draft).cover === 'avoid',
         () => phrase`The sheet of ${product.name} says no cover, and one was chosen.`,
@@ -87,7 +87,7 @@ export const SETTING_RULES: readonly Rule[] = [
     id: 'cover-required',
     field: 'cover',
     level: 'hold',
-    met: ({ print, product }, draft) =>
+    evaluate: ({ print, product }, draft) =>
       when(
         print.choices.cover === false && pressOf(draft).cover === 'required',
         () => phrase`The sheet of ${product.name} asks for a cover, and none was chosen.`,
@@ -97,7 +97,7 @@ export const SETTING_RULES: readonly Rule[] = [
     id: 'static-without-cover',
     field: 'cover',
     level: 'care',
-    met: ({ print, product }, { cover }) =>
+    evaluate: ({ print, product }, { cover }) =>
       when(
         product.static && product.carrier === 'film' && print.looseParts && cover === null,
         () => phrase`The carrier of ${product.name} is charged as the press opens: without a cover loose parts may jump. Open slowly.`,
@@ -107,7 +107,7 @@ export const SETTING_RULES: readonly Rule[] = [
     id: 'firm-base-no-pillow',
     field: 'base',
     level: 'hold',
-    met: ({ product }, { base }) =>
+    evaluate: ({ product }, { base }) =>
       when(
         product.base === 'firm' && base === 'pillow',
         () => phrase`The sheet of ${product.name} asks for a firm base: on a pillow its ink is not driven in.`,
@@ -117,7 +117,7 @@ export const SETTING_RULES: readonly Rule[] = [
     id: 'seam-needs-bridging',
     field: 'art',
     level: 'hold',
-    met: ({ print, product }) =>
+    evaluate: ({ print, product }) =>
       when(
         print.crossesSeam && !product.bridgesSeams,
         () =>
@@ -128,7 +128,7 @@ export const SETTING_RULES: readonly Rule[] = [
     id: 'seam-needs-pillow',
     field: 'base',
     level: 'hold',
-    met: ({ print, product }, { base }) =>
+    evaluate: ({ print, product }, { base }) =>
       when(
         print.crossesSeam && product.bridgesSeams && base !== 'pillow',
         () => phrase`Art over a seam needs a pillow under it, so that the seam sinks; ${base} was taken.`,
@@ -138,7 +138,7 @@ export const SETTING_RULES: readonly Rule[] = [
     id: 'aid-missing',
     field: 'cover',
     level: 'care',
-    met: ({ aids }, draft) => {
+    evaluate: ({ aids }, draft) => {
       const missing = aidsNeeded(draft).filter((serves) => aidFor(aids, serves) === null);
       return when(missing.length > 0, () => phrase`The shelf has no usable ${missing.join(' and no ')}: find one before the first piece.`);
     },
@@ -147,7 +147,7 @@ export const SETTING_RULES: readonly Rule[] = [
     id: 'aid-stands-in',
     field: 'cover',
     level: 'care',
-    met: ({ aids }, draft) => {
+    evaluate: ({ aids }, draft) => {
       const found = aidsNeeded(draft).flatMap((serves) => aidFor(aids, serves) ?? []);
       const swapped = found.find((foundAid) => foundAid.instead !== null);
       const worn = found.find((foundAid) => foundAid.aid.wear === 'worn');

@@ -28,7 +28,7 @@ export const PILLOW_SINKS_MM = 6;
 /** A cold spot is kept off by this, mm. */
 const COLD_RADIUS_MM = 25;
 
-export interface Laid {
+export interface Pose {
   /** Null: it cannot be placed, and why. */
   placement: Placement | null;
   fault: { says: string; level: 'care' | 'hold' } | null;
@@ -47,7 +47,7 @@ export interface Laid {
   inTheWay: InTheWay[];
 }
 
-export interface LaidInput {
+export interface PoseInput {
   print: Print;
   item: { size: string };
   blank: Blank;
@@ -58,7 +58,7 @@ export interface LaidInput {
 }
 
 /** Platen in use, mm. */
-export function platenOf({ print, press }: Pick<LaidInput, 'print' | 'press'>): Sides {
+export function platenOf({ print, press }: Pick<PoseInput, 'print' | 'press'>): Sides {
   const swapped = press.swapPlatens.find((platen) => platen.id === print.choices.platenId);
   return swapped ?? press.platen;
 }
@@ -66,7 +66,7 @@ export function platenOf({ print, press }: Pick<LaidInput, 'print' | 'press'>): 
 const CENTRED: Lay = { xMm: 0, yMm: 0, turn: 0 };
 
 /** Where art goes by the house’s rules, or the words for why it cannot. */
-function placed({ print, item, blank, house }: LaidInput): Pick<Laid, 'placement' | 'fault'> {
+function placed({ print, item, blank, house }: PoseInput): Pick<Pose, 'placement' | 'fault'> {
   try {
     const placement = place({
       blank,
@@ -88,10 +88,15 @@ function placed({ print, item, blank, house }: LaidInput): Pick<Laid, 'placement
 }
 
 /** What a fit is asked with, on one platen. */
-function askOf({ print, press, maps, house, fabric, blank }: LaidInput, placement: Placement, platen: Sides, threaded: boolean): FitQuery {
+function fitQueryOf(
+  { print, press, maps, house, fabric, blank }: PoseInput,
+  placement: Placement,
+  platen: Sides,
+  threaded: boolean,
+): FitQuery {
   const map = maps?.find((map) => map.pressId === press.id && map.platen === (print.choices.platenId ?? 'upper'));
   // a cap press is shaped to its piece but for the brim, and an iron is held only where the art is
-  const met = isHandHeld(press)
+  const obstacles = isHandHeld(press)
     ? []
     : press.kind === 'cap'
       ? placement.features.filter((feature) => feature.kind === 'brim')
@@ -99,7 +104,7 @@ function askOf({ print, press, maps, house, fabric, blank }: LaidInput, placemen
   const { base } = print.choices;
   return {
     art: placement.box,
-    features: met,
+    features: obstacles,
     heated: isHandHeld(press) ? { widthMm: 10_000, heightMm: 10_000 } : platen,
     base: press.base ?? platen,
     threadedBetween:
@@ -113,13 +118,13 @@ function askOf({ print, press, maps, house, fabric, blank }: LaidInput, placemen
 }
 
 /** The best fit off cold spots if it can be had, else over them; the lay the operator chose as it is. */
-function fitOf(ask: FitQuery, lay: Lay | undefined): Fit {
-  if (lay) return fitAt({ ...ask, keepOff: [] }, lay);
-  const off = bestFit(ask);
-  return off.feasible || ask.keepOff.length === 0 ? off : bestFit({ ...ask, keepOff: [] });
+function fitOf(query: FitQuery, lay: Lay | undefined): Fit {
+  if (lay) return fitAt({ ...query, keepOff: [] }, lay);
+  const off = bestFit(query);
+  return off.feasible || query.keepOff.length === 0 ? off : bestFit({ ...query, keepOff: [] });
 }
 
-function workedOut(input: LaidInput): Laid {
+function workedOut(input: PoseInput): Pose {
   const { print, press, blank } = input;
   const { placement, fault } = placed(input);
   const chosen = print.lay !== undefined;
@@ -139,16 +144,16 @@ function workedOut(input: LaidInput): Laid {
     };
   }
   const platen = platenOf(input);
-  const threadedAsk = askOf(input, placement, platen, true);
-  const flatAsk = { ...threadedAsk, threadedBetween: null };
-  const threaded = fitOf(threadedAsk, print.lay);
-  const flat = threadedAsk.threadedBetween === null || threaded.feasible ? threaded : fitOf(flatAsk, print.lay);
+  const threadedQuery = fitQueryOf(input, placement, platen, true);
+  const flatQuery = { ...threadedQuery, threadedBetween: null };
+  const threaded = fitOf(threadedQuery, print.lay);
+  const flat = threadedQuery.threadedBetween === null || threaded.feasible ? threaded : fitOf(flatQuery, print.lay);
   const tooWideToThread = !threaded.feasible && flat.feasible;
-  const isFlat = threadedAsk.threadedBetween === null || tooWideToThread;
+  const isFlat = threadedQuery.threadedBetween === null || tooWideToThread;
   const plain = isFlat ? flat : threaded;
   const under = (what: FitQuery['under']): Fit => {
-    const inside = fitOf({ ...threadedAsk, under: what }, print.lay);
-    return inside.feasible || threadedAsk.threadedBetween === null ? inside : fitOf({ ...flatAsk, under: what }, print.lay);
+    const inside = fitOf({ ...threadedQuery, under: what }, print.lay);
+    return inside.feasible || threadedQuery.threadedBetween === null ? inside : fitOf({ ...flatQuery, under: what }, print.lay);
   };
   const stuck = !plain.feasible && plain.inTheWay.length > 0;
   const smaller =
@@ -172,15 +177,15 @@ function workedOut(input: LaidInput): Laid {
 }
 
 /** Whether nothing is in the way on another platen, the lay free again. */
-function smallerWorks(input: LaidInput, placement: Placement, platen: Sides): boolean {
-  const ask = { ...askOf(input, placement, platen, true), base: platen, keepOff: [] };
-  return bestFit(ask).feasible || bestFit({ ...ask, threadedBetween: null }).feasible;
+function smallerWorks(input: PoseInput, placement: Placement, platen: Sides): boolean {
+  const query = { ...fitQueryOf(input, placement, platen, true), base: platen, keepOff: [] };
+  return bestFit(query).feasible || bestFit({ ...query, threadedBetween: null }).feasible;
 }
 
 /** Where the art stands and whether it can be pressed there while it is shifted by hand and the piece stays where it lies. */
 export function nudged(
-  input: LaidInput,
-  { loading, ...laid }: Laid,
+  input: PoseInput,
+  { loading, ...laid }: Pose,
   moved: { xMm: number; yMm: number },
   /** What the card lays under the print. */
   base?: Base,
@@ -191,14 +196,14 @@ export function nudged(
   if (!placement) return null;
   const before = input.print.moved ?? { xMm: 0, yMm: 0 };
   const lay = layAfter(layOf({ ...laid, loading }, input.print.lay), { xMm: moved.xMm - before.xMm, yMm: moved.yMm - before.yMm });
-  const ask = askOf(asked, placement, platenOf(asked), loading === 'threaded');
-  return { placement, fit: fitAt({ ...ask, keepOff: [] }, lay) };
+  const query = fitQueryOf(asked, placement, platenOf(asked), loading === 'threaded');
+  return { placement, fit: fitAt({ ...query, keepOff: [] }, lay) };
 }
 
-const answers = remembered<Laid>(4000);
+const answers = remembered<Pose>(4000);
 
 /** Where the art goes and how the piece is laid. */
-export function laidOf(input: LaidInput): Laid {
+export function poseOf(input: PoseInput): Pose {
   const { print, item, blank, fabric, press, house, maps } = input;
   const { position, widthMm, heightMm, moved, lay, crossesSeam, choices } = print;
   const cold = maps?.filter((map) => map.pressId === press.id).map((map) => [map.platen, map.cold.map(({ xMm, yMm }) => [xMm, yMm])]);
@@ -212,13 +217,13 @@ export function laidOf(input: LaidInput): Laid {
 }
 
 /** How far the piece may slip, mm; null: no lay works, or there is nothing to say of it. */
-export const clearanceOf = ({ plain, pillow, pad }: Laid): number | null => {
+export const clearanceOf = ({ plain, pillow, pad }: Pose): number | null => {
   for (const fit of [plain, pillow, pad]) if (fit?.feasible) return fit.clearanceMm;
   return null;
 };
 
 /** The lay to reckon with: the one that works, else as the operator chose it, else the middle. */
-export function layOf({ plain, pillow, pad }: Laid, chosen: Lay | undefined): Lay {
+export function layOf({ plain, pillow, pad }: Pose, chosen: Lay | undefined): Lay {
   for (const fit of [plain, pillow, pad]) if (fit?.feasible) return fit.lay;
   return chosen ?? CENTRED;
 }

@@ -14,17 +14,17 @@ type Use = Pick<ResolveInput, 'house' | 'press' | 'product' | 'fabric' | 'print'
 const namesItsFigure = (figure: Figure): boolean => figure.form !== 'range' || figure.start !== undefined;
 
 /** Where the time goes by how thick the blank is, one time for all of them would be wrong; a figure the sheet names comes first. */
-export const timeGoesByMass = ({ product, fabric }: Pick<ResolveInput, 'product' | 'fabric'>): boolean =>
+export const timeScalesWithMass = ({ product, fabric }: Pick<ResolveInput, 'product' | 'fabric'>): boolean =>
   product.timeByMass && isHard(fabric) && !namesItsFigure(writtenPress(product).timeS);
 
 /** The house's time for this press and transfer; null: none, or one was chosen for this print, or tested on its material. */
-export const keptTime = (input: Use): HouseSetting | null =>
-  input.print.choices.timeS !== undefined || timeGoesByMass(input) || testedStart(input)
+export const houseTime = (input: Use): HouseSetting | null =>
+  input.print.choices.timeS !== undefined || timeScalesWithMass(input) || testedStart(input)
     ? null
     : houseSetting(input.house, { pressId: input.press.id, productId: input.product.id, of: 'time' });
 
 /** The house's set value for this press and transfer; null: none, or one was set by hand, or tested on its material. */
-export const keptTemp = (input: Use): HouseSetting | null => {
+export const houseTemp = (input: Use): HouseSetting | null => {
   const { house, press, product, print } = input;
   return print.choices.setC === undefined && !testedStart(input)
     ? houseSetting(house, { pressId: press.id, productId: product.id, of: 'temperature' })
@@ -42,9 +42,13 @@ export interface OwnFigure {
 function ownFigure(input: Use, stage: ChosenStage, of: HouseSetting['of'], chosen: number | undefined): OwnFigure | null {
   if (chosen !== undefined) return { value: chosen, source: 'operator', whose: phrase`Chosen for this print` };
   const { house, press, product } = input;
-  const kept = houseSetting(house, { pressId: press.id, productId: product.id, of, stage });
+  const setting = houseSetting(house, { pressId: press.id, productId: product.id, of, stage });
   return (
-    kept && { value: kept.value, source: 'house', whose: phrase`House setting for ${product.name} on ${press.name}, ${sinceWords(kept)}` }
+    setting && {
+      value: setting.value,
+      source: 'house',
+      whose: phrase`House setting for ${product.name} on ${press.name}, ${sinceWords(setting)}`,
+    }
   );
 }
 
@@ -57,7 +61,7 @@ export const ownSetC = (input: Use, stage: ChosenStage): OwnFigure | null =>
   ownFigure(input, stage, 'temperature', input.print.choices.stageC?.[stage]);
 
 /** Settings of the house for the other closings of this press and transfer that were not chosen otherwise. */
-const keptStages = ({ house, press, product, print: { choices } }: Use): HouseSetting[] =>
+const houseStageTimes = ({ house, press, product, print: { choices } }: Use): HouseSetting[] =>
   (house.settings ?? []).filter(
     ({ pressId, productId, stage, of }) =>
       stage !== undefined &&
@@ -68,8 +72,8 @@ const keptStages = ({ house, press, product, print: { choices } }: Use): HouseSe
 
 /** Those a card stands on, with its time in seconds and the set value it started from. */
 export const inEffect = (input: Use, timeS: number, temp: HouseSetting | null): HouseSetting[] => {
-  const time = keptTime(input);
-  return [...(time?.value === timeS ? [time] : []), ...(temp ? [temp] : []), ...keptStages(input)];
+  const time = houseTime(input);
+  return [...(time?.value === timeS ? [time] : []), ...(temp ? [temp] : []), ...houseStageTimes(input)];
 };
 
 /** Since when it is kept, and what spoke for it. */
@@ -83,7 +87,7 @@ const valueWords = ({ of, value }: HouseSetting, { press }: Pick<ResolveInput, '
   phrase`${of === 'time' ? seconds(value) : setTemp(value, press.set.unit)}`;
 
 /** What speaks for it. */
-export const keptWords = (setting: HouseSetting, input: Use): Phrase =>
+export const houseSettingWords = (setting: HouseSetting, input: Use): Phrase =>
   phrase`House setting for ${input.product.name} on ${input.press.name}: ${valueWords(setting, input)}, ${sinceWords(setting)}.`;
 
 /** Said where a card would be on Hold with it. */

@@ -1,17 +1,17 @@
 /** What the sheet is asked for: settings for this group of fabrics, this colour, or a way of its own that was chosen. */
 import { groupOf } from '../../materials';
 import { phrase } from '../../units';
-import { type Asked, colourOf } from '../draft';
-import { type Decision, given, SHEET } from './decision';
+import { colourOf, type SheetQuery } from '../draft';
+import { type Decision, SHEET, when } from './decision';
 
-export const ASKED: readonly Decision<object, Asked>[] = [
+export const SHEET_QUERY: readonly Decision<object, SheetQuery>[] = [
   {
     id: 'sheet-for-fabric-group',
     field: 'temperature',
     rank: 'usual',
     decide: ({ product, fabric }) => {
       const group = groupOf(fabric);
-      return given(
+      return when(
         product.overrides.some((override) => override.fabricGroup === group),
         () => ({ set: { group }, source: SHEET, says: phrase`The sheet of ${product.name} has settings of its own for ${group}.` }),
       );
@@ -24,7 +24,7 @@ export const ASKED: readonly Decision<object, Asked>[] = [
     decide: ({ product, print }) => {
       const colour = colourOf(print);
       const group = product.colours.find((candidate) => candidate.name === colour)?.group;
-      return given(group !== undefined && product.overrides.some((override) => override.colourGroup === group), () => ({
+      return when(group !== undefined && product.overrides.some((override) => override.colourGroup === group), () => ({
         set: { colour },
         source: SHEET,
         says: phrase`The sheet of ${product.name} has settings of its own for ${group ?? ''} colours; ${colour ?? ''} is one.`,
@@ -37,7 +37,7 @@ export const ASKED: readonly Decision<object, Asked>[] = [
     rank: 'operator',
     decide: ({ print, product }) => {
       const name = print.choices.alternative;
-      return given(
+      return when(
         product.alternatives.some((alternative) => alternative.name === name),
         () => ({
           set: { alternative: name },
