@@ -41,7 +41,7 @@ export function ownShop(demo = true): { folder: () => string; path: () => string
 }
 
 /** The raw reply of an endpoint. */
-export async function ask(
+export async function request(
   route: APIRoute,
   address: string,
   params: Record<string, string> = {},
@@ -57,7 +57,7 @@ export async function ask(
 
 /** The reply of a JSON endpoint, read. */
 export async function send(route: APIRoute, address: string, params: Record<string, string> = {}, init: RequestInit = {}) {
-  const response = await ask(route, address, params, init);
+  const response = await request(route, address, params, init);
   return {
     status: response.status,
     etag: response.headers.get('etag'),

@@ -5,7 +5,7 @@ import { join } from 'node:path';
 import Sqlite from 'better-sqlite3';
 import { describe, expect, it } from 'vitest';
 import { chanceFrom } from '../../bench/requests';
-import { ask, ownShop } from '../../test/api';
+import { ownShop, request } from '../../test/api';
 import { cueOf, factOf, type RunEvent } from '../core/run';
 import * as backupRoute from '../pages/api/v1/backup';
 import * as keptBackRoute from '../pages/api/v1/kept-copies/[name]/restore';
@@ -21,7 +21,7 @@ import { shopJson } from './stores/shopExport';
 const { folder, path } = ownShop();
 const whole = () => [...shopJson(shop().db)].join('');
 const restore = async (bytes: Uint8Array | string) => {
-  const reply = await ask(restoreRoute.PUT, '/restore', {}, {
+  const reply = await request(restoreRoute.PUT, '/restore', {}, {
     method: 'PUT',
     body: new Blob([bytes as BlobPart]),
     duplex: 'half',
@@ -72,7 +72,7 @@ describe('a backup', () => {
     expect(shop().sqlite.prepare("SELECT count(*) AS n FROM run_events WHERE run_id = 'run-busy'").get()).not.toEqual({ n: 0 });
   });
   it('asked for several times in one instant is each time whole', async () => {
-    const replies = await Promise.all(Array.from({ length: 8 }, () => ask(backupRoute.GET, '/backup')));
+    const replies = await Promise.all(Array.from({ length: 8 }, () => request(backupRoute.GET, '/backup')));
     for (const [n, reply] of replies.entries()) {
       const bytes = Buffer.from(await reply.arrayBuffer());
       expect(bytes.length).toBe(Number(reply.headers.get('content-length')));
@@ -86,7 +86,7 @@ describe('a backup', () => {
   });
   it('put back into a shop that was wiped is the shop as it was, and what was there is kept beside it', async () => {
     const before = whole();
-    const file = new Uint8Array(await (await ask(backupRoute.GET, '/backup')).arrayBuffer());
+    const file = new Uint8Array(await (await request(backupRoute.GET, '/backup')).arrayBuffer());
     closeShop();
     for (const end of ['', '-wal', '-shm']) rmSync(path() + end, { force: true });
     delete process.env.TIDY_BEACON_DEMO;
@@ -230,21 +230,21 @@ describe('a backup', () => {
     const without = whole();
     for (let i = 0; i < 7; i++) expect((await restore(bytes)).status).toBe(200);
     const kept = async () =>
-      (await (await ask(keptRoute.GET, '/kept-copies')).json()).copies as { name: string; before: string; bytes: number }[];
+      (await (await request(keptRoute.GET, '/kept-copies')).json()).copies as { name: string; before: string; bytes: number }[];
     expect(await kept()).toHaveLength(5);
     const [newest] = await kept();
     expect(newest).toMatchObject({ before: 'a backup was put back', bytes: expect.any(Number) });
     shop().sqlite.exec("DELETE FROM aids WHERE id = 'aid-felt'");
     expect((await restore(bytes)).status).toBe(200);
     const name = (await kept())[0]?.name ?? '';
-    const back = await ask(keptBackRoute.PUT, `/kept-copies/${name}/restore`, { name }, { method: 'PUT' });
+    const back = await request(keptBackRoute.PUT, `/kept-copies/${name}/restore`, { name }, { method: 'PUT' });
     expect([back.status, whole()]).toEqual([200, without]);
-    expect((await ask(keptBackRoute.PUT, '/kept-copies/x/restore', { name: '../../etc/passwd' }, { method: 'PUT' })).status).toBe(404);
+    expect((await request(keptBackRoute.PUT, '/kept-copies/x/restore', { name: '../../etc/passwd' }, { method: 'PUT' })).status).toBe(404);
   });
   it('asked for and not taken leaves nothing behind, and nobody else can read it on its way', async () => {
     const work = () => readdirSync(folder()).filter((name) => name.includes('.work-'));
     const gone = new AbortController();
-    const reply = await ask(backupRoute.GET, '/backup', {}, { signal: gone.signal });
+    const reply = await request(backupRoute.GET, '/backup', {}, { signal: gone.signal });
     const [own = ''] = work();
     expect(statSync(join(folder(), own)).mode & 0o077).toBe(0);
     await reply.body?.cancel();

@@ -24,7 +24,7 @@ export async function takeBackup({ sqlite }: Pick<Shop, 'sqlite'>, to: string): 
 }
 
 /** A copy the app keeps beside the shop: of before a backup was put back, or of before a newer version changed it. */
-export interface KeptCopy {
+export interface BackupCopy {
   name: string;
   /** Of before what it was taken. */
   before: 'a backup was put back' | 'a newer version';
@@ -39,11 +39,11 @@ const MIGRATED = /^\.before-\d{4}[^/]*?-(\d+)$/;
 const MOST_KEPT = 5;
 
 /** Every copy that is kept beside a shop, newest first. */
-export function keptCopies(path: string): KeptCopy[] {
+export function backupCopies(path: string): BackupCopy[] {
   const own = basename(path);
   return readdirSync(dirname(path))
     .filter((name) => name.startsWith(own))
-    .flatMap((name): KeptCopy[] => {
+    .flatMap((name): BackupCopy[] => {
       const end = name.slice(own.length);
       const [restored, migrated] = [RESTORED.exec(end), MIGRATED.exec(end)];
       const at = Number((restored ?? migrated)?.[1] ?? 0);
@@ -56,15 +56,15 @@ export function keptCopies(path: string): KeptCopy[] {
 
 /** Removes the oldest copies of each kind. */
 function pruneCopies(path: string): void {
-  const kept = keptCopies(path);
-  for (const kind of new Set(kept.map(({ before }) => before)))
-    for (const { name } of kept.filter(({ before }) => before === kind).slice(MOST_KEPT))
+  const copies = backupCopies(path);
+  for (const kind of new Set(copies.map(({ before }) => before)))
+    for (const { name } of copies.filter(({ before }) => before === kind).slice(MOST_KEPT))
       rmSync(join(dirname(path), name), { force: true });
 }
 
 /** The path of a kept copy by its name. @throws {Refusal} 404 there is none of that name */
-export function keptCopy(path: string, name: string): string {
-  if (!keptCopies(path).some((copy) => copy.name === name))
+export function backupCopy(path: string, name: string): string {
+  if (!backupCopies(path).some((copy) => copy.name === name))
     throw new Refusal('not found', 'Not found', 'There is no such copy any more. Load the page again.', [
       { field: 'name', message: 'unknown copy' },
     ]);
@@ -115,11 +115,11 @@ export async function swapIn(from: string, now: number): Promise<{ kept: string 
   const { path } = shop();
   let at = now;
   while (existsSync(`${path}.before-restore-${at}`)) at++;
-  const kept = `${path}.before-restore-${at}`;
+  const copies = `${path}.before-restore-${at}`;
   synced(from);
   await settled();
   closeShop();
-  keepAs(path, kept);
+  keepAs(path, copies);
   putInPlace(from, path);
   for (const end of BESIDE) rmSync(path + end, { force: true });
   try {
@@ -128,11 +128,11 @@ export async function swapIn(from: string, now: number): Promise<{ kept: string 
     // the old shop goes back: a restore that fails must not cost anything
     closeShop();
     const back = `${path}.back`;
-    copyFileSync(kept, back);
+    copyFileSync(copies, back);
     putInPlace(back, path);
     shop();
     throw error;
   }
   pruneCopies(path);
-  return { kept };
+  return { kept: copies };
 }

@@ -24,7 +24,7 @@ const COARSE_MS = 2000;
 export function steadyClock(
   { wall, monotonic, uptime: up }: Clocks,
   notBefore = 0,
-): { now: () => number; onJump: (told: (byMs: number) => void) => void } {
+): { now: () => number; onJump: (onJumped: (byMs: number) => void) => void } {
   let anchor = Math.max(wall(), notBefore) - monotonic();
   let [lag, slept] = [wall() - monotonic(), up() - monotonic()];
   let last = 0;
@@ -48,8 +48,8 @@ export function steadyClock(
       last = Math.max(last, Math.round(anchor + monotonic()));
       return last;
     },
-    onJump: (told) => {
-      tell = told;
+    onJump: (onJumped) => {
+      tell = onJumped;
     },
   };
 }

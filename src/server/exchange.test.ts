@@ -1,7 +1,7 @@
 /** Lists in and out: round trips to the byte, every bad line named, all or nothing; and pressings done again. */
 import { parse } from 'csv-parse/sync';
 import { describe, expect, it } from 'vitest';
-import { ask, ownShop, put, send } from '../../test/api';
+import { ownShop, put, request, send } from '../../test/api';
 import type { ImportReply } from '../contract/schemas';
 import { pressingsCsv, shelfCsv, shopJsonSchema } from '../core/formats';
 import { STARTING_HOUSE } from '../core/house';
@@ -27,7 +27,7 @@ ownShop();
 type Told = { done: number; of: number } | { result: ImportReply } | { problem: { detail: string; status: number } };
 /** An import over the wire: every line it told. */
 async function bringIn(kind: string, text: string, apply: boolean, type = 'text/csv'): Promise<Told[]> {
-  const reply = await ask(
+  const reply = await request(
     importRoute.POST,
     `/import?kind=${kind}&apply=${apply}`,
     {},
@@ -45,7 +45,7 @@ const resultOf = (told: Told[]): ImportReply => {
 };
 const empty = () => openShop(':memory:', 'drizzle');
 const text = (db: Parameters<typeof shopJson>[0]) => [...shopJson(db)].join('');
-const shelfCsvOf = async (kind: string) => (await ask(shelfCsvRoute.GET, `/shelf/${kind}.csv`, { kind })).text();
+const shelfCsvOf = async (kind: string) => (await request(shelfCsvRoute.GET, `/shelf/${kind}.csv`, { kind })).text();
 
 /** Runs a plan to its end without a word of its progress. */
 function planOf(reading: ReturnType<typeof planCsv>) {
@@ -56,7 +56,7 @@ function planOf(reading: ReturnType<typeof planCsv>) {
 
 describe('the whole shop as JSON', () => {
   it('out, into an empty database, and out again: the same to the byte', async () => {
-    const first = await (await ask(shopRoute.GET, '/shop.json')).text();
+    const first = await (await request(shopRoute.GET, '/shop.json')).text();
     const other = empty();
     const plan = planJson(other.db, first);
     expect(plan.faults.faults).toEqual([]);
@@ -70,7 +70,7 @@ describe('the whole shop as JSON', () => {
     expect(text(other.db)).toBe(first);
   });
   it('is what its published schema says, for all that a schema can say', async () => {
-    const published = await (await ask(schemaRoute.GET, '/shop.schema.json')).json();
+    const published = await (await request(schemaRoute.GET, '/shop.schema.json')).json();
     expect(published).toEqual(JSON.parse(JSON.stringify(shopJsonSchema())));
     const doc = JSON.parse(text(shop().db));
     expect(Object.keys(doc).every((key) => key in published.properties)).toBe(true);
@@ -205,7 +205,7 @@ describe('the shelf as CSV', () => {
 
 describe('the log as CSV', () => {
   it('out, into an empty database, out again: the same, and a pressing without its card still opens', async () => {
-    const csv = async () => (await ask(csvRoute.GET, '/pressings.csv')).text();
+    const csv = async () => (await request(csvRoute.GET, '/pressings.csv')).text();
     const first = await csv();
     const other = empty();
     planOf(planPressingsCsv(other.db, first)).apply();
@@ -224,14 +224,14 @@ describe('the log as CSV', () => {
     const { withdrawn: _, amendments: __, ...pressing } = model;
     for (let i = 1; i <= 5; i++)
       addPressing(db, { ...pressing, id: `00000000-0000-4000-8000-00000000000${i}`, piece: i, note: 'one instant' }, false);
-    const first = await (await ask(csvRoute.GET, '/pressings.csv')).text();
+    const first = await (await request(csvRoute.GET, '/pressings.csv')).text();
     const other = empty();
     planOf(planPressingsCsv(other.db, first)).apply();
     const { pressings } = searchLog(other.db, { q: 'one instant', limit: 10 });
     expect(pressings.map((pressing) => pressing.piece)).toEqual([5, 4, 3, 2, 1]);
   });
   it('a bad cell is named by the line it stands on, even after notes of several lines and empty lines', async () => {
-    const first = await (await ask(csvRoute.GET, '/pressings.csv')).text();
+    const first = await (await request(csvRoute.GET, '/pressings.csv')).text();
     const [heading = '', one = '', two = '', three = ''] = first.split('\r\n');
     const note = one.replace(',good,', ',"in two\nlines",');
     const told = resultOf(await bringIn('pressings', [heading, '', note, two, three.replace(',good,', ',splendid,')].join('\r\n'), false));
@@ -288,7 +288,7 @@ describe('a pressing again', () => {
   });
   it('a pressing nobody knows, and one without its card', async () => {
     expect((await again('00000000-0000-4000-8000-00000000ffff')).status).toBe(404);
-    const csv = (await (await ask(csvRoute.GET, '/pressings.csv')).text()).split('\r\n');
+    const csv = (await (await request(csvRoute.GET, '/pressings.csv')).text()).split('\r\n');
     const stray = csv[1]
       ?.replace(/^[^,]*/, '00000000-0000-4000-8000-00000000000a')
       .replace(/run-[a-z-]+,[0-9a-f]{64}/, `run-elsewhere,${'c'.repeat(64)}`);

@@ -1,7 +1,7 @@
 /** What a file may bring of the past, and what it may not: everything is read, referenced, named and counted before anything is written. */
 
 import { describe, expect, it } from 'vitest';
-import { ask, ownShop, send } from '../../test/api';
+import { ownShop, request, send } from '../../test/api';
 import { fileOfOrders, impossibleHeating } from '../../test/hard';
 import { isWhole } from '../../test/runs';
 import type { ImportReply } from '../contract/schemas';
@@ -27,7 +27,7 @@ async function bringIn(kind: string, body: string | Uint8Array, apply: boolean, 
     headers: { 'content-type': type },
     duplex: 'half',
   };
-  const reply = await ask(importRoute.POST, `/import?kind=${kind}&apply=${apply}`, {}, init as RequestInit);
+  const reply = await request(importRoute.POST, `/import?kind=${kind}&apply=${apply}`, {}, init as RequestInit);
   const last = JSON.parse((await reply.text()).trim().split('\n').at(-1) ?? '{}');
   if (!last.result) throw new Error(JSON.stringify(last));
   return last.result;

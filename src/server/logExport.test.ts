@@ -2,7 +2,7 @@
 
 import { parse } from 'csv-parse/sync';
 import { describe, expect, it } from 'vitest';
-import { ask, ownShop } from '../../test/api';
+import { ownShop, request } from '../../test/api';
 import { isWhole } from '../../test/runs';
 import * as csvRoute from '../pages/api/v1/pressings.csv';
 import * as jsonRoute from '../pages/api/v1/pressings.json';
@@ -47,11 +47,11 @@ describe('the log', () => {
       why: 'x',
       at: 1,
     });
-    const out = rows(await (await ask(csvRoute.GET, '/pressings.csv')).text());
+    const out = rows(await (await request(csvRoute.GET, '/pressings.csv')).text());
     expect(out).toHaveLength(33_101);
     expect(out[0]?.pressing).toBe('10000000-0000-4000-8000-000000032999');
     expect(out.filter((row) => row.standing === 'withdrawn').map((row) => row.pressing)).toContain('10000000-0000-4000-8000-000000000007');
-    const json = JSON.parse(await (await ask(jsonRoute.GET, '/pressings.json?outcome=good')).text());
+    const json = JSON.parse(await (await request(jsonRoute.GET, '/pressings.json?outcome=good')).text());
     expect(json.pressings.length).toBe(out.filter((row) => row.outcome === 'good').length);
     expect(json.pressings.find((p: { id: string }) => p.id === '10000000-0000-4000-8000-000000000007')).toMatchObject({
       withdrawn: true,
@@ -60,7 +60,7 @@ describe('the log', () => {
   });
   it('is one moment, though it is written to while it is sent, and a reader that goes away lets go of it', async () => {
     fill(2000);
-    const reply = await ask(csvRoute.GET, '/pressings.csv');
+    const reply = await request(csvRoute.GET, '/pressings.csv');
     const reader = reply.body?.getReader();
     const first = await reader?.read();
     shop().sqlite.exec(
@@ -71,8 +71,8 @@ describe('the log', () => {
       text += new TextDecoder().decode(entry.value);
     expect(rows(text)).toHaveLength(2101);
     // more readers that go away than there are threads to make lists
-    for (let i = 0; i < 4; i++) await (await ask(csvRoute.GET, '/pressings.csv')).body?.cancel();
-    expect(rows(await (await ask(csvRoute.GET, '/pressings.csv')).text())).toHaveLength(2102);
+    for (let i = 0; i < 4; i++) await (await request(csvRoute.GET, '/pressings.csv')).body?.cancel();
+    expect(rows(await (await request(csvRoute.GET, '/pressings.csv')).text())).toHaveLength(2102);
     // nothing holds the file any more: its log can be brought into it whole
     await expect.poll(() => shop().sqlite.pragma('wal_checkpoint(TRUNCATE)')).toMatchObject([{ busy: 0 }]);
   });

@@ -1,7 +1,7 @@
 /** Photos of pieces, over the endpoints and in a real database. */
 import { randomUUID } from 'node:crypto';
 import { describe, expect, it } from 'vitest';
-import { ask, ownShop, send } from '../../test/api';
+import { ownShop, request, send } from '../../test/api';
 import { GET, PUT } from '../pages/api/v1/photos/[id]';
 import { shop } from './shop';
 import { sweepPhotos } from './stores/photos';
@@ -29,7 +29,7 @@ describe('a photo', () => {
     expect(await put(id, PLAIN)).toMatchObject({ status: 200, body: { id } });
     expect(await put(id, PLAIN)).toMatchObject({ status: 200 });
     expect(await put(id, jpeg([0xe0, 20]))).toMatchObject({ status: 422, body: { errors: [{ message: 'used for another photo' }] } });
-    const shown = await ask(GET, `/photos/${id}`, { id });
+    const shown = await request(GET, `/photos/${id}`, { id });
     expect(shown.headers.get('content-type')).toBe('image/jpeg');
     expect(shown.headers.get('cache-control')).toContain('immutable');
     expect(Buffer.from(await shown.arrayBuffer()).equals(PLAIN)).toBe(true);
@@ -45,8 +45,8 @@ describe('a photo', () => {
     takeEvent(db, 'run-photo', { id: randomUUID(), at: Date.now(), kind: 'photographed', piece: 1, photo: named }, Date.now());
     expect(sweepPhotos(db, Date.now() + 20 * 86_400_000)).toBe(0);
     expect(sweepPhotos(db, Date.now() + 31 * 86_400_000)).toBe(1);
-    expect((await ask(GET, `/photos/${stray}`, { id: stray })).status).toBe(404);
-    expect((await ask(GET, `/photos/${named}`, { id: named })).status).toBe(200);
+    expect((await request(GET, `/photos/${stray}`, { id: stray })).status).toBe(404);
+    expect((await request(GET, `/photos/${named}`, { id: named })).status).toBe(200);
     expect(() => sqlite.exec('DELETE FROM photos')).toThrow(/never deleted/);
   });
 
@@ -85,6 +85,6 @@ describe('a photo', () => {
 
   it('nobody kept is not found', async () => {
     const id = randomUUID();
-    expect((await ask(GET, `/photos/${id}`, { id })).status).toBe(404);
+    expect((await request(GET, `/photos/${id}`, { id })).status).toBe(404);
   });
 });

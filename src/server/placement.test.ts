@@ -1,7 +1,7 @@
 /** Placement over the wire, and the guide on paper: measured on pages drawn by a renderer of its own. */
 import { PDFiumLibrary } from '@hyzyla/pdfium';
 import { beforeAll, describe, expect, it } from 'vitest';
-import { ask, ownShop, put, send } from '../../test/api';
+import { ownShop, put, request, send } from '../../test/api';
 import { PAGE_MARGIN_MM, printed, TILE_OVERLAP_MM, type Tile, tilesOf } from '../core/placement';
 import * as closingRoute from '../pages/api/v1/compute/closing';
 import * as feasibilityRoute from '../pages/api/v1/compute/feasibility';
@@ -147,7 +147,7 @@ describe.each(['A4', 'Letter'] as const)('the guide of a full front on %s', (pap
 
   // biome-ignore lint/complexity/noExcessiveCognitiveComplexity: the drawing of a page, read back mark by mark
   it('is true to scale: the check bar, the box of the art over its pages, and the joins', async () => {
-    const reply = await ask(pdfRoute.GET, address, { id: 'order-guide-tees' });
+    const reply = await request(pdfRoute.GET, address, { id: 'order-guide-tees' });
     expect(reply.headers.get('content-type')).toBe('application/pdf');
     const bytes = new Uint8Array(await reply.arrayBuffer());
     const text = Buffer.from(bytes).toString('latin1');
@@ -172,7 +172,7 @@ describe.each(['A4', 'Letter'] as const)('the guide of a full front on %s', (pap
     }
 
     // the art: 254 by 203.2; its four edges found on the pages they lie on, in the guide’s own measure
-    const svg = await (await ask(svgRoute.GET, address.replace('.pdf', '.svg'), { id: 'order-guide-tees' })).text();
+    const svg = await (await request(svgRoute.GET, address.replace('.pdf', '.svg'), { id: 'order-guide-tees' })).text();
     const points =
       /data-kind="art" points="([^"]+)"/
         .exec(svg)?.[1]
@@ -223,7 +223,7 @@ describe('the guide', () => {
   });
 
   it('of a cap stands on one page', async () => {
-    const reply = await ask(pdfRoute.GET, '/orders/order-caps/guide.pdf?line=line-caps&print=a&paper=A4', { id: 'order-caps' });
+    const reply = await request(pdfRoute.GET, '/orders/order-caps/guide.pdf?line=line-caps&print=a&paper=A4', { id: 'order-caps' });
     expect(await pagesOf(new Uint8Array(await reply.arrayBuffer()))).toHaveLength(1);
   });
 });

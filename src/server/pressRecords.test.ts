@@ -1,6 +1,6 @@
 /** What was found out about presses over the wire: kept once, refused by its field, and felt by every card. */
 import { describe, expect, it } from 'vitest';
-import { ask, ownShop, put, send } from '../../test/api';
+import { ownShop, put, request, send } from '../../test/api';
 import { PLANS, type QuickCheck, type Survey } from '../core/press';
 import * as pressureRoute from '../pages/api/v1/compute/pressure';
 import * as surveyRoute from '../pages/api/v1/compute/survey';
@@ -162,7 +162,7 @@ describe('a survey', () => {
   });
   it('goes out with the whole shop and comes in again, to the byte', async () => {
     await keep(survey(1, {}, 14));
-    const first = await (await ask(shopRoute.GET, '/shop.json')).text();
+    const first = await (await request(shopRoute.GET, '/shop.json')).text();
     expect(first).toContain('"kind":"survey"');
     const other = openShop(':memory:', 'drizzle');
     planJson(other.db, first).apply();

@@ -166,10 +166,10 @@ describe('a run over the wire', () => {
   it('a kept piece is one pressing, however often its event is sent', async () => {
     await startRun();
     for (const kind of toInspect) expect((await sendEvent(event(kind))).status).toBe(200);
-    const kept = event('kept');
-    for (let i = 0; i < 3; i++) expect((await sendEvent(kept)).body.events).toHaveLength(9);
+    const stored = event('kept');
+    for (let i = 0; i < 3; i++) expect((await sendEvent(stored)).body.events).toHaveLength(9);
     const { pressings } = searchLog(shop().db, { orderId: 'order-new', limit: 10 });
-    expect(pressings).toMatchObject([{ id: kept.id, outcome: 'good', operator: 'QA', withdrawn: false, piece: 1 }]);
+    expect(pressings).toMatchObject([{ id: stored.id, outcome: 'good', operator: 'QA', withdrawn: false, piece: 1 }]);
     expect(pressings[0]?.setC).toBeCloseTo(toInside(272, 'F'), 6);
   });
   it('an undone verdict is withdrawn by a record of its own; the pressing stays', async () => {

@@ -12,12 +12,12 @@ import { beginHouse, beginShop } from './stores/newShop';
 import { newestStep } from './stores/openedRun';
 
 const HELD = Symbol.for('tidy-beacon.shop');
-interface Held extends Shop {
+interface OpenShop extends Shop {
   release: () => void;
   /** The time of runs, ms. */
   now: () => number;
 }
-type Holder = { [HELD]?: Held };
+type Holder = { [HELD]?: OpenShop };
 
 /** The file of the shop; where the path names a link, what the link points to. */
 export const shopPath = (): string => realPath(process.env.TIDY_BEACON_DB || join(appFolder(), 'data', 'tidy-beacon.sqlite'));
@@ -58,7 +58,7 @@ function opened(path: string): Shop {
 }
 
 /** The time of runs: no earlier than what is stored of runs that are open, and told when the computer's clock was set. */
-function timeOf(shop: Shop): Pick<Held, 'now' | 'release'> {
+function timeOf(shop: Shop): Pick<OpenShop, 'now' | 'release'> {
   const clock = steadyClock(ownClocks, newestStep(shop.db));
   clock.onJump((byMs) => log.warn({ byMs }, 'the clock of this computer was set; runs go on by their own time'));
   const looking = setInterval(clock.now, LOOK_MS).unref();
@@ -75,11 +75,11 @@ const LOOK_MS = 10_000;
  *
  * @throws {DatabaseError} the file cannot be used; said in words for the operator
  */
-export function shop(): Held {
+export function shop(): OpenShop {
   const holder = globalThis as Holder;
-  const held = holder[HELD];
-  if (held?.stillThere()) return held;
-  if (held) rescue(held);
+  const open = holder[HELD];
+  if (open?.stillThere()) return open;
+  if (open) rescue(open);
   const path = shopPath();
   const { release } = holdShop(path);
   try {
@@ -98,9 +98,9 @@ export function shop(): Held {
 }
 
 /** The log beside the file was deleted under us: we still have what was in it, and put it into the file before it is lost. */
-function rescue(held: Held): void {
-  held.sqlite.pragma('wal_checkpoint(TRUNCATE)');
-  log.warn({ path: held.path }, 'the file’s log (-wal) was deleted while the app runs; what was in it is saved');
+function rescue(open: OpenShop): void {
+  open.sqlite.pragma('wal_checkpoint(TRUNCATE)');
+  log.warn({ path: open.path }, 'the file’s log (-wal) was deleted while the app runs; what was in it is saved');
   closeShop();
 }
 

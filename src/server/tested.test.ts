@@ -1,7 +1,7 @@
 /** Tested settings over the wire: what is refused and where, what a card makes of one, the matrix and its paper. */
 
 import { describe, expect, it } from 'vitest';
-import { ask, ownShop, put, send } from '../../test/api';
+import { ownShop, put, request, send } from '../../test/api';
 import { isWhole } from '../../test/runs';
 import { resolve } from '../core/card';
 import type { Tested } from '../core/sheet';
@@ -110,7 +110,7 @@ describe('a tested setting', () => {
 
   it('goes out as a list with what was read left empty where nothing was', async () => {
     await keep();
-    const csv = await (await ask(csvRoute.GET, '/shelf/tested.csv', { kind: 'tested' })).text();
+    const csv = await (await request(csvRoute.GET, '/shelf/tested.csv', { kind: 'tested' })).text();
     expect(csv).toMatch(
       /tested-new,Dunlin on the crew tee,product-dunlin,press-swing,blank,blank-crew-tee,148\.88888888888889,,11,warm,good,MB,2026-05-04,no,,/,
     );
@@ -142,7 +142,7 @@ describe('transfers on fabrics', () => {
 
   it.runIf(isWhole)('is a page or two of A4 or Letter to hang up', async () => {
     for (const paper of ['A4', 'Letter']) {
-      const reply = await ask(paperRoute.GET, `/tested-matrix.pdf?press=press-swing&paper=${paper}`);
+      const reply = await request(paperRoute.GET, `/tested-matrix.pdf?press=press-swing&paper=${paper}`);
       expect(reply.headers.get('content-type')).toBe('application/pdf');
       const text = Buffer.from(await reply.arrayBuffer()).toString('latin1');
       expect(text.match(/\/Type \/Page\b/g)?.length).toBe(2);

@@ -50,9 +50,9 @@ export function FigureField({ label, kind, value, house, min, max, allowed, when
     onChange(read.figure);
   };
   // what the server said holds for the figure it was said of
-  const [told, setTold] = useState<{ problem: string | undefined; of: Figure | undefined }>({ problem, of: value });
-  if (told.problem !== problem) setTold({ problem, of: value });
-  const message = fault ?? (told.of === value ? problem : undefined);
+  const [refused, setRefused] = useState<{ problem: string | undefined; of: Figure | undefined }>({ problem, of: value });
+  if (refused.problem !== problem) setRefused({ problem, of: value });
+  const message = fault ?? (refused.of === value ? problem : undefined);
   const { beside } = houseUnit(kind, house);
   return (
     <TypedEntry

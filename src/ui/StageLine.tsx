@@ -15,10 +15,10 @@ const TRACK = { press: { y: 24, height: 16 }, hands: { y: 46, height: 16 }, cloc
 const drawnS = (stage: Stage) => Math.min(stage.timeS, LONGEST_S);
 
 /** Widths in proportion to time, with a floor so that every stage can be read. */
-function widths(stages: readonly Stage[], room: number): number[] {
+function widths(stages: readonly Stage[], spacePx: number): number[] {
   const total = stages.reduce((sum, stage) => sum + drawnS(stage), 0);
-  const least = Math.min(LEAST, room / stages.length);
-  const spare = room - least * stages.length;
+  const least = Math.min(LEAST, spacePx / stages.length);
+  const spare = spacePx - least * stages.length;
   return stages.map((stage) => least + (spare * drawnS(stage)) / total);
 }
 
@@ -32,8 +32,8 @@ interface StageLineProps {
 }
 
 /** Stages to a row, so that each can still be read. */
-function rowsOf(stages: readonly Stage[], room: number): { from: number; stages: readonly Stage[] }[] {
-  const most = Math.max(1, Math.floor(room / LEAST));
+function rowsOf(stages: readonly Stage[], spacePx: number): { from: number; stages: readonly Stage[] }[] {
+  const most = Math.max(1, Math.floor(spacePx / LEAST));
   const rows = Math.ceil(stages.length / most);
   const each = Math.ceil(stages.length / rows);
   return Array.from({ length: rows }, (_, i) => ({ from: i * each, stages: stages.slice(i * each, (i + 1) * each) }));
@@ -41,9 +41,9 @@ function rowsOf(stages: readonly Stage[], room: number): { from: number; stages:
 
 export const StageLine = memo(function StageLine({ stages, current = -1, dark = false, here = false }: StageLineProps) {
   const [ref, width] = useWidth<HTMLDivElement>();
-  const room = Math.max(0, width - LEFT);
+  const spacePx = Math.max(0, width - LEFT);
   const soft = dark ? 'var(--color-night-soft)' : 'var(--color-soft)';
-  const all = width > 0 ? rowsOf(stages, room) : [];
+  const all = width > 0 ? rowsOf(stages, spacePx) : [];
   const now = all.findLast(({ from }) => from <= Math.max(0, current));
   const rows = here && now ? [now] : all;
   return (
@@ -57,7 +57,7 @@ export const StageLine = memo(function StageLine({ stages, current = -1, dark = 
           aria-label={`Stages: ${stages.map((s) => `${s.kind} ${formatDuration(s.timeS)}`).join(', ')}`}
         >
           {rows.map((row, r) => {
-            const each = widths(row.stages, room);
+            const each = widths(row.stages, spacePx);
             return (
               <g key={row.from} transform={`translate(0 ${r * ROW_HEIGHT})`}>
                 <text x="0" y={TRACK.press.y + 13} fontSize="14" fill={soft}>

@@ -144,7 +144,7 @@ function Wall({
   const from = x(surfaceC - FADE_SDS * sdK);
   const full = x(surfaceC + FADE_SDS * sdK);
   const end = until === undefined ? width - PAD : Math.max(x(surfaceC), x(until));
-  const room = end - x(surfaceC);
+  const spacePx = end - x(surfaceC);
   return (
     <g>
       <defs>
@@ -158,7 +158,7 @@ function Wall({
       </defs>
       <rect x={from} y={44} width={Math.max(0, end - from)} height={BASE_Y - 44} fill={fill} mask={`url(#${fade})`} />
       <line x1={x(surfaceC)} x2={x(surfaceC)} y1={40} y2={BASE_Y + 4} stroke="var(--color-ink)" strokeWidth="2" />
-      {room > 44 && (
+      {spacePx > 44 && (
         <text x={x(surfaceC) + 2} y={38} fontSize="13" fill="var(--color-ink)">
           {label}
         </text>
@@ -222,11 +222,11 @@ function describe(w: Window, setC: number, house: HouseUnits): string {
   const { unit } = w.settable;
   const { lowC, highC } = bandOf(w, setC);
   const margin = smallestMargin(marginsAt(w, setC));
-  const room =
+  const spacePx =
     margin < 0
       ? `past the nearest side by ${formatForHouse('temperatureDifference', -margin, house, 0)}`
       : `nearest side ${marginText(w, setC, house)} away`;
-  return `set ${formatQuantity(setC, unit)}, surface ${formatQuantity(lowC, unit)} to ${formatQuantity(highC, unit)}, ${room}`;
+  return `set ${formatQuantity(setC, unit)}, surface ${formatQuantity(lowC, unit)} to ${formatQuantity(highC, unit)}, ${spacePx}`;
 }
 
 function Handle({ w, setC, x, width }: Pick<DrawingProps, 'w' | 'setC' | 'width'> & { x: (t: number) => number }) {

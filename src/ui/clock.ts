@@ -84,9 +84,9 @@ export const onClockJump = here.onJump;
 export const clockIsSure = here.sure;
 
 /** Waits for a reply, and takes the server's time from it where it tells it. */
-export async function timed<T>(ask: () => Promise<T>): Promise<T> {
+export async function timed<T>(request: () => Promise<T>): Promise<T> {
   const sentAt = performance.now();
-  const reply = await ask();
+  const reply = await request();
   const said = (reply as { now?: unknown } | null)?.now;
   if (typeof said === 'number') here.heard(said, sentAt);
   return reply;

@@ -26,10 +26,10 @@ const isLetter = (key: unknown): key is string => typeof key === 'string' && /^[
 /** What was kept, as far as it can be believed: one letter for each act, and none twice. */
 export function readKeys(text: string | null): Keys {
   try {
-    const kept = { ...USUAL, ...(JSON.parse(text ?? '{}') as Record<string, unknown>) } as Record<KeyedAct, unknown>;
-    const letters = KEYED_ACTS.map((act) => kept[act]);
+    const stored = { ...USUAL, ...(JSON.parse(text ?? '{}') as Record<string, unknown>) } as Record<KeyedAct, unknown>;
+    const letters = KEYED_ACTS.map((act) => stored[act]);
     if (!letters.every(isLetter) || new Set(letters).size !== letters.length) return USUAL;
-    return Object.fromEntries(KEYED_ACTS.map((act) => [act, kept[act]])) as Keys;
+    return Object.fromEntries(KEYED_ACTS.map((act) => [act, stored[act]])) as Keys;
   } catch {
     return USUAL;
   }

@@ -3,7 +3,7 @@ import { useState } from 'react';
 
 const KEY = 'tidy-beacon.operator';
 
-function kept(): string {
+function storedOperator(): string {
   try {
     return localStorage.getItem(KEY) ?? '';
   } catch {
@@ -13,7 +13,7 @@ function kept(): string {
 
 /** The initials in use here, and how to change them. A browser that keeps nothing asks again in the next page. */
 export function useOperator(): [string, (initials: string) => void] {
-  const [operator, setOperator] = useState(kept);
+  const [operator, setOperator] = useState(storedOperator);
   return [
     operator,
     (initials) => {

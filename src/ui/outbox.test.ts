@@ -3,7 +3,7 @@ import 'fake-indexeddb/auto';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import type { RunEvent } from '../core/run';
 import { serverNow, timed } from './clock';
-import { keepEvent, keptEvents } from './kept';
+import { storedEvents, storeEvent } from './localStore';
 import { heardEvents, peek, post, takeUp, whenSettled } from './outbox';
 
 let serial = 0;
@@ -152,16 +152,16 @@ describe('the outbox', () => {
     post('run-g', one);
     post('run-g', two);
     await settled();
-    expect((await keptEvents()).map(({ event: { id } }) => id)).toEqual([one.id, two.id]);
+    expect((await storedEvents()).map(({ event: { id } }) => id)).toEqual([one.id, two.id]);
     away = false;
     await settled();
     expect(stored).toEqual([one, two]);
     await settled();
-    expect(await keptEvents()).toEqual([]);
+    expect(await storedEvents()).toEqual([]);
     // left behind by a page that is gone
     const [three, four] = [event(), event()];
-    await keepEvent('run-h', three);
-    await keepEvent('run-h', four);
+    await storeEvent('run-h', three);
+    await storeEvent('run-h', four);
     await takeUp();
     await settled();
     expect(stored).toEqual([one, two, three, four]);

@@ -8,7 +8,7 @@ import { call, ProblemError } from '../contract';
 import type { RunEvent } from '../core/run';
 import { setAway } from './away';
 import { clockIsSure, onClockJump, timed } from './clock';
-import { keepEvent, keptEvents, letGo } from './kept';
+import { letGo, storedEvents, storeEvent } from './localStore';
 import { photosOnWay, takeUpPhotos } from './photo';
 
 const RETRY_MS = 1_000;
@@ -53,14 +53,14 @@ function set(runId: string, change: Partial<Box>): void {
  *
  * @param from how many events come before the first of these; where some between are not known yet, they are asked for
  */
-export function heardEvents(runId: string, told: readonly RunEvent[], from = 0): void {
+export function heardEvents(runId: string, confirmed: readonly RunEvent[], from = 0): void {
   if (!boxes.has(runId)) set(runId, {});
   const box = boxOf(runId);
   if (from > box.confirmed.length) {
     void catchUp(runId);
     return;
   }
-  const events = [...box.confirmed.slice(0, from), ...told];
+  const events = [...box.confirmed.slice(0, from), ...confirmed];
   if (events.length <= box.confirmed.length) return;
   const has = (event: RunEvent) => events.some((known) => known.id === event.id);
   const arrived = box.waiting.filter(has);
@@ -152,8 +152,8 @@ export function post(runId: string, event: RunEvent): void {
   set(runId, { waiting: [...boxOf(runId).waiting, event], refusal: null });
   keeping.set(
     event.id,
-    keepEvent(runId, event).then((kept) => {
-      if (!kept) set(runId, { loose: true });
+    storeEvent(runId, event).then((stored) => {
+      if (!stored) set(runId, { loose: true });
     }),
   );
   setTimeout(() => void pump(runId), AFTER_PAINT_MS);
@@ -161,7 +161,7 @@ export function post(runId: string, event: RunEvent): void {
 
 /** Takes up what an earlier document of this browser left behind. */
 export async function takeUp(): Promise<void> {
-  for (const { runId, event } of await keptEvents()) {
+  for (const { runId, event } of await storedEvents()) {
     const { waiting, confirmed } = boxOf(runId);
     if ([...waiting, ...confirmed].some((known) => known.id === event.id)) continue;
     set(runId, { waiting: [...waiting, event] });

@@ -1,7 +1,7 @@
 /** Photos on their way, against a server that is away or says no, and a browser that keeps them or does not. The server is a stand-in for `fetch`. */
 import 'fake-indexeddb/auto';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import { keptPhotos } from './kept';
+import { storedPhotos } from './localStore';
 import { newId } from './newId';
 import { photosOnWay, postPhoto, seenPhotoRefusal, takeUpPhotos } from './photo';
 
@@ -44,18 +44,18 @@ describe('a photo', () => {
     const taken = server('away', 'away', took());
     const entry = photo();
     await postPhoto(entry);
-    expect(await keptPhotos()).toEqual([entry]);
+    expect(await storedPhotos()).toEqual([entry]);
     expect(photosOnWay()).toEqual({ loose: false, refusal: null });
     await settled();
     expect(taken).toEqual([entry.id]);
-    expect(await keptPhotos()).toEqual([]);
+    expect(await storedPhotos()).toEqual([]);
   });
   it('that is never taken is told, and not sent for ever', async () => {
     const taken = server(refused(), took());
     await postPhoto(photo());
     await settled();
     expect(photosOnWay().refusal).toMatch(/^A photo was not taken: The picture is too large\./);
-    expect(await keptPhotos()).toEqual([]);
+    expect(await storedPhotos()).toEqual([]);
     expect(taken).toEqual([]);
     seenPhotoRefusal();
     expect(photosOnWay().refusal).toBeNull();
@@ -82,6 +82,6 @@ describe('a photo', () => {
     await takeUpPhotos();
     await settled();
     expect(taken).toContain(entry.id);
-    expect(await keptPhotos()).toEqual([]);
+    expect(await storedPhotos()).toEqual([]);
   });
 });

@@ -1,7 +1,7 @@
 /** Photos from camera or file: made small here, without what the camera wrote beside them, kept, and sent until the server has them. */
 import { useSyncExternalStore } from 'react';
 import { call, PHOTO_MOST, ProblemError } from '../contract';
-import { type KeptPhoto, keepPhoto, keptPhotos, letGoPhoto } from './kept';
+import { keepPhoto, letGoPhoto, type StoredPhoto, storedPhotos } from './localStore';
 import { newId } from './newId';
 
 /** Longest side of a kept photo, px: enough to see an edge that lifts. */
@@ -86,7 +86,7 @@ async function done(id: string, refusal: string | null): Promise<void> {
 }
 
 /** Sends a photo until the server has it, or says that it never will. */
-async function send(photo: KeptPhoto): Promise<void> {
+async function send(photo: StoredPhoto): Promise<void> {
   for (;;) {
     try {
       await call('putPhoto', { params: { id: photo.id }, body: { jpeg: photo.jpeg } });
@@ -100,7 +100,7 @@ async function send(photo: KeptPhoto): Promise<void> {
 }
 
 /** Keeps a photo in the browser, and sees it on its way. */
-export async function postPhoto(photo: KeptPhoto): Promise<void> {
+export async function postPhoto(photo: StoredPhoto): Promise<void> {
   if (!(await keepPhoto(photo))) {
     loose.add(photo.id);
     say(state.refusal);
@@ -117,5 +117,5 @@ export async function takePhoto(file: Blob): Promise<string> {
 
 /** Sends what an earlier document of this browser left. */
 export async function takeUpPhotos(): Promise<void> {
-  for (const photo of await keptPhotos()) void send(photo);
+  for (const photo of await storedPhotos()) void send(photo);
 }

@@ -88,7 +88,7 @@ export const SOUNDS = ['tones', 'tones and words', 'silent'] as const;
 export type Sounds = (typeof SOUNDS)[number];
 const KEY = 'tidy-beacon.sounds';
 
-export function keptSounds(): Sounds {
+export function storedSounds(): Sounds {
   try {
     const was = localStorage.getItem(KEY);
     return SOUNDS.find((sound) => sound === was) ?? 'tones';

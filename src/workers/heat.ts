@@ -1,15 +1,15 @@
 /** The heat model as views ask it: one worker for what is drawn at once, one for sweeps, which may be stopped. */
 import { proxy } from 'comlink';
 import type { SweepQuery } from '../core/heatBench';
-import { desk } from './desk';
 import type { HeatApi } from './heat.worker';
+import { workerClient } from './workerClient';
 
-export { Stopped, WorkerDied } from './desk';
+export { Stopped, WorkerDied } from './workerClient';
 
 const start = () => new Worker(new URL('./heat.worker.ts', import.meta.url), { type: 'module' });
 
-export const heatDesk = desk<HeatApi>(start);
-const sweepDesk = desk<HeatApi>(start);
+export const heatWorker = workerClient<HeatApi>(start);
+const sweepWorker = workerClient<HeatApi>(start);
 
 export interface SweepStep {
   done: number;
@@ -19,7 +19,7 @@ export interface SweepStep {
 
 /** Sweeps, telling every row. @throws {Stopped} it was stopped */
 export const sweep = (query: SweepQuery, onStep: (step: SweepStep) => void): Promise<void> =>
-  sweepDesk.ask((api, alive) =>
+  sweepWorker.query((api, alive) =>
     api.sweep(
       query,
       proxy((step: SweepStep) => {
@@ -30,4 +30,4 @@ export const sweep = (query: SweepQuery, onStep: (step: SweepStep) => void): Pro
   );
 
 /** Ends the sweep under way. */
-export const stopSweep = (): void => sweepDesk.stop();
+export const stopSweep = (): void => sweepWorker.stop();

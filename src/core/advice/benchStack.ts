@@ -30,8 +30,8 @@ export interface BenchStack {
 const WATCHED_S = 240;
 
 /** The stack of a print as its card has it; null where the art is pressed from the back, which the model does not know. */
-export function benchStack(given: ResolveInput): BenchStack | null {
-  const input = prepared(given);
+export function benchStack(original: ResolveInput): BenchStack | null {
+  const input = prepared(original);
   if (input.print.embossed) return null;
   const { draft, window, set, values } = judge(input);
   const stage = pressOf(draft);

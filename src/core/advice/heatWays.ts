@@ -25,14 +25,14 @@ export type HeatWay = z.infer<typeof HeatWaySchema>;
  *
  * @returns the one from above first; none where the material holds too little viscose to count, or the press heats from above only
  */
-export function heatWays(given: ResolveInput): HeatWay[] {
-  const { fabric, press, print } = given;
+export function heatWays(original: ResolveInput): HeatWay[] {
+  const { fabric, press, print } = original;
   if (!press.lower || !countedFibres(fabric.composition).some(({ fibre }) => fibre === 'viscose')) return [];
   const now = print.choices.heat ?? 'above';
   return (['above', 'split'] as const).map((heat) => {
     const isChosen = heat === now;
     const choices = isChosen ? print.choices : heated(print.choices, heat);
-    const { lamp, set, soundChance } = judge(prepared({ ...given, print: { ...print, choices } }));
+    const { lamp, set, soundChance } = judge(prepared({ ...original, print: { ...print, choices } }));
     const { tempC, lowerC, timeS } = set;
     return { heat, isChosen, lamp: lamp.state, set: { tempC, lowerC, timeS }, soundChance, against: worst(lamp.findings)?.says ?? null };
   });

@@ -242,12 +242,12 @@ function ideaOf({ change }: WayOut): string {
 
 /** A change judged: what every print it makes comes to, the worst of them standing for all. Null: it names what is not there. */
 function judgedWith(
-  given: ResolveInput,
+  original: ResolveInput,
   change: Change,
   stock: Stock,
   law: Law,
 ): { changed: PreparedInput; judged: Judgement; minutes: number } | null {
-  const prints = inputsAfter(given, change, stock).map((other) => {
+  const prints = inputsAfter(original, change, stock).map((other) => {
     const changed = prepared(other);
     return { changed, judged: judge(changed, law) };
   });
@@ -259,7 +259,7 @@ function judgedWith(
 
 /** A change that serves, as it is offered. */
 function wayOf(
-  given: ResolveInput,
+  original: ResolveInput,
   { change, says }: Candidate,
   { changed, judged, minutes }: NonNullable<ReturnType<typeof judgedWith>>,
 ): WayOut {
@@ -270,7 +270,7 @@ function wayOf(
     lamp: lamp.state === 'clear' ? 'clear' : 'care',
     set: { tempC: set.tempC, lowerC: set.lowerC, unit: window.settable.unit, timeS: set.timeS },
     smallestMarginK,
-    unlike: unlike(given.product, changed.product, given.print.artKind),
+    unlike: unlike(original.product, changed.product, original.print.artKind),
     // another transfer has to be made first; the one in hand is there already
     minutesPerPiece: minutes + (change.productId === undefined ? 0 : changed.product.minutesToMake),
     costMinor: priceOfPrint(changed.product, changed.print),
@@ -278,17 +278,17 @@ function wayOf(
 }
 
 /** The ways a list of changes comes to, of those that are wanted. */
-function waysOf(given: ResolveInput, list: readonly Candidate[], stock: Stock, isWanted: (judged: Judgement) => boolean): WayOut[] {
+function waysOf(original: ResolveInput, list: readonly Candidate[], stock: Stock, isWanted: (judged: Judgement) => boolean): WayOut[] {
   const ways: WayOut[] = [];
   const tried = new Set<string>();
   for (const { change, says } of list) {
     // of the sizes, and of the gaps between halves, the first that serves
     const kind = change.size ? 'size' : change.halves ? 'halves' : null;
     if (kind && tried.has(kind)) continue;
-    const entry = judgedWith(given, change, stock, QUICK);
+    const entry = judgedWith(original, change, stock, QUICK);
     if (!entry || entry.judged.lamp.state === 'hold' || !isWanted(entry.judged)) continue;
     if (kind) tried.add(kind);
-    ways.push(wayOf(given, { change, says }, entry));
+    ways.push(wayOf(original, { change, says }, entry));
   }
   const chosen: WayOut[] = [];
   for (const way of ways.sort(better)) if (!chosen.some((candidate) => ideaOf(candidate) === ideaOf(way))) chosen.push(way);
@@ -300,11 +300,11 @@ const isOfLay = ({ from, rule, closing }: Finding): boolean =>
   closing === undefined && (rule === 'cold-spot-under-art' || (from === 'margin' && (rule === 'sheet low' || rule === 'sheet high')));
 
 /** What would lay the art better, where a Care comes from the platen under it. */
-function betterPose(given: ResolveInput, stock: Stock, card: Pick<Card, 'lamp'>): WayOut[] {
+function betterPose(original: ResolveInput, stock: Stock, card: Pick<Card, 'lamp'>): WayOut[] {
   if (!card.lamp.findings.some(isOfLay)) return [];
-  const input = prepared(given);
+  const input = prepared(original);
   const judged = judge(input, QUICK);
-  return waysOf(given, lays(input, judged), stock, ({ lamp }) => !lamp.findings.some(isOfLay)).slice(0, OWN_KEPT);
+  return waysOf(original, lays(input, judged), stock, ({ lamp }) => !lamp.findings.some(isOfLay)).slice(0, OWN_KEPT);
 }
 
 /**
@@ -313,16 +313,16 @@ function betterPose(given: ResolveInput, stock: Stock, card: Pick<Card, 'lamp'>)
  * Each is judged like any other card. Of one idea only the best stands; of the setting changes that each need no other
  * product or press up to two are kept, so that a shop sees what it can do with what is in its hand.
  */
-export function waysOut(given: ResolveInput, card: Pick<Card, 'lamp'>, stock: Stock): WayOut[] {
-  if (card.lamp.state === 'care') return betterPose(given, stock, card);
+export function waysOut(original: ResolveInput, card: Pick<Card, 'lamp'>, stock: Stock): WayOut[] {
+  if (card.lamp.state === 'care') return betterPose(original, stock, card);
   if (card.lamp.state === 'clear') return [];
-  const input = prepared(given);
+  const input = prepared(original);
   const judged = judge(input, QUICK);
-  const chosen = waysOf(given, candidates(input, judged, stock), stock, () => true);
+  const chosen = waysOf(original, candidates(input, judged, stock), stock, () => true);
   // many were ranked without the bond; the few that stand are judged in full
   return withOwn(chosen)
     .map((way) => {
-      const lamp = judgedWith(given, way.change, stock, LAW)?.judged.lamp.state ?? way.lamp;
+      const lamp = judgedWith(original, way.change, stock, LAW)?.judged.lamp.state ?? way.lamp;
       return lamp === 'hold' ? way : { ...way, lamp };
     })
     .sort(better);

@@ -122,8 +122,8 @@ describe('over random fabrics, products and presses', () => {
         '2026-03-01',
       );
     fc.assert(
-      fc.property(inputs, fc.constantFrom(...instruments), (given, instrument) => {
-        const { maps: _, ...input } = { ...given, press: { ...given.press, calibration: null } };
+      fc.property(inputs, fc.constantFrom(...instruments), (drawn, instrument) => {
+        const { maps: _, ...input } = { ...drawn, press: { ...drawn.press, calibration: null } };
         const rules = { ...input.house.rules, unmeasured: 'widen' as const };
         const never = { ...input, house: { ...input.house, rules } };
         const measured = { ...never, maps: [survey(instrument, input.press)] };

@@ -21,8 +21,8 @@ export interface Trade extends Law {
 export const TRADE: Trade = { ...LAW, steps: STEPS };
 
 /** What a queue needs of a card: its lamp, and the minutes of a piece. */
-export function lampAndMinutes(given: ResolveInput): { lamp: Lamp; minutesPerPiece: number } {
-  const input = prepared(given);
+export function lampAndMinutes(original: ResolveInput): { lamp: Lamp; minutesPerPiece: number } {
+  const input = prepared(original);
   const { lamp, draft, values } = judge(input);
   return { lamp, minutesPerPiece: minutesOf(stagesOf(input, draft, values)) };
 }
@@ -73,8 +73,8 @@ const inOrder = (reasons: readonly Reason[]): Reason[] => FIELDS.flatMap((field)
  * @param input °C, s, mm; all parts already parsed by their schemas
  * @returns the card; its lamp weighs the chances of each side, and is Clear only where no rule was met
  */
-export function resolve(given: ResolveInput, trade: Trade = TRADE): Card {
-  const input = prepared(given);
+export function resolve(original: ResolveInput, trade: Trade = TRADE): Card {
+  const input = prepared(original);
   const judged = judge(input, trade);
   const { draft, window, set, values, margins, smallestMarginK, lamp, soundChance } = judged;
   const { print, product } = input;

@@ -1,4 +1,4 @@
-/** Ask: everything a question to the heat model holds, checked before anything is computed. */
+/** A query of the heat model: everything a question to it holds, checked before anything is computed. */
 import { z } from 'zod';
 import {
   type Adhesive,
@@ -58,7 +58,7 @@ export const AllowedSchema = z.object({
 
 export const PeelQuerySchema = z.object({ piece: GluedPieceSchema, passage: PassageSchema, where: z.enum(COOLING_PLACES) });
 
-/** The adhesive of an ask, with the flow its supplier means worked out. */
+/** The adhesive of a query, with the flow its supplier means worked out. */
 export const adhesiveOfQuery = (
   { adhesive: { softenC, reference, shift } }: Pick<HeatQuery, 'adhesive'>,
   options: SolveOptions = {},

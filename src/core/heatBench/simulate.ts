@@ -1,4 +1,4 @@
-/** Answer: what the heat model says to an ask, as plain data that can be sent, drawn and kept. */
+/** What the heat model says to a query, as plain data that can be sent, drawn and kept. */
 
 import {
   type Allowed,
@@ -114,7 +114,7 @@ export function correctQuery(query: HeatQuery, allowed: Allowed): { correction: 
   };
 }
 
-/** The bond of an ask as a band. */
+/** The bond of a query as a band. */
 export const bandOfQuery = (query: HeatQuery, doubt: Doubt): BondBand =>
   bondBand(query.piece, query.passage, adhesiveOfQuery(query, WEIGHED), doubt, WEIGHED);
 

@@ -129,14 +129,14 @@ export class DeviceBoard {
   private find(name: string, now: number): Heard | null {
     const known = this.heard.get(name);
     if (known) return known;
-    if (this.heard.size >= MOST_DEVICES && !this.makeRoom(now)) return null;
+    if (this.heard.size >= MOST_DEVICES && !this.makeSpace(now)) return null;
     const fresh: Heard = { kind: 'unknown', last: null, heardAt: 0, fault: '', jumped: false, skewMs: null, history: [] };
     this.heard.set(name, fresh);
     return fresh;
   }
 
   /** Lets go of a device that never said anything that can be read, else of the one that is silent longest. */
-  private makeRoom(now: number): boolean {
+  private makeSpace(now: number): boolean {
     const all = [...this.heard].sort(([, a], [, b]) => a.heardAt - b.heardAt);
     const gone = all.find(([, { last }]) => last === null) ?? all.find(([, { heardAt }]) => now - heardAt > SILENT_AFTER_MS);
     return gone !== undefined && this.heard.delete(gone[0]);

@@ -15,7 +15,7 @@ export interface Check {
   look: Phrase;
   safety: string | null;
   /** A figure that is kept with it: the temperature read at the platen, °C, or the transfers there are. */
-  asks: 'temperature' | 'count' | null;
+  input: 'temperature' | 'count' | null;
   /** It was looked at before the run just ended, and nothing it rests on has changed. */
   holds: boolean;
 }
@@ -45,7 +45,7 @@ const RULES: Record<string, Rule> = {
     says: phrase`Count the ${of.layers.length > 1 ? 'sets of transfers' : 'transfers'}`,
     look: phrase`${set.mirror === 'by the supplier' ? 'Art, size and colour as ordered; ' : ''}${String(pieces)} are needed, any more are spares.`,
     safety: null,
-    asks: 'count',
+    input: 'count',
   }),
   pull: ({ of, set }, _, pullDue) =>
     pullDue
@@ -53,26 +53,26 @@ const RULES: Record<string, Rule> = {
           says: phrase`Pull paper slips at the corners, with ${of.pressName} cold`,
           look: phrase`All four alike: at ${set.pressure.band} pressure a slip ${pullAt(set.pressure.contactKPa)}. Hot already: leave it for the next cold start. What you find is kept at Presses, under Pressure.`,
           safety: 'Slips long enough to hold well clear: fingers never go between the platens.',
-          asks: null,
+          input: null,
         }
       : null,
   heat: (card) => ({
     says: phrase`Let it settle at ${setTemp(firstHeat(card), card.window.settable.unit)}`,
     look: phrase`Read it at the press, and read it again a minute later.`,
     safety: null,
-    asks: 'temperature',
+    input: 'temperature',
   }),
   pressure: ({ of, set }) => ({
     says: phrase`Set the pressure: ${pressureWords(of.pressName, set.pressure)}`,
     look: phrase`Read it with the piece in the press: a garment raises it.`,
     safety: null,
-    asks: null,
+    input: null,
   }),
   base: ({ set }) => ({
     says: phrase`Base: ${set.base}${set.pad === 'none' ? '' : `, ${set.pad}`}${set.platen === null ? '' : `; platen: ${set.platen}`}`,
     look: phrase`Clean and flat, no glue and no lint on pad or platen.`,
     safety: null,
-    asks: null,
+    input: null,
   }),
   warm: ({ stages }) => {
     const marries = stages.some((stage) => stage.kind === 'marry');
@@ -80,16 +80,16 @@ const RULES: Record<string, Rule> = {
       says: phrase`Close it empty for ${marries ? 'some minutes' : seconds(30)}`,
       look: phrase`${marries ? 'A hot marry-peel needs heat from below.' : 'A cold base robs the first piece of its heat.'}`,
       safety: PINCH,
-      asks: null,
+      input: null,
     };
   },
   cover: ({ set }) => ({
     says: set.cover ? phrase`Cover at hand: ${COVER_SHEETS[set.cover].name}` : phrase`No cover sheet`,
     look: set.cover ? phrase`Whole and clean, larger than the art.` : phrase`Take it off the press, so that it is not laid on by habit.`,
     safety: null,
-    asks: null,
+    input: null,
   }),
-  mirror: (card) => ({ says: phrase`Look at the lettering`, look: letteringWords(letteringOf(card)), safety: null, asks: null }),
+  mirror: (card) => ({ says: phrase`Look at the lettering`, look: letteringWords(letteringOf(card)), safety: null, input: null }),
   tab: ({ set, of }) =>
     [set.peel, ...of.layers.map(({ peel }) => peel ?? 'none')].every((peel) => peel === 'none')
       ? null
@@ -97,13 +97,13 @@ const RULES: Record<string, Rule> = {
           says: phrase`A peel tab on each sheet`,
           look: phrase`A corner to take hold of, away from small parts.`,
           safety: null,
-          asks: null,
+          input: null,
         },
   blank: ({ of, set, laid }) => ({
     says: phrase`Blanks: right side up, clean`,
     look: phrase`${laid ? RAISED[set.base] : 'The face that takes the print up, clean and dry.'} ${of.colour} ${of.size}, as ordered.`,
     safety: null,
-    asks: null,
+    input: null,
   }),
 };
 

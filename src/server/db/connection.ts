@@ -128,8 +128,8 @@ export function holdShop(path: string): { release: () => void } {
       `Another Tidy Beacon already serves ${path}. Use that one, or close it first; or set TIDY_BEACON_DB to another file.`,
     );
   }
-  const held = lock;
-  return { release: () => held.close() };
+  const lockFile = lock;
+  return { release: () => lockFile.close() };
 }
 
 function words(error: unknown, path: string): string {

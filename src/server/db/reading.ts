@@ -15,14 +15,14 @@ export function openForReading(path: string): { db: Shop['db']; close: () => voi
 }
 
 /** The same, kept open while the file stays the same one: a shop put in its place is opened anew. */
-export function keptReading(): (path: string) => Shop['db'] {
-  let kept: { path: string; ino: number; db: Shop['db']; close: () => void } | null = null;
+export function cachedReader(): (path: string) => Shop['db'] {
+  let reader: { path: string; ino: number; db: Shop['db']; close: () => void } | null = null;
   return (path) => {
     const { ino } = statSync(path);
-    if (kept?.path !== path || kept.ino !== ino) {
-      kept?.close();
-      kept = { path, ino, ...openForReading(path) };
+    if (reader?.path !== path || reader.ino !== ino) {
+      reader?.close();
+      reader = { path, ino, ...openForReading(path) };
     }
-    return kept.db;
+    return reader.db;
   };
 }

@@ -66,7 +66,7 @@ function onLines(socket: Socket, take: (line: string) => void): void {
 }
 
 /** Room for one more connection: one that never proved itself goes first, then the one that is silent longest. */
-function makeRoom(gateways: Set<Gateway>): void {
+function makeSpace(gateways: Set<Gateway>): void {
   if (gateways.size < MOST_GATEWAYS) return;
   const [first] = [...gateways].sort((x, y) => x.heardAt - y.heardAt || x.openedAt - y.openedAt);
   if (!first) return;
@@ -79,7 +79,7 @@ function makeRoom(gateways: Set<Gateway>): void {
  * the words of its own protocol, and is cut off at them.
  */
 function admit(gateways: Set<Gateway>, socket: Socket, board: DeviceBoard): void {
-  makeRoom(gateways);
+  makeSpace(gateways);
   const gateway: Gateway = { socket, heardAt: 0, openedAt: Date.now(), names: new Set() };
   gateways.add(gateway);
   const proves = setTimeout(() => gateway.heardAt === 0 && socket.destroy(), PROVES_WITHIN_MS).unref();

@@ -17,7 +17,7 @@ export interface Input<N extends RouteName> {
 export type Answer<N extends RouteName> = Reply<N> & { version?: number };
 
 /** A request as it came in, unread. */
-export interface Asked {
+export interface RequestParts {
   params: Record<string, string | undefined>;
   query: Record<string, string>;
   /** Null where the method has none. */
@@ -32,7 +32,7 @@ function parse<T>(schema: z.ZodType, value: unknown, where: string): T {
 }
 
 /** @throws {Refusal} what does not hold to the route's schemas, by its fields */
-export function inputOf<N extends RouteName>(name: N, { params, query, text, ifMatch }: Asked): Input<N> {
+export function inputOf<N extends RouteName>(name: N, { params, query, text, ifMatch }: RequestParts): Input<N> {
   const schemas = TABLE[name];
   return {
     params: parse<Params<N>>(schemas.params, params, 'Path'),

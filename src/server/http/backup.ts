@@ -9,7 +9,7 @@ import type { APIRoute } from 'astro';
 import { STALE_AFTER_ALL } from '../../contract/paths';
 import { announceChange } from '../announce';
 import { migrationsFolder } from '../app';
-import { keptCopies, keptCopy, swapIn, takeBackup } from '../backup';
+import { backupCopies, backupCopy, swapIn, takeBackup } from '../backup';
 import { dayOf } from '../day';
 import { log } from '../log';
 import { Refusal } from '../refusal';
@@ -68,7 +68,7 @@ function limited(): Transform {
 }
 
 /** @throws {Refusal} 507 there is no room for another shop beside this one */
-async function mustHaveRoom(folder: string, bytes: number): Promise<void> {
+async function mustHaveSpace(folder: string, bytes: number): Promise<void> {
   const { bavail, bsize } = await statfs(folder);
   if (bavail * bsize < 2 * bytes)
     throw new Refusal(
@@ -115,7 +115,7 @@ export const restoreReply: APIRoute = ({ request }) =>
     const told = Number(request.headers.get('content-length') ?? 0);
     if (told > RESTORE_LIMIT) throw tooLarge();
     if (!request.body) throw new Refusal('not valid', 'Not a backup', 'No file came with it.', [{ field: 'file', message: 'missing' }]);
-    await mustHaveRoom(dirname(file), told);
+    await mustHaveSpace(dirname(file), told);
     await pipeline(
       Readable.fromWeb(request.body as import('node:stream/web').ReadableStream),
       limited(),
@@ -124,9 +124,9 @@ export const restoreReply: APIRoute = ({ request }) =>
   });
 
 /** The copies that are kept beside the shop. */
-export const keptCopiesReply: APIRoute = ({ request }) => {
+export const backupCopiesReply: APIRoute = ({ request }) => {
   try {
-    return Response.json({ copies: keptCopies(shop().path) }, { headers: { 'cache-control': 'no-store' } });
+    return Response.json({ copies: backupCopies(shop().path) }, { headers: { 'cache-control': 'no-store' } });
   } catch (error) {
     return answerTo(error, request);
   }
@@ -135,7 +135,7 @@ export const keptCopiesReply: APIRoute = ({ request }) => {
 /** PUT: one of them takes the place of the shop, proven like any backup. */
 export const putCopyBackReply: APIRoute = ({ request, params }) =>
   restored(request, async (file) => {
-    const from = keptCopy(shop().path, params.name ?? '');
-    await mustHaveRoom(dirname(file), statSync(from).size);
+    const from = backupCopy(shop().path, params.name ?? '');
+    await mustHaveSpace(dirname(file), statSync(from).size);
     await copyFile(from, file);
   });

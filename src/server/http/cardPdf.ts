@@ -243,9 +243,9 @@ function cardPdf(sheet: Sheet, paper: keyof typeof PAPERS): Promise<Buffer> {
 export async function cardFile(
   db: Db,
   orderId: string,
-  asked: Record<string, string>,
+  params: Record<string, string>,
 ): Promise<{ bytes: Uint8Array; name: string; type: string }> {
-  const query = PrintQuery.safeParse(asked);
+  const query = PrintQuery.safeParse(params);
   if (!query.success) throw invalid(query.error, 'Query');
   const { doc: order } = findOrder(db, orderId);
   const line = order.lines.find((line) => line.id === query.data.line);

@@ -10,7 +10,7 @@ import { writeSoon } from '../stores/perShop';
 import type { ComputedRoute, JudgedRoute } from '../work/jobs';
 import { inWorker } from '../work/pool';
 import type { Task } from '../work/task';
-import { type Answer, type Asked, hasBody, type Input, inputOf, outgoing } from './answer';
+import { type Answer, hasBody, type Input, inputOf, outgoing, type RequestParts } from './answer';
 import { readJsonText } from './body';
 import { problemReply } from './problem';
 
@@ -28,7 +28,7 @@ function versionOf(header: string | null): number | null {
   return version;
 }
 
-async function askedIn(name: RouteName, { request, params, url }: APIContext): Promise<Asked> {
+async function partsOf(name: RouteName, { request, params, url }: APIContext): Promise<RequestParts> {
   return {
     params,
     query: Object.fromEntries(url.searchParams),
@@ -53,7 +53,7 @@ export function endpoint<N extends RouteName>(name: N, handle: (shop: Here, inpu
   const stale: readonly RouteName[] | null = name in STALE_AFTER ? STALE_AFTER[name as keyof typeof STALE_AFTER] : null;
   return async (context: APIContext) => {
     try {
-      const input = inputOf(name, await askedIn(name, context));
+      const input = inputOf(name, await partsOf(name, context));
       const here = shop();
       const answer = () => outgoing(name, handle(here, input));
       if (!stale) return replied(answer());
@@ -68,20 +68,20 @@ export function endpoint<N extends RouteName>(name: N, handle: (shop: Here, inpu
 
 /** An endpoint whose work is done beside the request thread. */
 const besides =
-  (name: RouteName, taskOf: (asked: Asked) => Extract<Task, { do: 'compute' | 'judge' }>): APIRoute =>
+  (name: RouteName, taskOf: (parts: RequestParts) => Extract<Task, { do: 'compute' | 'judge' }>): APIRoute =>
   async (context: APIContext) => {
     try {
-      return replied(await inWorker(taskOf(await askedIn(name, context)), context.request.signal));
+      return replied(await inWorker(taskOf(await partsOf(name, context)), context.request.signal));
     } catch (error) {
       return answerTo(error, context.request);
     }
   };
 
 /** An endpoint that only works something out of its body. */
-export const computed = (name: ComputedRoute): APIRoute => besides(name, (asked) => ({ do: 'compute', route: name, asked }));
+export const computed = (name: ComputedRoute): APIRoute => besides(name, (parts) => ({ do: 'compute', route: name, parts }));
 
 /** An endpoint that reads much of the shop and judges it. */
-export const judged = (name: JudgedRoute): APIRoute => besides(name, (asked) => ({ do: 'judge', path: shop().path, route: name, asked }));
+export const judged = (name: JudgedRoute): APIRoute => besides(name, (parts) => ({ do: 'judge', path: shop().path, route: name, parts }));
 
 /** What SQLite says of a write it did not take, in words. */
 const NOT_TAKEN: [RegExp, string][] = [

@@ -10,7 +10,7 @@ import { shop } from '../shop';
 import { IMPORT_KINDS } from '../stores/importKinds';
 import { readShelf } from '../stores/shelf';
 import { inWorkerTelling, listInWorker } from '../work/pool';
-import type { ListAsk } from '../work/task';
+import type { ListJob } from '../work/task';
 import { readBytes } from './body';
 import { answerTo } from './endpoint';
 import { problemOf } from './problem';
@@ -44,7 +44,7 @@ export async function importReply(request: Request, url: URL): Promise<Response>
           }
         };
         try {
-          const task = { do: 'import', path, ask: { kind, json, apply: apply === 'true', bytes } } as const;
+          const task = { do: 'import', path, job: { kind, json, apply: apply === 'true', bytes } } as const;
           const done = await inWorkerTelling(task, (progress) => tell(JSON.stringify(progress)));
           announceChange(STALE_AFTER_ALL);
           tell(`{"result":${done.text}}`);
@@ -61,9 +61,9 @@ export async function importReply(request: Request, url: URL): Promise<Response>
 }
 
 /** A list of the shop as it is at this moment, sent as it is made. What goes wrong before its first piece is still a problem reply. */
-async function listReply(request: Request, askOf: () => ListAsk, name: string, type: string): Promise<Response> {
+async function listReply(request: Request, jobOf: () => ListJob, name: string, type: string): Promise<Response> {
   try {
-    const { pieces, end } = listInWorker(shop().path, askOf());
+    const { pieces, end } = listInWorker(shop().path, jobOf());
     let first: Awaited<ReturnType<typeof pieces.next>> | null = await pieces.next();
     const next = async () => {
       const piece = first ?? (await pieces.next());
@@ -81,10 +81,10 @@ export const shopJsonReply = (request: Request): Promise<Response> =>
 
 export function shelfCsvReply(request: Request, kind: string): Response {
   try {
-    const asked = z.enum(SHELF_KINDS).safeParse(kind);
-    if (!asked.success) throw invalid(asked.error, 'Path');
-    const docs = readShelf(shop().db)[asked.data];
-    return new Response(shelfCsv(asked.data, docs as never), { headers: attachment(`${asked.data}.csv`, 'text/csv; charset=utf-8') });
+    const parsed = z.enum(SHELF_KINDS).safeParse(kind);
+    if (!parsed.success) throw invalid(parsed.error, 'Path');
+    const docs = readShelf(shop().db)[parsed.data];
+    return new Response(shelfCsv(parsed.data, docs as never), { headers: attachment(`${parsed.data}.csv`, 'text/csv; charset=utf-8') });
   } catch (error) {
     return answerTo(error, request);
   }
@@ -92,10 +92,10 @@ export function shelfCsvReply(request: Request, kind: string): Response {
 
 /** The log as a list, with the same search as on the screen. */
 export function pressingsReply(request: Request, url: URL, as: 'csv' | 'json'): Promise<Response> {
-  const askOf = (): ListAsk => {
+  const jobOf = (): ListJob => {
     const parsed = LogQuerySchema.omit({ limit: true }).safeParse(Object.fromEntries(url.searchParams));
     if (!parsed.success) throw invalid(parsed.error, 'Query');
     return { list: 'pressings', as, query: parsed.data };
   };
-  return listReply(request, askOf, `pressings.${as}`, as === 'csv' ? 'text/csv' : 'application/json');
+  return listReply(request, jobOf, `pressings.${as}`, as === 'csv' ? 'text/csv' : 'application/json');
 }

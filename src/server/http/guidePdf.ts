@@ -119,10 +119,10 @@ function guidePdf(guide: Guide, paper: keyof typeof PAPERS): Promise<Buffer> {
 export async function guideFile(
   db: Db,
   orderId: string,
-  asked: Record<string, string>,
+  params: Record<string, string>,
   kind: 'pdf' | 'svg',
 ): Promise<{ bytes: Uint8Array; name: string; type: string }> {
-  const query = PrintQuery.safeParse(asked);
+  const query = PrintQuery.safeParse(params);
   if (!query.success) throw invalid(query.error, 'Query');
   const { guide, name } = guideFor(db, orderId, query.data.line, query.data.print);
   if (kind === 'svg')

@@ -119,8 +119,8 @@ function matrixPdf(matrix: Matrix, paper: keyof typeof PAPERS, day: string): Pro
 }
 
 /** @throws {Refusal} 404 there is no such press; 422 a query that cannot be read */
-export async function matrixFile(db: Db, asked: Record<string, string>): Promise<{ bytes: Uint8Array; name: string; type: string }> {
-  const query = Query.safeParse(asked);
+export async function matrixFile(db: Db, params: Record<string, string>): Promise<{ bytes: Uint8Array; name: string; type: string }> {
+  const query = Query.safeParse(params);
   if (!query.success) throw invalid(query.error, 'Query');
   const { press, paper } = query.data;
   const matrix = matrixFor(db, press);

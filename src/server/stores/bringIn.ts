@@ -6,7 +6,7 @@ import type { ShelfKind } from '../../core/sheet';
 import { migrationsFolder } from '../app';
 import { openShop } from '../db';
 import { Refusal } from '../refusal';
-import type { ImportAsk } from '../work/task';
+import type { ImportJob } from '../work/task';
 import type { Db } from './perShop';
 import type { Plan } from './planner';
 import { planCsv, planJson, planPressingsCsv } from './shopImport';
@@ -28,7 +28,7 @@ function textOfFile(bytes: Uint8Array): { text: string; notes: string[] } {
   }
 }
 
-function planOf(db: Db, { kind, json }: ImportAsk, text: string, tell: (progress: Progress) => void): Plan {
+function planOf(db: Db, { kind, json }: ImportJob, text: string, tell: (progress: Progress) => void): Plan {
   if (json) return planJson(db, text);
   if (kind === 'shop')
     throw new Refusal('wrong format', 'Not a shop', 'A whole shop comes in as JSON. For a CSV say what its rows are.', [
@@ -43,13 +43,13 @@ function planOf(db: Db, { kind, json }: ImportAsk, text: string, tell: (progress
 }
 
 /** @throws {Refusal} 422 the file as a whole is none of ours; 415 a CSV that does not say what its rows are */
-export async function bringIn(path: string, ask: ImportAsk, tell: (progress: Progress) => void): Promise<ImportReply> {
+export async function bringIn(path: string, job: ImportJob, tell: (progress: Progress) => void): Promise<ImportReply> {
   const { db, sqlite } = openShop(path, migrationsFolder());
   try {
     sqlite.pragma(`busy_timeout = ${WAITS_MS}`);
-    const { text, notes } = textOfFile(ask.bytes);
-    const { changes, counts, same, faults, apply } = planOf(db, ask, text, tell);
-    const applied = ask.apply && faults.count === 0;
+    const { text, notes } = textOfFile(job.bytes);
+    const { changes, counts, same, faults, apply } = planOf(db, job, text, tell);
+    const applied = job.apply && faults.count === 0;
     if (applied) apply();
     return { changes, counts, same, faults: faults.faults, faultCount: faults.count, notes, applied };
   } catch (error) {

@@ -11,7 +11,7 @@ import { listPresses } from './shelf';
 
 type RailRun = Rail['runs'][number];
 /** What the rail says of a run, as long as it has no further step; a cue changes with time as well. */
-interface Told {
+interface CueWords {
   /** Of its newest event and of the orders, whose names it tells. */
   mark: string;
   at: number;
@@ -20,15 +20,15 @@ interface Told {
   setC: number;
   closed: boolean;
 }
-const toldOf = perShop(() => new Map<string, Told>());
+const cueWordsOf = perShop(() => new Map<string, CueWords>());
 const namesOf = perShop(() => new Map<string, { mark: string; value: string }>());
 /** What a cue says changes with time too: what was told so long ago is told no more, ms. */
 export const GOOD_FOR_MS = 1000;
 const MOST_TOLD = 400;
 
-function told(db: Db, { row, newest }: ReturnType<typeof openRunsNow>[number], orders: string, now: number): Told {
+function cueWords(db: Db, { row, newest }: ReturnType<typeof openRunsNow>[number], orders: string, now: number): CueWords {
   const mark = `${newest} ${orders}`;
-  const memory = toldOf(db);
+  const memory = cueWordsOf(db);
   const before = memory.get(row.id);
   if (before?.mark === mark && now >= before.at && now - before.at < GOOD_FOR_MS) return before;
   const { card, plan, state } = openedUpTo(db, row, newest);
@@ -50,12 +50,12 @@ function told(db: Db, { row, newest }: ReturnType<typeof openRunsNow>[number], o
 }
 
 export function readRail(db: Db, now: number): Rail {
-  const open: Told[] = [];
+  const open: CueWords[] = [];
   const orders = markOf(db, 'orders');
   const unreadable: Unreadable[] = [];
   for (const entry of openRunsNow(db)) {
     try {
-      open.push(told(db, entry, orders, now));
+      open.push(cueWords(db, entry, orders, now));
     } catch (error) {
       if (!(error instanceof Refusal)) throw error;
       const { id, orderId } = entry.row;

@@ -42,13 +42,13 @@ export function readAll<T>(
   rows: readonly { id: string; text: string }[],
 ): { docs: T[]; unreadable: Unreadable[] } {
   const docs: T[] = [];
-  const told: Unreadable[] = [];
+  const unreadableDocs: Unreadable[] = [];
   for (const { id, text } of rows) {
     const entry = read<T>(schema, text);
     if ('doc' in entry) docs.push(entry.doc);
-    else told.push(unreadable(what, id, text, entry.why));
+    else unreadableDocs.push(unreadable(what, id, text, entry.why));
   }
-  return { docs, unreadable: told };
+  return { docs, unreadable: unreadableDocs };
 }
 
 /** @returns the refusal for one document that was asked for by itself and cannot be read */

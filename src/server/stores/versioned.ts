@@ -83,13 +83,13 @@ export function readRows<K extends DocKind>(
   stored: readonly Row[],
 ): { rows: Versioned<Docs[K]>[]; unreadable: Unreadable[] } {
   const rows: Versioned<Docs[K]>[] = [];
-  const told: Unreadable[] = [];
+  const unreadableDocs: Unreadable[] = [];
   for (const row of stored) {
     const read = readRow(db, kind, row);
     if ('doc' in read) rows.push({ doc: read.doc, version: row.version });
-    else told.push(unreadable(DOCS[kind].what, row.id, row.text, read.why));
+    else unreadableDocs.push(unreadable(DOCS[kind].what, row.id, row.text, read.why));
   }
-  return { rows, unreadable: told };
+  return { rows, unreadable: unreadableDocs };
 }
 
 export const rowColumns = (kind: DocKind) => columns(DOCS[kind]);

@@ -11,7 +11,7 @@ import { appFolder } from '../app';
 import { Refusal } from '../refusal';
 import type { JudgedRoute } from './jobs';
 import { takePieces } from './pieces';
-import type { Done, DoneOf, ListAsk, Task, ThreadData } from './task';
+import type { Done, DoneOf, ListJob, Task, ThreadData } from './task';
 
 /** What a kind of task may take. */
 interface Limits {
@@ -104,7 +104,7 @@ export async function inWorker<T extends Task>(task: T, signal?: AbortSignal): P
   let done: Done;
   try {
     // a file goes over as it is, without a copy
-    const transferList = task.do === 'import' ? [task.port, task.ask.bytes.buffer] : task.do === 'list' ? [task.port] : [];
+    const transferList = task.do === 'import' ? [task.port, task.job.bytes.buffer] : task.do === 'list' ? [task.port] : [];
     done = await poolOf(name).run(task, { signal: signal ? AbortSignal.any([late, signal]) : late, transferList: transferList as never });
   } catch (error) {
     if (late.aborted) throw tooMuch(`over ${seconds} seconds`);
@@ -140,7 +140,7 @@ export async function inWorkerTelling(
 }
 
 /** A long list, made in a thread as it is taken; one moment of the shop. @returns `end` lets the thread go before the list is at its end */
-export const listInWorker = (path: string, ask: ListAsk) => takePieces((port) => inWorker({ do: 'list', path, ask, port }));
+export const listInWorker = (path: string, job: ListJob) => takePieces((port) => inWorker({ do: 'list', path, job, port }));
 
 /** Questions whose example cards go through most of a judgement. */
 const WARMS_UP = ['coverWhenAllowed', 'layers', 'obstruction', 'secondPress', 'prePress', 'loading'] as const;
@@ -152,10 +152,10 @@ const WARMS_UP = ['coverWhenAllowed', 'layers', 'obstruction', 'secondPress', 'p
 export function warmUp(): void {
   poolOf('shop');
   for (const rule of WARMS_UP) {
-    const asked = { params: {}, query: {}, text: JSON.stringify({ rule, house: STARTING_HOUSE }), ifMatch: null };
+    const parts = { params: {}, query: {}, text: JSON.stringify({ rule, house: STARTING_HOUSE }), ifMatch: null };
     // nobody waits for it: where it fails, so will the first question, and say so
     poolOf('cards')
-      .run({ do: 'compute', route: 'computeSchool', asked })
+      .run({ do: 'compute', route: 'computeSchool', parts })
       .catch(() => undefined);
   }
 }

@@ -1,12 +1,12 @@
 /** What the request thread asks of a worker thread and is answered: plain data, for it crosses from one to the other. */
 import type { MessagePort } from 'node:worker_threads';
-import type { Asked } from '../http/answer';
+import type { RequestParts } from '../http/answer';
 import type { RefusalKind } from '../refusal';
 import type { LogQuery } from '../stores/pressings';
 import type { ComputedRoute, JudgedRoute } from './jobs';
 
 /** A paper of the shop: a card, or the guide of a print. */
-export interface PaperAsk {
+export interface PaperJob {
   file: 'card.pdf' | 'guide.pdf' | 'guide.svg' | 'tested-matrix.pdf';
   /** Empty where it is of no order. */
   orderId: string;
@@ -14,7 +14,7 @@ export interface PaperAsk {
 }
 
 /** A file that is brought in. */
-export interface ImportAsk {
+export interface ImportJob {
   kind: string;
   json: boolean;
   apply: boolean;
@@ -22,14 +22,14 @@ export interface ImportAsk {
 }
 
 /** A list of the shop that may be long: all of it, or the log as it was searched. */
-export type ListAsk = { list: 'shop' } | { list: 'pressings'; as: 'csv' | 'json'; query: Omit<LogQuery, 'limit'> };
+export type ListJob = { list: 'shop' } | { list: 'pressings'; as: 'csv' | 'json'; query: Omit<LogQuery, 'limit'> };
 
 export type Task =
-  | { do: 'compute'; route: ComputedRoute; asked: Asked }
-  | { do: 'judge'; path: string; route: JudgedRoute; asked: Asked }
-  | { do: 'paper'; path: string; ask: PaperAsk }
-  | { do: 'import'; path: string; ask: ImportAsk; port: MessagePort }
-  | { do: 'list'; path: string; ask: ListAsk; port: MessagePort }
+  | { do: 'compute'; route: ComputedRoute; parts: RequestParts }
+  | { do: 'judge'; path: string; route: JudgedRoute; parts: RequestParts }
+  | { do: 'paper'; path: string; job: PaperJob }
+  | { do: 'import'; path: string; job: ImportJob; port: MessagePort }
+  | { do: 'list'; path: string; job: ListJob; port: MessagePort }
   | { do: 'prove'; path: string; migrations: string };
 
 /** A refusal, as data. */

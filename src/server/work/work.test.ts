@@ -2,7 +2,7 @@
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { describe, expect, it } from 'vitest';
-import { ask, ownShop, send } from '../../../test/api';
+import { ownShop, request, send } from '../../../test/api';
 import * as cardRoute from '../../pages/api/v1/compute/card';
 import * as closingRoute from '../../pages/api/v1/compute/closing';
 import * as peelRoute from '../../pages/api/v1/compute/peel';
@@ -38,7 +38,7 @@ describe('what is asked', () => {
     const [line] = doc.lines;
     if (!line) throw new Error('the crew tees have a line');
     putOrder(db, { ...doc, lines: [{ ...line, count: 1000, roster }] }, version);
-    const reply = await ask(pdfRoute.GET, `/orders/${doc.id}/card.pdf?line=${line.id}&print=a`, { id: doc.id });
+    const reply = await request(pdfRoute.GET, `/orders/${doc.id}/card.pdf?line=${line.id}&print=a`, { id: doc.id });
     expect([reply.status, reply.headers.get('content-type')]).toEqual([200, 'application/pdf']);
     const pages =
       Buffer.from(await reply.arrayBuffer())
@@ -74,13 +74,13 @@ describe('a worker', () => {
   });
   it('is ended when who asked is gone, and the next task is done', async () => {
     const gone = new AbortController();
-    const asked = {
+    const parts = {
       params: {},
       query: {},
       text: JSON.stringify({ room: { widthMm: 400, heightMm: 400 }, piece: { widthMm: 37, heightMm: 38.5, round: false }, gapMm: 1 }),
       ifMatch: null,
     };
-    const task = { do: 'compute', route: 'computeClosing', asked } as const;
+    const task = { do: 'compute', route: 'computeClosing', parts } as const;
     const first = inWorker(task, gone.signal);
     gone.abort();
     await expect(first).rejects.toThrow();

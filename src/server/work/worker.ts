@@ -1,8 +1,8 @@
 /** A worker thread: does one task after the other, with a reading connection of its own. Built into a file of its own (scripts/worker.mjs). */
 import { setPriority } from 'node:os';
 import { type MessagePort, workerData } from 'node:worker_threads';
-import { keptReading, openForReading } from '../db/reading';
-import type { Answer, Asked } from '../http/answer';
+import { cachedReader, openForReading } from '../db/reading';
+import type { Answer, RequestParts } from '../http/answer';
 import { inputOf, outgoing } from '../http/answer';
 import { paperBytes } from '../http/papers';
 import { proveBackup } from '../proof';
@@ -13,7 +13,7 @@ import type { Db } from '../stores/perShop';
 import { shopJson } from '../stores/shopExport';
 import { COMPUTED, type ComputedRoute, JUDGED, type JudgedRoute } from './jobs';
 import { sendPieces } from './pieces';
-import type { Done, ListAsk, Task, ThreadData } from './task';
+import type { Done, ListJob, Task, ThreadData } from './task';
 
 // on Linux this is the thread's own: the request thread goes first
 try {
@@ -22,29 +22,29 @@ try {
   // not allowed here; then they share
 }
 
-const shopAt = keptReading();
+const shopAt = cachedReader();
 
-function computed<N extends ComputedRoute>(route: N, asked: Asked) {
+function computed<N extends ComputedRoute>(route: N, parts: RequestParts) {
   const job = COMPUTED[route] as (input: ReturnType<typeof inputOf<N>>) => Answer<N>;
-  return outgoing(route, job(inputOf(route, asked)));
+  return outgoing(route, job(inputOf(route, parts)));
 }
 
-function judged<N extends JudgedRoute>(path: string, route: N, asked: Asked) {
+function judged<N extends JudgedRoute>(path: string, route: N, parts: RequestParts) {
   const job = JUDGED[route] as unknown as (db: ReturnType<typeof shopAt>, input: ReturnType<typeof inputOf<N>>) => Answer<N>;
-  return outgoing(route, job(shopAt(path), inputOf(route, asked)));
+  return outgoing(route, job(shopAt(path), inputOf(route, parts)));
 }
 
-const textsOf = (db: Db, ask: ListAsk): Iterable<string> =>
-  ask.list === 'shop' ? shopJson(db) : (ask.as === 'csv' ? logCsv : logJson)(db, ask.query);
+const textsOf = (db: Db, job: ListJob): Iterable<string> =>
+  job.list === 'shop' ? shopJson(db) : (job.as === 'csv' ? logCsv : logJson)(db, job.query);
 
 /** One moment of the shop, however long the sending takes. */
-async function sendList(path: string, ask: ListAsk, port: MessagePort): Promise<void> {
+async function sendList(path: string, job: ListJob, port: MessagePort): Promise<void> {
   const { db, close } = openForReading(path);
   try {
     // the moment is taken with the first look
     db.$client.exec('BEGIN');
     db.$client.prepare('SELECT 1 FROM house').get();
-    await sendPieces(textsOf(db, ask), port);
+    await sendPieces(textsOf(db, job), port);
   } finally {
     close();
     port.close();
@@ -54,15 +54,15 @@ async function sendList(path: string, ask: ListAsk, port: MessagePort): Promise<
 async function doTask(task: Task): Promise<Done> {
   switch (task.do) {
     case 'compute':
-      return computed(task.route, task.asked);
+      return computed(task.route, task.parts);
     case 'judge':
-      return judged(task.path, task.route, task.asked);
+      return judged(task.path, task.route, task.parts);
     case 'paper':
-      return paperBytes(shopAt(task.path), task.ask);
+      return paperBytes(shopAt(task.path), task.job);
     case 'import':
-      return { text: JSON.stringify(await bringIn(task.path, task.ask, (progress) => task.port.postMessage(progress))), version: null };
+      return { text: JSON.stringify(await bringIn(task.path, task.job, (progress) => task.port.postMessage(progress))), version: null };
     case 'list':
-      await sendList(task.path, task.ask, task.port);
+      await sendList(task.path, task.job, task.port);
       return { text: '', version: null };
     case 'prove':
       return { text: JSON.stringify(proveBackup(task.path, task.migrations)), version: null };

@@ -75,7 +75,7 @@ export function CardFace({ card, house, setC = card.set.tempC, lamp = card.lamp,
             </div>
           )}
           <Stack layers={stage?.stack ?? []} faceC={stage?.setC ?? card.delivered.midC} />
-          <LaidBy card={card} onOpen={toggle} />
+          <PoseAct card={card} onOpen={toggle} />
           {platen}
         </section>
         <Steps card={card} />
@@ -106,7 +106,7 @@ const PADS: Record<Card['set']['pad'], string> = {
 };
 
 /** What the hands lay it by: the letter, the cover, the base, and for whom each piece is. */
-function LaidBy({ card, onOpen }: { card: Card; onOpen: (field: Field) => void }) {
+function PoseAct({ card, onOpen }: { card: Card; onOpen: (field: Field) => void }) {
   const { set, of } = card;
   return (
     <div className="pt-4">

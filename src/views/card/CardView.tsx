@@ -186,7 +186,7 @@ function CardSheet({ worked, line, print, house, save, heatHref, aside }: CardSh
       {(card.lamp.state === 'hold' || waysOut.length > 0) && (
         <WaysOut
           ways={waysOut}
-          isHeld={card.lamp.state === 'hold'}
+          isHold={card.lamp.state === 'hold'}
           blankId={line.blankId}
           onTake={({ change }) => void save(lineAfter(line, print.key, change), 'way out taken')}
         />
@@ -203,7 +203,9 @@ function CardSheet({ worked, line, print, house, save, heatHref, aside }: CardSh
           press={press}
           stages={card.stages}
           lowerC={card.set.lowerC}
-          kept={(shop.data?.house.settings ?? []).filter((setting) => setting.pressId === press.id && setting.productId === product.id)}
+          houseSettings={(shop.data?.house.settings ?? []).filter(
+            (setting) => setting.pressId === press.id && setting.productId === product.id,
+          )}
           onChoose={(choices, what) => void choose(choices, what)}
           onKeep={(figure) => keepFigure({ ...figure, pressId: press.id, productId: product.id })}
         />

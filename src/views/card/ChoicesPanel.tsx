@@ -17,7 +17,7 @@ interface ChoicesPanelProps {
   /** The lower platen as it is worked out now; null: the heat is not split. */
   lowerC: number | null;
   /** What the house keeps for this transfer on this press. */
-  kept: readonly HouseSetting[];
+  houseSettings: readonly HouseSetting[];
   onChoose: (choices: Choices, what: string) => void;
   onKeep: (figure: StageFigure) => void;
 }
@@ -29,7 +29,7 @@ const named = (values: readonly string[]) => values.map((value) => ({ value, tex
 const mayChoose = (kind: ChosenStage, print: Print, product: Product): boolean =>
   kind === 'marry' ? writtenStage(product, 'marry') !== undefined : kind === 'tack' ? print.layers.length > 1 : true;
 
-export function ChoicesPanel({ print, product, press, stages, lowerC, kept, onChoose, onKeep }: ChoicesPanelProps) {
+export function ChoicesPanel({ print, product, press, stages, lowerC, houseSettings, onChoose, onKeep }: ChoicesPanelProps) {
   const units = useUnits();
   const { choices } = print;
   const stage = product.stages.find((stage) => stage.kind === 'press');
@@ -126,8 +126,8 @@ export function ChoicesPanel({ print, product, press, stages, lowerC, kept, onCh
             stages={stages}
             unit={press.set.unit}
             house={units}
-            kept={kept}
-            keptFor={`${product.name} on ${press.name}`}
+            houseSettings={houseSettings}
+            settingFor={`${product.name} on ${press.name}`}
             onChoose={chooseStage}
             onKeep={onKeep}
           />

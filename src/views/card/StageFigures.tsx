@@ -18,14 +18,14 @@ export interface StageFiguresProps {
   unit: 'C' | 'F';
   house: HouseUnits;
   /** What the house keeps for this transfer on this press. */
-  kept: readonly HouseSetting[];
+  houseSettings: readonly HouseSetting[];
   /** For whom the house would keep it. */
-  keptFor: string;
+  settingFor: string;
   onChoose: (figure: Omit<StageFigure, 'value'> & { value: number | undefined }) => void;
   onKeep: (figure: StageFigure) => void;
 }
 
-export function StageFigures({ stage, choices, stages, unit, house, kept, keptFor, onChoose, onKeep }: StageFiguresProps) {
+export function StageFigures({ stage, choices, stages, unit, house, houseSettings, settingFor, onChoose, onKeep }: StageFiguresProps) {
   const name = CLOSING_NAMES[stage];
   const now = stages.find(({ kind }) => kind === stage);
   // a pre-press and a second press may be left out
@@ -53,7 +53,7 @@ export function StageFigures({ stage, choices, stages, unit, house, kept, keptFo
     },
   ] as const;
   return figures.map(({ of, own, ...field }) => {
-    const byHouse = kept.find((candidate) => candidate.stage === stage && candidate.of === of)?.value;
+    const byHouse = houseSettings.find((candidate) => candidate.stage === stage && candidate.of === of)?.value;
     return (
       <OwnFigure
         key={`${of} ${own ?? 'card'}`}
@@ -61,7 +61,7 @@ export function StageFigures({ stage, choices, stages, unit, house, kept, keptFo
         house={house}
         own={own}
         byHouse={byHouse}
-        keptFor={keptFor}
+        settingFor={settingFor}
         onChoose={(value) => onChoose({ of, stage, value })}
         onKeep={(value) => onKeep({ of, stage, value })}
       />
@@ -75,12 +75,12 @@ interface OwnFigureProps extends Pick<QuantityFieldProps, 'label' | 'kind' | 'un
   onChoose: (value: number | undefined) => void;
   /** What the house keeps, for whom, and how it is kept; absent: it keeps no such figure. */
   byHouse?: number | undefined;
-  keptFor?: string;
+  settingFor?: string;
   onKeep?: (value: number) => void;
 }
 
 /** A figure of one print: as the card says, or by hand, which the house may keep. */
-export function OwnFigure({ own, byHouse, keptFor, onChoose, onKeep, ...field }: OwnFigureProps) {
+export function OwnFigure({ own, byHouse, settingFor, onChoose, onKeep, ...field }: OwnFigureProps) {
   const [typed, setTyped] = useState<number | null>(own ?? null);
   const isNew = typed !== null && typed !== own;
   return (
@@ -99,7 +99,7 @@ export function OwnFigure({ own, byHouse, keptFor, onChoose, onKeep, ...field }:
         )}
         {onKeep && own !== undefined && !isNew && byHouse !== own && (
           <button type="button" className="act act-quiet underline" onClick={() => onKeep(own)}>
-            Keep it for {keptFor}
+            Keep it for {settingFor}
           </button>
         )}
         {own === undefined && byHouse !== undefined && !isNew && <span className="label">kept by the house</span>}

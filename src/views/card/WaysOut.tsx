@@ -12,18 +12,18 @@ type Way = LineCard['waysOut'][number];
 
 interface Props {
   ways: Way[];
-  isHeld: boolean;
+  isHold: boolean;
   blankId: string;
   onTake: (way: Way) => void;
 }
 
-export function WaysOut({ ways, isHeld, blankId, onTake }: Props) {
+export function WaysOut({ ways, isHold, blankId, onTake }: Props) {
   const house = useUnits();
   const [testing, setTesting] = useState<Way | null>(null);
   const test = testing?.change.testPiece;
   return (
-    <section className="rule-top py-3" aria-label={isHeld ? 'Ways out' : 'Better laid'}>
-      <h2 className="pb-1 text-lg">{isHeld ? (ways.length > 0 ? 'Ways out' : 'No way out on this shelf') : 'Better laid'}</h2>
+    <section className="rule-top py-3" aria-label={isHold ? 'Ways out' : 'Better laid'}>
+      <h2 className="pb-1 text-lg">{isHold ? (ways.length > 0 ? 'Ways out' : 'No way out on this shelf') : 'Better laid'}</h2>
       {ways.length === 0 && (
         <p className="max-w-[70ch]">
           Nothing the shop has presses this print on this blank within its limits. Another blank, or a transfer made for this fabric, would.
@@ -48,7 +48,7 @@ export function WaysOut({ ways, isHeld, blankId, onTake }: Props) {
             </span>
             <button
               type="button"
-              className={`act ${i === 0 && isHeld ? 'act-main' : ''}`}
+              className={`act ${i === 0 && isHold ? 'act-main' : ''}`}
               onClick={() => (way.change.testPiece ? setTesting(way) : onTake(way))}
             >
               {way.change.testPiece ? 'Test it' : 'Take it'}

@@ -3,7 +3,7 @@ import { type ReactNode, useEffect, useState } from 'react';
 import type { Series } from '../../core/heat';
 import { formatDuration, formatQuantity, type HouseUnits } from '../../core/units';
 import { type Column, DataTable } from '../../ui/DataTable';
-import { heatDesk } from '../../workers/heat';
+import { heatWorker } from '../../workers/heat';
 import type { Variant } from './variant';
 
 const PIECES = 8;
@@ -41,8 +41,8 @@ export function FirstPieces({ variant, house }: { variant: Variant; house: House
     const { query } = JSON.parse(key) as Variant;
     const cold = { ...query, piece: { ...query.piece, baseC: query.piece.roomC } };
     setFirst(null);
-    heatDesk
-      .ask((api) => api.firstPieces(cold, PIECES, REST_S))
+    heatWorker
+      .query((api) => api.firstPieces(cold, PIECES, REST_S))
       .then((answer) => {
         if (late) return;
         setFirst(answer);

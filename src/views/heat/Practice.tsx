@@ -13,7 +13,7 @@ import { QuantityField } from '../../ui/QuantityField';
 import { errorWords, Pending, useRoute } from '../../ui/query';
 import { Says } from '../../ui/Says';
 import { write } from '../../ui/write';
-import { heatDesk, WorkerDied } from '../../workers/heat';
+import { heatWorker, WorkerDied } from '../../workers/heat';
 import { HeatChart } from './HeatChart';
 import { limitsOf } from './variant';
 
@@ -142,7 +142,7 @@ function Game({ round, house, operator, onNext }: { round: Round; house: HouseUn
     // played once, however often the button is hit
     setStep({ kind: 'played' });
     try {
-      const outcome = await heatDesk.ask((api) => api.play({ situationId: round.situationId, stack }, { ...form.doc, peelS }));
+      const outcome = await heatWorker.query((api) => api.play({ situationId: round.situationId, stack }, { ...form.doc, peelS }));
       setStep({ kind: 'seen', outcome });
       await write('putPractice', {
         params: { id: newId() },

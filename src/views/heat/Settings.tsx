@@ -3,7 +3,7 @@ import type { BenchStack } from '../../core/advice';
 import { bandOf } from '../../core/press';
 import { formatQuantity, type HouseUnits, houseUnit } from '../../core/units';
 import { QuantityField, type QuantityFieldProps } from '../../ui/QuantityField';
-import { atSet, isCovered, laidIn, takenOut, type Variant, withPassage, withPiece } from './variant';
+import { atSet, isCovered, takenOut, type Variant, withLayer, withPassage, withPiece } from './variant';
 
 export function Settings({
   variant,
@@ -89,7 +89,10 @@ export function Settings({
             checked={covered}
             onChange={() => {
               const at = piece.stack.findIndex(({ role }) => role === 'cover');
-              onChange(covered ? takenOut(variant, at) : laidIn(variant, cover.layer), covered ? 'cover taken off' : 'cover laid over it');
+              onChange(
+                covered ? takenOut(variant, at) : withLayer(variant, cover.layer),
+                covered ? 'cover taken off' : 'cover laid over it',
+              );
             }}
           />
           {cover.layer.name} over it

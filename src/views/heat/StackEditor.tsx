@@ -5,7 +5,7 @@ import { CSS } from '@dnd-kit/utilities';
 import { type ReactNode, useRef, useState } from 'react';
 import type { StackLayer } from '../../core/heat';
 import { TextField } from '../../ui/Field';
-import { changed, laidIn, moved, PALETTE, takenOut, type Variant } from './variant';
+import { changed, moved, PALETTE, takenOut, type Variant, withLayer } from './variant';
 
 const FILL: Record<StackLayer['role'], string> = {
   'pad over': '#e6cdbb',
@@ -39,7 +39,7 @@ export function StackEditor({ variant, fabrics, onChange }: StackEditorProps) {
     if (over) move(Number(active.id), Number(over.id));
   };
   const places = stack.map((_, i) => String(i));
-  const take = (layer: StackLayer) => onChange(laidIn(variant, layer), `${layer.name} laid in`);
+  const take = (layer: StackLayer) => onChange(withLayer(variant, layer), `${layer.name} laid in`);
   return (
     <section aria-label="Stack">
       <h2 className="pb-1">Under the press</h2>

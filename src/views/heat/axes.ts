@@ -9,23 +9,23 @@ import type { Variant } from './variant';
 /** Where a sweep of something reaches, about the piece and the sheet. */
 export function reachOf(of: Swept, { query }: Variant, { allowed }: BenchStack): { from: number; to: number } {
   const { low, high } = SWEPT[of];
-  const kept = (from: number, to: number) => ({ from: Math.max(low, from), to: Math.min(high, to) });
+  const clamped = (from: number, to: number) => ({ from: Math.max(low, from), to: Math.min(high, to) });
   const { timeS, surfaceC } = allowed;
   switch (of) {
     case 'time':
-      return kept(Math.min(timeS.min, query.passage.timeS) * 0.5, Math.max(timeS.max, query.passage.timeS) * 1.5);
+      return clamped(Math.min(timeS.min, query.passage.timeS) * 0.5, Math.max(timeS.max, query.passage.timeS) * 1.5);
     case 'temperature':
-      return kept(Math.min(surfaceC.min, query.passage.surfaceC) - 15, Math.max(surfaceC.max, query.passage.surfaceC) + 15);
+      return clamped(Math.min(surfaceC.min, query.passage.surfaceC) - 15, Math.max(surfaceC.max, query.passage.surfaceC) + 15);
     case 'pressure':
-      return kept(5, 60);
+      return clamped(5, 60);
     case 'base':
-      return kept(10, 100);
+      return clamped(10, 100);
     case 'pre-press':
-      return kept(0, 20);
+      return clamped(0, 20);
     case 'damp':
-      return kept(0, 3);
+      return clamped(0, 3);
     case 'thickness':
-      return kept(0.5, 2.5);
+      return clamped(0.5, 2.5);
   }
 }
 

@@ -2,7 +2,7 @@
 import { useEffect, useEffectEvent, useState } from 'react';
 import type { BenchStack } from '../../core/advice';
 import type { Correction, Effect } from '../../core/heat';
-import { heatDesk } from '../../workers/heat';
+import { heatWorker } from '../../workers/heat';
 import type { Reckoned } from './Indices';
 import { VARIANT_NAMES, type Variant } from './variant';
 
@@ -24,10 +24,10 @@ async function reckon(variants: readonly Variant[], current: number, stack: Benc
   const doubt = { platenK: stack.spreadK / SPREADS_A_SD, shiftSd: stack.shiftSd };
   const columns: Reckoned[] = [];
   for (const [i, one] of variants.entries()) {
-    const wrong = await heatDesk.ask((api) => api.fault(one.query));
+    const wrong = await heatWorker.query((api) => api.fault(one.query));
     if (wrong) throw new Error(wrong);
-    const { seen, band } = await heatDesk.ask((api) => api.simulate(one.query, doubt));
-    const peel = await heatDesk.ask((api) => api.peel(one.query));
+    const { seen, band } = await heatWorker.query((api) => api.simulate(one.query, doubt));
+    const peel = await heatWorker.query((api) => api.peel(one.query));
     columns.push({ name: VARIANT_NAMES[i] ?? '', setC: one.setC, timeS: one.query.passage.timeS, seen, band, peel });
     if (isLate()) return null;
   }
@@ -35,7 +35,7 @@ async function reckon(variants: readonly Variant[], current: number, stack: Benc
   const { surfaceC } = inHand.query.passage;
   // the time first: the temperature stays where the hand has put it
   const allowed = { timeS: stack.allowed.timeS, surfaceC: { min: surfaceC, max: surfaceC } };
-  const { correction, helps } = await heatDesk.ask((api) => api.correct(inHand.query, allowed));
+  const { correction, helps } = await heatWorker.query((api) => api.correct(inHand.query, allowed));
   return isLate() ? null : { columns, correction, helps };
 }
 

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { inputOf } from '../../../test/trade/check';
 import { benchStack } from '../../core/advice';
 import { faultOfQuery } from '../../core/heatBench';
-import { atSet, changed, isCovered, laidIn, moved, PALETTE, takenOut, variantOf, withPassage } from './variant';
+import { atSet, changed, isCovered, moved, PALETTE, takenOut, variantOf, withLayer, withPassage } from './variant';
 
 const stack = benchStack(inputOf({ says: 'a variant', on: 'cotton-tee', with: 'cut-film', press: 'hot' }));
 if (!stack) throw new TypeError('no stack');
@@ -25,14 +25,14 @@ describe('a variant on the Heat bench', () => {
   });
   it('every sheet, pad and pillow of the palette is laid where it belongs, and the stack can be reckoned with', () => {
     for (const entry of PALETTE) {
-      const after = laidIn(own, entry);
+      const after = withLayer(own, entry);
       expect(faultOfQuery(after.query)).toBeNull();
       expect(roles(after)).toHaveLength(roles(own).length + 1);
     }
-    expect(roles(laidIn(own, layer('cover')))[0]).toBe('cover');
-    expect(roles(laidIn(laidIn(own, layer('cover')), layer('pad over'))).slice(0, 2)).toEqual(['pad over', 'cover']);
-    expect(roles(laidIn(own, layer('underlay'))).slice(-2)).toEqual(['underlay', 'pad']);
-    expect(isCovered(laidIn(own, layer('cover')))).toBe(true);
+    expect(roles(withLayer(own, layer('cover')))[0]).toBe('cover');
+    expect(roles(withLayer(withLayer(own, layer('cover')), layer('pad over'))).slice(0, 2)).toEqual(['pad over', 'cover']);
+    expect(roles(withLayer(own, layer('underlay'))).slice(-2)).toEqual(['underlay', 'pad']);
+    expect(isCovered(withLayer(own, layer('cover')))).toBe(true);
     expect(isCovered(own)).toBe(false);
   });
   it('a layer is moved, changed and taken out without touching the variant it came from', () => {

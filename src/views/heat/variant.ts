@@ -40,7 +40,7 @@ export const PALETTE: StackLayer[] = [
 ];
 
 /** Lays a layer in: over the piece what belongs over it, under it what belongs there. */
-export function laidIn(variant: Variant, layer: StackLayer): Variant {
+export function withLayer(variant: Variant, layer: StackLayer): Variant {
   const stack = [...variant.query.piece.stack];
   const cloth = stack.findIndex(({ role }) => role === 'fabric');
   const lastCloth = stack.length - 1 - [...stack].reverse().findIndex(({ role }) => role === 'fabric');

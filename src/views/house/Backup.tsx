@@ -6,7 +6,7 @@ import { API } from '../../contract';
 import { instantText } from '../../ui/days';
 import { queries } from '../../ui/query';
 
-interface KeptCopy {
+interface BackupCopy {
   name: string;
   before: string;
   at: number;
@@ -87,17 +87,17 @@ export function Backup() {
           {words.text}
         </p>
       )}
-      <KeptCopies busy={busy} onPutBack={(name) => void restore(`/kept-copies/${encodeURIComponent(name)}/restore`)} />
+      <BackupCopies busy={busy} onPutBack={(name) => void restore(`/kept-copies/${encodeURIComponent(name)}/restore`)} />
     </section>
   );
 }
 
 /** Copies the app keeps beside the shop by itself; the newest few of each kind. */
-function KeptCopies({ busy, onPutBack }: { busy: boolean; onPutBack: (name: string) => void }) {
+function BackupCopies({ busy, onPutBack }: { busy: boolean; onPutBack: (name: string) => void }) {
   const [asked, setAsked] = useState<string | null>(null);
   const { data = [] } = useQuery({
     queryKey: ['keptCopies'],
-    queryFn: async () => ((await (await fetch(`${API}/kept-copies`)).json()) as { copies: KeptCopy[] }).copies,
+    queryFn: async () => ((await (await fetch(`${API}/kept-copies`)).json()) as { copies: BackupCopy[] }).copies,
   });
   if (data.length === 0) return null;
   return (

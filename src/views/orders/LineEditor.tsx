@@ -7,12 +7,12 @@ import type { HouseUnits } from '../../core/units';
 import { Fault } from '../../ui/Fault';
 import { ChoiceField, TextField } from '../../ui/Field';
 import { Tabs } from '../../ui/TabBar';
-import { useKeptLine } from './keptDraft';
 import { type Faults, type LineDraft, lineOf, type PrintDraft, type Taken, withBlank, withPrint, withProduct } from './lineDraft';
 import { PickField } from './PickField';
 import { type PressRow, PrintFields } from './PrintFields';
 import { printName } from './printName';
 import { RosterField } from './RosterField';
+import { useStoredLine } from './storedDraft';
 
 interface LineEditorProps {
   /** Names this line where drafts are kept. */
@@ -48,7 +48,7 @@ function whichHref(orderId: string, line: string, print: PrintDraft, draft: Line
 }
 
 export function LineEditor({ slot, take, orderId, start, isNew, shelf, presses, others, house, fault, onSave, onRemove }: LineEditorProps) {
-  const form = useKeptLine(slot, start, (begun) => (take ? withProduct(begun, take) : begun));
+  const form = useStoredLine(slot, start, (begun) => (take ? withProduct(begun, take) : begun));
   const { doc: draft, patch, replace } = form;
   const [at, setAt] = useState(0);
   const faults: Faults = { ...serverFaults(fault), ...form.fields };

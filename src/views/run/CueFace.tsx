@@ -74,14 +74,14 @@ export function CueFace({ cue, next, card, setS, word, onAct }: CueFaceProps) {
 /** How it is done, and what can hurt while it is. */
 function HowTo({ how }: { how: How }) {
   const units = useUnits();
-  const told = (phrases: readonly Phrase[]) => [...new Set(phrases.map((phrase) => phraseText(phrase, units)))].join(' ');
+  const joined = (phrases: readonly Phrase[]) => [...new Set(phrases.map((phrase) => phraseText(phrase, units)))].join(' ');
   return (
     <>
-      {how.says.length > 0 && <span className="block max-w-5xl pt-1 text-xl leading-snug text-night-soft">{told(how.says)}</span>}
+      {how.says.length > 0 && <span className="block max-w-5xl pt-1 text-xl leading-snug text-night-soft">{joined(how.says)}</span>}
       {how.parts && <PartingGuide />}
       {how.safety.length > 0 && (
         <span className="mt-2 block max-w-5xl border-l-4 border-amber pl-3 text-lg leading-snug text-amber" data-safety>
-          {told(how.safety)}
+          {joined(how.safety)}
         </span>
       )}
     </>

@@ -40,7 +40,7 @@ export function Gate({ card, checks, looked, current, readoutC, lacks, onFact }:
               </li>
             ))}
         </ol>
-        <Held checks={checks.filter(({ holds }) => holds)} />
+        <Passed checks={checks.filter(({ holds }) => holds)} />
       </div>
       <Point key={current.key} card={card} check={current} readoutC={readoutC} onFact={onFact} lacks={lacks} />
     </section>
@@ -48,7 +48,7 @@ export function Gate({ card, checks, looked, current, readoutC, lacks, onFact }:
 }
 
 /** What is not asked again. */
-function Held({ checks }: { checks: Check[] }) {
+function Passed({ checks }: { checks: Check[] }) {
   if (checks.length === 0) return null;
   return (
     <section aria-labelledby="held" className="pt-6 pl-4 text-base text-night-soft">
@@ -69,16 +69,16 @@ function Point({ card, check, readoutC, lacks, onFact }: Pick<GateProps, 'card' 
   const [typed, setTyped] = useState('');
   const [word, setWord] = useState<string | null>(null);
   const field = useRef<HTMLInputElement>(null);
-  const { asks } = check;
+  const { input } = check;
   useEffect(() => field.current?.focus(), []);
   const done = (found?: number) => onFact({ kind: 'checked', check: check.key, ...(found !== undefined && { found }) });
   const look = () => {
     const text = typed.trim();
-    if (asks === null || text === '') {
-      if (asks === 'temperature' && readoutC !== null) return judge(readoutC);
+    if (input === null || text === '') {
+      if (input === 'temperature' && readoutC !== null) return judge(readoutC);
       return done();
     }
-    if (asks === 'count') {
+    if (input === 'count') {
       const count = Number(text);
       return Number.isInteger(count) && count >= 0 && count <= 5000
         ? done(count)
@@ -103,10 +103,10 @@ function Point({ card, check, readoutC, lacks, onFact }: Pick<GateProps, 'card' 
         <Says words={check.look} />
       </p>
       {check.safety && <p className="mt-4 border-l-4 border-amber pl-4 text-xl text-amber">{check.safety}</p>}
-      {asks && (
+      {input && (
         <label className="mt-5 block max-w-md text-xl">
           <span className="text-night-soft">
-            {asks === 'temperature'
+            {input === 'temperature'
               ? `It reads${readoutC === null ? '' : ` (the readout says ${formatQuantity(readoutC, unit)})`}`
               : 'There are'}
           </span>
@@ -116,7 +116,7 @@ function Point({ card, check, readoutC, lacks, onFact }: Pick<GateProps, 'card' 
             inputMode="decimal"
             autoComplete="off"
             value={typed}
-            placeholder={asks === 'temperature' ? formatQuantity(firstHeat(card), unit) : ''}
+            placeholder={input === 'temperature' ? formatQuantity(firstHeat(card), unit) : ''}
             aria-invalid={word ? true : undefined}
             onChange={(event) => {
               setTyped(event.target.value);
@@ -133,9 +133,9 @@ function Point({ card, check, readoutC, lacks, onFact }: Pick<GateProps, 'card' 
       )}
       <div className="flex flex-wrap items-center gap-4 pt-6">
         <button type="button" data-cue="gate" className="act min-h-16 border-amber bg-amber px-8 text-2xl text-ink" onClick={look}>
-          {asks === 'temperature' ? 'It is there' : 'Looked at'} <span className="key">{asks ? 'Enter' : 'Space'}</span>
+          {input === 'temperature' ? 'It is there' : 'Looked at'} <span className="key">{input ? 'Enter' : 'Space'}</span>
         </button>
-        {word && asks === 'temperature' && (
+        {word && input === 'temperature' && (
           <button type="button" className="act border-night-line text-white" onClick={() => done()}>
             Go on all the same
           </button>

@@ -30,7 +30,7 @@ export function KeepSetting({ reply, next, endedAt }: { reply: RunReply; next: N
   const house = useHouse();
   const serves = useOneTimeServes(reply, of);
   const setting = { ...usedWith(reply), of, value, on: isoDay(new Date(endedAt)), good, spoiled };
-  const kept = house.data && houseSetting(house.data.house, setting)?.value === value;
+  const isKept = house.data && houseSetting(house.data.house, setting)?.value === value;
   const keep = () => house.data && void house.save(withSetting(house.data.house, setting), `${valueWords(next, reply)} kept by the house`);
   return (
     <div className="pt-2 text-xl">
@@ -39,7 +39,7 @@ export function KeepSetting({ reply, next, endedAt }: { reply: RunReply; next: N
       </p>
       <div className="flex flex-wrap items-center gap-3 pt-2">
         {serves && (
-          <Act done={kept ? 'The house keeps it.' : null} onAct={keep} disabled={!house.data}>
+          <Act done={isKept ? 'The house keeps it.' : null} onAct={keep} disabled={!house.data}>
             Keep it for {reply.card.of.productName} on {reply.card.of.pressName}
           </Act>
         )}
@@ -56,7 +56,7 @@ function KeepOnCard({ reply, next: { of, value } }: { reply: RunReply; next: Nex
   const line = order.data?.order.lines.find((line) => line.id === lineId);
   const print = line?.prints.find((print) => print.key === printKey);
   const choice = of === 'time' ? { timeS: value } : { setC: value };
-  const kept = print && (of === 'time' ? print.choices.timeS : print.choices.setC) === value;
+  const isKept = print && (of === 'time' ? print.choices.timeS : print.choices.setC) === value;
   const keep = () => {
     if (!line || !print) return;
     const changed = { ...print, choices: { ...print.choices, ...choice } };
@@ -67,7 +67,7 @@ function KeepOnCard({ reply, next: { of, value } }: { reply: RunReply; next: Nex
   };
   return (
     <>
-      <Act done={kept ? 'Kept on the card.' : null} onAct={keep} disabled={!print}>
+      <Act done={isKept ? 'Kept on the card.' : null} onAct={keep} disabled={!print}>
         Only on this card
       </Act>
       <Fault of={order.fault} className="basis-full text-amber" />

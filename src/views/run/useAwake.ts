@@ -1,6 +1,6 @@
 /** Keeps the screen lit while a run is shown, where the browser lets it; full screen on demand; and what this device cannot do. */
 import { useEffect, useState } from 'react';
-import { keeps } from '../../ui/kept';
+import { keeps } from '../../ui/localStore';
 
 /** Holds the screen awake while `running`; taken again whenever the page comes back into sight. */
 export function useAwake(running: boolean): void {

@@ -2,7 +2,7 @@
 import { useEffect, useRef, useState } from 'react';
 import type { Cue, RunState } from '../../core/run';
 import { serverNow, useClockTurn } from '../../ui/clock';
-import { keepSounds, keptSounds, playTone, SOUNDS, type Sounds, speak, type Tone } from '../../ui/tones';
+import { keepSounds, playTone, SOUNDS, type Sounds, speak, storedSounds, type Tone } from '../../ui/tones';
 import { cueWords } from './words';
 
 /** The cue is on the screen by then, ms. */
@@ -10,7 +10,7 @@ const AFTER_PAINT_MS = 60;
 
 /** How loud a run is on this device, and the next way it can be. */
 export function useSounds(): [Sounds, () => void] {
-  const [sounds, setSounds] = useState(keptSounds);
+  const [sounds, setSounds] = useState(storedSounds);
   const next = () => {
     const then = SOUNDS[(SOUNDS.indexOf(sounds) + 1) % SOUNDS.length] ?? 'tones';
     setSounds(then);

@@ -155,19 +155,19 @@ interface FieldProps {
 const WORDS = { clear: 'Clear', care: 'Care', hold: 'Hold' } as const;
 
 function Field({ cell, unit, label, on, onChoose }: FieldProps) {
-  const held = cell.lamp === 'hold';
+  const isHold = cell.lamp === 'hold';
   return (
     <button
       type="button"
       aria-pressed={on}
-      aria-label={`${label}: ${WORDS[cell.lamp]}${held ? '' : `, ${formatQuantity(cell.setC, unit)}, ${formatDuration(cell.timeS)}`}${cell.testedOn ? ', tested' : ''}`}
+      aria-label={`${label}: ${WORDS[cell.lamp]}${isHold ? '' : `, ${formatQuantity(cell.setC, unit)}, ${formatDuration(cell.timeS)}`}${cell.testedOn ? ', tested' : ''}`}
       onClick={onChoose}
       className={`flex min-h-12 w-28 items-center gap-1.5 px-1 text-left ${on ? 'outline-2 -outline-offset-2 outline-teal' : ''}`}
     >
-      <span className={held ? 'opacity-40' : ''}>
-        <LampMark state={cell.lamp} size={held ? 12 : 15} />
+      <span className={isHold ? 'opacity-40' : ''}>
+        <LampMark state={cell.lamp} size={isHold ? 12 : 15} />
       </span>
-      {!held && (
+      {!isHold && (
         <span className={`figure leading-tight ${cell.testedOn ? 'font-bold' : ''}`}>
           {formatQuantity(cell.setC, unit)}
           <span className="block font-sans text-xs text-soft tracking-normal [word-spacing:normal]">

@@ -95,8 +95,11 @@ function Editor<K extends ShelfKind>({
       saving={thing.pending}
       fault={form.refusal ?? thing.fault}
       merge={
-        thing.met && (
-          <MergePanel met={thing.met} onSave={(mine) => void form.submit((doc) => goOnceKept(thing.saveMerged(doc, mine), shelfHref))} />
+        thing.collision && (
+          <MergePanel
+            collision={thing.collision}
+            onSave={(mine) => void form.submit((doc) => goOnceKept(thing.saveMerged(doc, mine), shelfHref))}
+          />
         )
       }
       onSave={() => void form.submit((doc) => goOnceKept(thing.save(doc), shelfHref))}

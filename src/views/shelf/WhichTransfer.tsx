@@ -79,7 +79,7 @@ function Page({ asked }: { asked: URLSearchParams }) {
   useEffect(() => {
     if (!wish) return undefined;
     let late = false;
-    const ask = setTimeout(() => {
+    const timer = setTimeout(() => {
       call('whichTransfer', { body: { ...wish, size: '' } }).then(
         (reply) => {
           if (late) return;
@@ -91,7 +91,7 @@ function Page({ asked }: { asked: URLSearchParams }) {
     }, 120);
     return () => {
       late = true;
-      clearTimeout(ask);
+      clearTimeout(timer);
     };
   }, [wish]);
   if (!shelf.data) return <Pending error={shelf.error} what="the shelf" />;

@@ -24,7 +24,7 @@ async function newest<K extends ShelfKind>(kind: K, id: string): Promise<{ doc: 
   return doc ? { doc, version: shelf.versions[id] ?? 1 } : null;
 }
 
-export interface Met<T> {
+export interface Collision<T> {
   theirs: T;
   version: number;
   conflicts: Conflict<T>[];
@@ -42,9 +42,9 @@ interface Keeping<T> {
  * @param version its version then
  */
 export function useThing<K extends ShelfKind>(kind: K, base: Things[K] | null, version: number | undefined) {
-  const [met, setMet] = useState<Met<Things[K]> | null>(null);
+  const [collision, setCollision] = useState<Collision<Things[K]> | null>(null);
   /** What somebody else made of it, where that is why a save was refused. */
-  const theirs = async (doc: Things[K], error: unknown): Promise<Met<Things[K]> | null> => {
+  const theirs = async (doc: Things[K], error: unknown): Promise<Collision<Things[K]> | null> => {
     const other = error instanceof ProblemError && error.problem.status === 412 && base ? await newest(kind, doc.id) : null;
     return other && base && { theirs: other.doc, version: other.version, ...merge(base, doc, other.doc) };
   };
@@ -54,20 +54,20 @@ export function useThing<K extends ShelfKind>(kind: K, base: Things[K] | null, v
       const { base: before } = over;
       try {
         const saved = await put(kind, doc, over.version);
-        setMet(null);
+        setCollision(null);
         return async () => void (before ? await put(kind, before, saved) : await write('removeThing', { params: { kind, id: doc.id } }));
       } catch (error) {
-        setMet(await theirs(doc, error));
+        setCollision(await theirs(doc, error));
         throw error;
       }
     },
   );
-  const fault = met ? null : keep.fault;
+  const fault = collision ? null : keep.fault;
   const save = (doc: Things[K], over = { base, version }): Promise<boolean> => keep.save({ doc, over });
   /** Saves mine over theirs field by field: mine only in the fields named. */
   const saveMerged = async (mine: Things[K], keepMine: readonly string[]): Promise<boolean> => {
-    if (!met || !base) return false;
-    return save(merge(base, mine, met.theirs, keepMine).merged, { base: met.theirs, version: met.version });
+    if (!collision || !base) return false;
+    return save(merge(base, mine, collision.theirs, keepMine).merged, { base: collision.theirs, version: collision.version });
   };
-  return { save, saveMerged, met, pending: keep.pending, fault, fields: fault instanceof ProblemError ? fault.fields : {} };
+  return { save, saveMerged, collision, pending: keep.pending, fault, fields: fault instanceof ProblemError ? fault.fields : {} };
 }

@@ -3,14 +3,14 @@ import { navigate } from 'astro:transitions/client';
 import { useEffect, useRef } from 'react';
 import { FocusScope } from 'react-aria/FocusScope';
 import { piecesOrScrap } from '../../ui/pieces';
-import { keptSounds, playTone } from '../../ui/tones';
+import { playTone, storedSounds } from '../../ui/tones';
 import { type RunNow, runHref } from './runNow';
 
 export function Due({ run, pieces, onPutOff }: { run: RunNow; pieces: readonly number[]; onPutOff: () => void }) {
   const main = useRef<HTMLAnchorElement>(null);
   useEffect(() => {
     main.current?.focus();
-    if (keptSounds() !== 'silent') playTone('open');
+    if (storedSounds() !== 'silent') playTone('open');
   }, []);
   return (
     <FocusScope contain restoreFocus>

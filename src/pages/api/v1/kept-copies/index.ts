@@ -1,5 +1,5 @@
-import { keptCopiesReply } from '../../../../server/http/backup';
+import { backupCopiesReply } from '../../../../server/http/backup';
 import { wrongMethod } from '../../../../server/http/endpoint';
 
-export const GET = keptCopiesReply;
+export const GET = backupCopiesReply;
 export const ALL = wrongMethod('GET');

@@ -2,16 +2,16 @@
 import { type DBSchema, type IDBPDatabase, openDB } from 'idb';
 import type { RunEvent } from '../core/run';
 
-interface Kept extends DBSchema {
+interface LocalSchema extends DBSchema {
   outbox: { key: number; value: { runId: string; event: RunEvent }; indexes: { event: string } };
   photos: { key: string; value: { id: string; jpeg: string } };
 }
 
-let opened: Promise<IDBPDatabase<Kept> | null> | null = null;
+let opened: Promise<IDBPDatabase<LocalSchema> | null> | null = null;
 
 /** Null: this browser keeps nothing, as in some private windows. */
-const store = (): Promise<IDBPDatabase<Kept> | null> => {
-  opened ??= openDB<Kept>('tidy-beacon', 2, {
+const store = (): Promise<IDBPDatabase<LocalSchema> | null> => {
+  opened ??= openDB<LocalSchema>('tidy-beacon', 2, {
     upgrade: (db, from) => {
       if (from < 1) db.createObjectStore('outbox', { autoIncrement: true }).createIndex('event', 'event.id', { unique: true });
       if (from < 2) db.createObjectStore('photos', { keyPath: 'id' });
@@ -24,7 +24,7 @@ const store = (): Promise<IDBPDatabase<Kept> | null> => {
 export const keeps = async (): Promise<boolean> => (await store()) !== null;
 
 /** Keeps an event; false where the browser is full or keeps nothing, and the event is then only in this page. */
-export async function keepEvent(runId: string, event: RunEvent): Promise<boolean> {
+export async function storeEvent(runId: string, event: RunEvent): Promise<boolean> {
   try {
     const db = await store();
     if (!db) return false;
@@ -52,19 +52,19 @@ export async function letGo(ids: readonly string[]): Promise<void> {
 }
 
 /** Everything that was still on its way, in the order it happened. */
-export async function keptEvents(): Promise<{ runId: string; event: RunEvent }[]> {
+export async function storedEvents(): Promise<{ runId: string; event: RunEvent }[]> {
   const db = await store();
   return db ? db.getAll('outbox').catch(() => []) : [];
 }
 
 /** A photo as it goes over the wire: base64 of a JPEG. */
-export interface KeptPhoto {
+export interface StoredPhoto {
   id: string;
   jpeg: string;
 }
 
 /** Keeps a photo; false where it is then only in this page. */
-export async function keepPhoto(photo: KeptPhoto): Promise<boolean> {
+export async function keepPhoto(photo: StoredPhoto): Promise<boolean> {
   try {
     const db = await store();
     if (!db) return false;
@@ -75,7 +75,7 @@ export async function keepPhoto(photo: KeptPhoto): Promise<boolean> {
   }
 }
 
-export const keptPhotos = async (): Promise<KeptPhoto[]> => (await store())?.getAll('photos').catch(() => []) ?? [];
+export const storedPhotos = async (): Promise<StoredPhoto[]> => (await store())?.getAll('photos').catch(() => []) ?? [];
 
 export async function letGoPhoto(id: string): Promise<void> {
   await (await store())?.delete('photos', id).catch(() => undefined);

@@ -7,17 +7,17 @@ import { type LineDraft, LineDraftSchema } from './lineDraft';
 /** The id of a new line is made afresh each time: it is no part of what a draft began from. */
 const beginning = ({ id: _, ...rest }: LineDraft): string => JSON.stringify(rest);
 
-interface Kept {
+interface StoredDraft {
   from: string;
   draft: LineDraft;
 }
 
 /** What was kept, if it began from the same as now; what cannot be read counts as nothing. */
-export function keptDraft(text: string | null, start: LineDraft): LineDraft | null {
+export function storedDraft(text: string | null, start: LineDraft): LineDraft | null {
   if (text === null) return null;
   try {
-    const kept = JSON.parse(text) as Kept;
-    return kept.from === beginning(start) ? { ...kept.draft, id: start.id } : null;
+    const stored = JSON.parse(text) as StoredDraft;
+    return stored.from === beginning(start) ? { ...stored.draft, id: start.id } : null;
   } catch {
     return null;
   }
@@ -25,7 +25,7 @@ export function keptDraft(text: string | null, start: LineDraft): LineDraft | nu
 
 /** What to keep of a draft; null: nothing was typed. */
 export const textToKeep = (draft: LineDraft, start: LineDraft): string | null =>
-  beginning(draft) === beginning(start) ? null : JSON.stringify({ from: beginning(start), draft } satisfies Kept);
+  beginning(draft) === beginning(start) ? null : JSON.stringify({ from: beginning(start), draft } satisfies StoredDraft);
 
 /**
  * A form of a line that begins from what was kept, else from `start`, and is kept as it changes. When `start` changes it begins anew.
@@ -33,9 +33,9 @@ export const textToKeep = (draft: LineDraft, start: LineDraft): string | null =>
  * @param slot names the line within its order
  * @param first done once to what it begins from
  */
-export function useKeptLine(slot: string, start: LineDraft, first: (draft: LineDraft) => LineDraft) {
+export function useStoredLine(slot: string, start: LineDraft, first: (draft: LineDraft) => LineDraft) {
   const place = `line being typed: ${slot}`;
-  const [begun] = useState(() => first(keptDraft(recall(place), start) ?? start));
+  const [begun] = useState(() => first(storedDraft(recall(place), start) ?? start));
   const form = useDocForm<LineDraft>(LineDraftSchema, begun);
   const { doc, begin } = form;
   const from = useRef(start);

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { keptDraft, textToKeep } from './keptDraft';
 import { draftFrom, withLayer, withProduct } from './lineDraft';
+import { storedDraft, textToKeep } from './storedDraft';
 
 const start = () => draftFrom(undefined, true);
 
@@ -10,14 +10,14 @@ describe('a line being typed', () => {
     expect(textToKeep(begun, begun)).toBeNull();
     const text = textToKeep({ ...begun, count: '12' }, begun);
     const again = start();
-    expect(keptDraft(text, again)).toEqual({ ...again, count: '12' });
+    expect(storedDraft(text, again)).toEqual({ ...again, count: '12' });
   });
   it('is dropped when the line has changed meanwhile, and when what was kept cannot be read', () => {
     const begun = start();
     const text = textToKeep({ ...begun, count: '12' }, begun);
-    expect(keptDraft(text, { ...start(), size: 'XL' })).toBeNull();
-    expect(keptDraft('{"from"', begun)).toBeNull();
-    expect(keptDraft(null, begun)).toBeNull();
+    expect(storedDraft(text, { ...start(), size: 'XL' })).toBeNull();
+    expect(storedDraft('{"from"', begun)).toBeNull();
+    expect(storedDraft(null, begun)).toBeNull();
   });
   it('a transfer found becomes the top layer of the print that asked, and of no other', () => {
     const begun = start();

@@ -1,4 +1,4 @@
-/** Desk: a worker that is started when first asked, begun anew when it dies or is stopped, and says so. */
+/** The page’s end of a worker: started when first queried, begun anew when it dies or is stopped, and says so. */
 import { type Remote, releaseProxy, wrap } from 'comlink';
 
 /** Nothing asked of a worker takes this long, ms: it is taken as dead. A sweep tells its rows, and each row starts the wait anew. */
@@ -16,9 +16,9 @@ export class WorkerDied extends Error {
   }
 }
 
-export interface Desk<T> {
+export interface WorkerClient<T> {
   /** @throws {WorkerDied} it died or did not answer; @throws {Stopped} `stop` was called meanwhile; what the work itself threw is thrown on */
-  ask<R>(work: (api: Remote<T>, alive: () => void) => Promise<R>): Promise<R>;
+  query<R>(work: (api: Remote<T>, alive: () => void) => Promise<R>): Promise<R>;
   /** Ends whatever is under way. */
   stop(): void;
 }
@@ -30,7 +30,7 @@ interface Running<T> {
   failed: Promise<never>;
 }
 
-export function desk<T>(start: () => Worker, longestMs = LONGEST_MS): Desk<T> {
+export function workerClient<T>(start: () => Worker, longestMs = LONGEST_MS): WorkerClient<T> {
   let running: Running<T> | null = null;
   const end = (why: Error) => {
     const old = running;
@@ -52,7 +52,7 @@ export function desk<T>(start: () => Worker, longestMs = LONGEST_MS): Desk<T> {
     return { worker, api: wrap<T>(worker), fail, failed };
   };
   return {
-    async ask(work) {
+    async query(work) {
       running ??= begin();
       const { api, failed } = running;
       let clock = setTimeout(() => end(new WorkerDied()), longestMs);

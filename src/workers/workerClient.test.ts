@@ -1,8 +1,8 @@
 import { expose } from 'comlink';
 import { describe, expect, it } from 'vitest';
-import { desk, Stopped, WorkerDied } from './desk';
+import { Stopped, WorkerDied, workerClient } from './workerClient';
 
-/** A worker's two ends without a thread: enough to see what the desk does as it lives, dies and is ended. */
+/** A worker's two ends without a thread: enough to see what its client does as it lives, dies and is ended. */
 class FakeWorker extends EventTarget {
   ended = false;
   private readonly channel = new MessageChannel();
@@ -32,7 +32,7 @@ const api = {
 
 function opened(longestMs?: number) {
   const workers: FakeWorker[] = [];
-  const own = desk<typeof api>(() => {
+  const own = workerClient<typeof api>(() => {
     const fakeWorker = new FakeWorker(api);
     workers.push(fakeWorker);
     return fakeWorker as unknown as Worker;
@@ -40,29 +40,29 @@ function opened(longestMs?: number) {
   return { workers, own };
 }
 
-describe('a desk', () => {
+describe('a worker client', () => {
   it('starts its worker when first asked, and keeps it', async () => {
     const { workers, own } = opened();
     expect(workers).toHaveLength(0);
-    expect(await own.ask((a) => a.twice(4))).toBe(8);
-    expect(await own.ask((a) => a.twice(5))).toBe(10);
+    expect(await own.query((a) => a.twice(4))).toBe(8);
+    expect(await own.query((a) => a.twice(5))).toBe(10);
     expect(workers).toHaveLength(1);
     own.stop();
   });
-  it('says so when the worker dies, and the next ask has a new one', async () => {
+  it('says so when the worker dies, and the next query has a new one', async () => {
     const { workers, own } = opened();
-    const asked = own.ask((a) => a.never());
+    const asked = own.query((a) => a.never());
     workers[0]?.dispatchEvent(new Event('error'));
     await expect(asked).rejects.toBeInstanceOf(WorkerDied);
     expect(workers[0]?.ended).toBe(true);
-    expect(await own.ask((a) => a.twice(3))).toBe(6);
+    expect(await own.query((a) => a.twice(3))).toBe(6);
     expect(workers).toHaveLength(2);
     own.stop();
   });
   it('takes one that never answers as dead, but not one that says it is alive', async () => {
     const { own } = opened(40);
-    await expect(own.ask((a) => a.never())).rejects.toBeInstanceOf(WorkerDied);
-    const slow = own.ask(async (_, alive) => {
+    await expect(own.query((a) => a.never())).rejects.toBeInstanceOf(WorkerDied);
+    const slow = own.query(async (_, alive) => {
       for (let i = 0; i < 5; i++) {
         await new Promise((go) => setTimeout(go, 20));
         alive();
@@ -74,8 +74,8 @@ describe('a desk', () => {
   });
   it('stops at a word, and what the work itself threw is thrown on', async () => {
     const { own } = opened();
-    await expect(own.ask((a) => a.bad())).rejects.toThrow('no such thing');
-    const asked = own.ask((a) => a.never());
+    await expect(own.query((a) => a.bad())).rejects.toThrow('no such thing');
+    const asked = own.query((a) => a.never());
     own.stop();
     await expect(asked).rejects.toBeInstanceOf(Stopped);
   });
