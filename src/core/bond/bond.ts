@@ -80,7 +80,14 @@ export function bondsOf(
   );
 }
 
-/** Bond at a surface temperature; beyond the sheet, the line of its nearest part goes on. */
+/**
+ * Bond at a surface temperature; beyond the sheet, the line of its nearest part goes on.
+ *
+ * @param points two or three, by rising surface temperature
+ * @param surfaceC of the platen’s surface, °C
+ * @returns of its sheet’s own, 1 as it means
+ * @example bondAt([{ surfaceC: 150, bond: 0.8 }, { surfaceC: 160, bond: 1.2 }], 155) // 1
+ */
 export function bondAt(points: readonly BondPoint[], surfaceC: number): number {
   const i = points[1] && surfaceC > points[1].surfaceC ? 1 : 0;
   const [a, b] = [points[i], points[i + 1]];
@@ -142,7 +149,13 @@ export function bondSd(input: PreparedInput, draft: Draft, window: Offset & { be
   );
 }
 
-/** Standard deviation of the logarithm of a bond, from the range nine in ten lie in. */
+/**
+ * Standard deviation of the logarithm of a bond, from the range nine in ten lie in.
+ *
+ * @param range fifth and ninety-fifth hundredth of the bond, above 0
+ * @returns of the natural logarithm
+ * @example logSdOf({ low: Math.exp(-1.645), high: Math.exp(1.645) }) // 1.000
+ */
 export const logSdOf = ({ low, high }: { low: number; high: number }): number => Math.log(high / low) / (2 * Z_90);
 
 /** All a card says of its heat, at its set value. */

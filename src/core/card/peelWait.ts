@@ -19,8 +19,13 @@ const AIR_W_M2K = 24;
 /**
  * Seconds for a hard piece to lose its warmth, in air on both faces: a lumped body, `t = m″c/2h · ln(ΔT/ΔT_cold)`.
  *
+ * @param massJm2K heat it takes up, J/m²K
+ * @param fromC as it is freed, °C
+ * @param roomC °C
  * @param coldOverRoomK what counts as cold, K over the room
+ * @returns whole seconds
  * @see Incropera, Fundamentals of Heat and Mass Transfer, §5.1 (lumped capacitance)
+ * @example coolingTimeS(9600, 170, 20, 15) // 921
  */
 export function coolingTimeS(massJm2K: number, fromC: number, roomC: number, coldOverRoomK: number): number {
   const overK = Math.max(coldOverRoomK, fromC - roomC);

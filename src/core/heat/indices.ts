@@ -18,7 +18,13 @@ function flowRate(tempC: number, pressureKPa: number, softenC: number): number {
   return ((pressureKPa / REFERENCE_KPA) * arrhenius) / (1 + Math.exp((softenC - tempC) / SOFTENING_WIDTH_K));
 }
 
-/** Mean between two samples of something that grows by a factor: exact where its logarithm is straight. */
+/**
+ * Mean between two samples of something that grows by a factor: exact where its logarithm is straight.
+ *
+ * @param a above 0
+ * @param b above 0, in the unit of a
+ * @example logMean(1, Math.E) // 1.7182818
+ */
 export function logMean(a: number, b: number): number {
   const mean = (a + b) / 2;
   return Math.abs(a - b) <= 1e-3 * mean || a <= 0 || b <= 0 ? mean : (b - a) / Math.log(b / a);
@@ -62,11 +68,24 @@ export function within({ timeS, tempC }: Curve, fromS: number, toS: number): Cur
 export const flowOver = (curve: Curve, pressureKPa: number, softenC: number): Float64Array =>
   running(curve, (tempC) => flowRate(tempC, pressureKPa, softenC));
 
-/** How far an adhesive flows in all shuttings, s at 150 °C and 20 kPa. Nothing presses while the press is open. */
+/**
+ * How far an adhesive flows in all shuttings, s at 150 °C and 20 kPa. Nothing presses while the press is open.
+ *
+ * @param curve of the bond line, s and °C
+ * @param shut when the press is shut, s, and how hard, kPa
+ * @param softenC where the adhesive begins to flow, °C
+ */
 export const flowOf = (curve: Curve, shut: readonly Shut[], softenC: number): number =>
   shut.reduce((sum, { fromS, toS, pressureKPa }) => sum + (flowOver(within(curve, fromS, toS), pressureKPa, softenC).at(-1) ?? 0), 0);
 
-/** A bond: depth of flow against the supplier's own, `√(J/J_ref)`. */
+/**
+ * A bond: depth of flow against the supplier's own, `√(J/J_ref)`.
+ *
+ * @param flow s at 150 °C and 20 kPa
+ * @param reference what its sheet means, the same
+ * @returns 1 as the sheet means
+ * @example bondOf(9, 4) // 1.5
+ */
 export const bondOf = (flow: number, reference: number): number => Math.sqrt(flow / reference);
 
 /** Bonds that hold: below it lifts and cracks, above it is squeezed, sunk and spread. */
@@ -76,16 +95,35 @@ export const SOUND = { low: 0.9, high: 1.35 } as const;
 const LIMIT_TIME_S = 15;
 const KELVIN_PER_HALVING = 8;
 
-/** How fast a temperature harms, against one that is at the limit: every 8 K less count half. */
+/**
+ * How fast a temperature harms, against one that is at the limit: every 8 K less count half.
+ *
+ * @param tempC °C
+ * @param limitC °C borne for 15 s
+ * @returns 1 at the limit
+ * @example harmRate(142, 150) // 0.5
+ */
 export const harmRate = (tempC: number, limitC: number): number => 2 ** ((tempC - limitC) / KELVIN_PER_HALVING);
 
 /** Harm at each sample of a curve, 1 = the limit: `∫ 2^((T − limit)/8) dt / 15`. */
 export const harmOver = (curve: Curve, limitC: number): Float64Array => running(curve, (tempC) => harmRate(tempC, limitC) / LIMIT_TIME_S);
 
-/** Harm of a whole curve, 1 = the limit. */
+/**
+ * Harm of a whole curve, 1 = the limit.
+ *
+ * @param curve s and °C
+ * @param limitC °C borne for 15 s
+ * @example harmOf({ timeS: [0, 15], tempC: [150, 150] }, 150) // 1
+ */
 export const harmOf = (curve: Curve, limitC: number): number => harmOver(curve, limitC).at(-1) ?? 0;
 
-/** Reads a curve at a time, on a straight line between its samples, °C. */
+/**
+ * Reads a curve at a time, on a straight line between its samples, °C.
+ *
+ * @param curve rising times, s, with a temperature each, °C
+ * @param atS s
+ * @example tempAt({ timeS: [0, 10], tempC: [20, 120] }, 5) // 70
+ */
 export function tempAt({ timeS, tempC }: Curve, atS: number): number {
   let [low, high] = [0, timeS.length - 1];
   while (high - low > 1) {

@@ -64,11 +64,20 @@ export const LOOSE_KPA = 0.5;
 
 /**
  * Thermal resistance of one contact between pressed layers, m²K/W: 1×10⁻⁴ at 20 kPa, falling with pressure to the power 0.95.
+ *
+ * @param contactKPa above 0, kPa
+ * @returns m²K/W
  * @see Yovanovich, conforming rough surfaces in contact: conductance ∝ P^0.95
+ * @example contactResistance(20) // 0.0001
  */
 export function contactResistance(contactKPa: number): number {
   return CONTACT_AT_20_KPA * (contactKPa / 20) ** CONTACT_EXPONENT;
 }
 
-/** Resistance of a layer, m²K/W. */
+/**
+ * Resistance of a layer, m²K/W.
+ *
+ * @param layer thickness in mm, conductivity in W/mK
+ * @example layerResistance({ k: 0.25, thicknessMm: 0.5 }) // 0.002
+ */
 export const layerResistance = (layer: Pick<LayerProperties, 'k' | 'thicknessMm'>): number => layer.thicknessMm / 1000 / layer.k;

@@ -70,17 +70,26 @@ function dryingAt(tempC: number): number {
   return u <= 0 || u >= 1 ? 0 : (6 * u * (1 - u)) / DRYING_K;
 }
 
-/** Space for one march, kept between marches of the same size. */
-function workspaceFor(n: number) {
+/** Space for one march of so many cells, with the latent heat of each. */
+function workspaceFor({ water }: Column) {
+  const n = water.length;
   const make = () => new Float64Array(n);
+  const latent = water.map((kgM2) => kgM2 * LATENT_J_KG);
+  const to = latent.findLastIndex((jM2) => jM2 > 0) + 1;
   return {
     n,
+    latent,
     /** Cells that hold water lie from the first up to the second. */
-    from: 0,
-    to: 0,
+    from: Math.max(
+      0,
+      latent.findIndex((jM2) => jM2 > 0),
+    ),
+    to,
+    /** Flow into each cell at the start of a step, after its first part, and at its end, W/m². */
     flow0: make(),
     flowG: make(),
     flow1: make(),
+    /** Temperatures after the first part of a step and at its end, °C. */
     tempG: make(),
     temp1: make(),
     rhs: make(),
@@ -89,7 +98,7 @@ function workspaceFor(n: number) {
     diagonal: make(),
     upper: make(),
     inverse: make(),
-    latent: make(),
+    /** Rise of each cell over the step before, K/s. */
     drift: make(),
   };
 }
@@ -144,55 +153,181 @@ function heatContent(column: Column, t: Float64Array, { latent, from, to }: Work
   }
 }
 
+/** What `H(T) − s·Q(T) = rhs` is short of at `t` into `b`, and its slope into the diagonal, as if no water left. */
+function residual(column: Column, s: number, t: Float64Array, b: Float64Array, { n, rhs, diagonal }: Workspace): void {
+  const { capacity, conductance: g, topC, bottomC } = column;
+  let flowIn = (g[0] as number) * (topC - (t[0] as number));
+  for (let i = 0; i < n; i++) {
+    const c = capacity[i] as number;
+    const temp = t[i] as number;
+    const flowOut = (g[i + 1] as number) * (temp - (i + 1 < n ? (t[i + 1] as number) : bottomC));
+    diagonal[i] = c;
+    b[i] = (rhs[i] as number) + s * (flowIn - flowOut) - c * temp;
+    flowIn = flowOut;
+  }
+}
+
+/** Adds what drying takes in the cells that hold water. @returns whether none of them is drying, so that all is a straight line */
+function dryingResidual({ capacity, dried }: Column, t: Float64Array, b: Float64Array, { latent, from, to, diagonal }: Workspace): boolean {
+  let straight = true;
+  for (let i = from; i < to; i++) {
+    const l = latent[i] as number;
+    if (l <= 0) continue;
+    const e = dried[i] as number;
+    const temp = t[i] as number;
+    const reached = driedBy(temp);
+    if (reached > e) {
+      straight = false;
+      diagonal[i] = (capacity[i] as number) + l * dryingAt(temp);
+      b[i] = (b[i] as number) - l * reached;
+    } else b[i] = (b[i] as number) - l * e;
+  }
+  return straight;
+}
+
+/** Whether a cell that was still has begun to dry at `t`. */
+function beginsToDry({ dried }: Column, t: Float64Array, { latent, from, to }: Workspace): boolean {
+  for (let i = from; i < to; i++) if ((latent[i] as number) > 0 && driedBy(t[i] as number) > (dried[i] as number)) return true;
+  return false;
+}
+
+/** Adds `d` to `t`. @returns the largest of its figures, whatever its sign */
+function moveBy(d: Float64Array, t: Float64Array): number {
+  let most = 0;
+  for (let i = 0; i < t.length; i++) {
+    t[i] = (t[i] as number) + (d[i] as number);
+    most = Math.max(most, Math.abs(d[i] as number));
+  }
+  return most;
+}
+
 /**
  * Finds temperatures with `H(T) − s·Q(T) = rhs` by Newton from a guess in `t`, H the heat held: linear but for cells that are drying.
+ *
+ * @returns whether it settled
  */
-// biome-ignore lint/complexity/noExcessiveCognitiveComplexity: a row of the matrix for each kind of side
-function solveForTemp(column: Column, s: number, rhs: Float64Array, t: Float64Array, r: Workspace): boolean {
-  const { capacity, dried, conductance: g, topC, bottomC } = column;
-  const { n, diagonal, latent } = r;
+function solveForTemp(column: Column, s: number, t: Float64Array, r: Workspace): boolean {
   const b = r.flow1; // free while a stage is being solved
-  const { from, to } = r;
   for (let turn = 0; turn < MOST_NEWTON; turn++) {
-    let straight = true;
-    let flowIn = (g[0] as number) * (topC - (t[0] as number));
-    for (let i = 0; i < n; i++) {
-      const c = capacity[i] as number;
-      const temp = t[i] as number;
-      const flowOut = (g[i + 1] as number) * (temp - (i + 1 < n ? (t[i + 1] as number) : bottomC));
-      diagonal[i] = c;
-      b[i] = (rhs[i] as number) + s * (flowIn - flowOut) - c * temp;
-      flowIn = flowOut;
-    }
-    // only what still holds water is anything but a straight line
-    for (let i = from; i < to; i++) {
-      const l = latent[i] as number;
-      if (l <= 0) continue;
-      const e = dried[i] as number;
-      const temp = t[i] as number;
-      const reached = driedBy(temp);
-      if (reached > e) {
-        straight = false;
-        diagonal[i] = (capacity[i] as number) + l * dryingAt(temp);
-        b[i] = (b[i] as number) - l * reached;
-      } else b[i] = (b[i] as number) - l * e;
-    }
-    factor(column, diagonal, s, r);
+    residual(column, s, t, b, r);
+    const straight = dryingResidual(column, t, b, r);
+    factor(column, r.diagonal, s, r);
     backsolve(column, s, b, b, r);
-    let most = 0;
-    for (let i = 0; i < n; i++) {
-      const d = b[i] as number;
-      t[i] = (t[i] as number) + d;
-      const size = d < 0 ? -d : d;
-      if (size > most) most = size;
-    }
-    for (let i = from; straight && i < to; i++)
-      if ((latent[i] as number) > 0 && driedBy(t[i] as number) > (dried[i] as number)) straight = false;
-    if (straight || most < NEWTON_K) return true;
+    const most = moveBy(b, t);
+    if (most < NEWTON_K || (straight && !beginsToDry(column, t, r))) return true;
     if (!Number.isFinite(most)) return false;
   }
   return false;
 }
+
+/** Both parts of a step of a column that may be drying. @returns whether both settled */
+function dampStep(column: Column, step: number, hasDrift: boolean, r: Workspace): boolean {
+  const { tempC } = column;
+  const { n, flow0, flowG, tempG, temp1, rhs, content0, contentG, drift } = r;
+  const s = A * step;
+  const ahead = hasDrift ? GAMMA * step : 0;
+  heatContent(column, tempC, r, content0);
+  for (let i = 0; i < n; i++) {
+    rhs[i] = (content0[i] as number) + s * (flow0[i] as number);
+    tempG[i] = (tempC[i] as number) + ahead * (drift[i] as number);
+  }
+  if (!solveForTemp(column, s, tempG, r)) return false;
+  flows(column, tempG, flowG);
+  heatContent(column, tempG, r, contentG);
+  for (let i = 0; i < n; i++) {
+    rhs[i] = C1 * (contentG[i] as number) - C2 * (content0[i] as number);
+    // the end of the step is guessed on the straight line through its first part
+    temp1[i] = (tempG[i] as number) + ((tempG[i] as number) - (tempC[i] as number)) * (1 / GAMMA - 1);
+  }
+  return solveForTemp(column, s, temp1, r);
+}
+
+/** Both parts of a step of a column in which no water is left; its matrix is factored. */
+function dryStep(column: Column, step: number, r: Workspace): void {
+  const { capacity, conductance: g, tempC, topC, bottomC } = column;
+  const { n, flow0, flowG, tempG, temp1, rhs } = r;
+  const s = A * step;
+  const topIn = s * (g[0] as number) * topC;
+  const bottomIn = s * (g[n] as number) * bottomC;
+  for (let i = 0; i < n; i++) rhs[i] = (capacity[i] as number) * (tempC[i] as number) + s * (flow0[i] as number);
+  rhs[0] = (rhs[0] as number) + topIn;
+  rhs[n - 1] = (rhs[n - 1] as number) + bottomIn;
+  backsolve(column, s, rhs, tempG, r);
+  for (let i = 0; i < n; i++) rhs[i] = (capacity[i] as number) * (C1 * (tempG[i] as number) - C2 * (tempC[i] as number));
+  rhs[0] = (rhs[0] as number) + topIn;
+  rhs[n - 1] = (rhs[n - 1] as number) + bottomIn;
+  backsolve(column, s, rhs, temp1, r);
+  flows(column, tempG, flowG);
+}
+
+/** Error of a step, K: the embedded third-order difference. */
+function errorOf(column: Column, step: number, r: Workspace): number {
+  const { n, flow0, flowG, flow1, rhs } = r;
+  for (let i = 0; i < n; i++)
+    rhs[i] =
+      ERROR * step * ((flow0[i] as number) / GAMMA - (flowG[i] as number) / (GAMMA * (1 - GAMMA)) + (flow1[i] as number) / (1 - GAMMA));
+  backsolve(column, A * step, rhs, rhs, r);
+  let error = 0;
+  for (let i = 0; i < n; i++) error = Math.max(error, Math.abs(rhs[i] as number));
+  return error;
+}
+
+/** Adds the heat of a step that stands to what went in and out, as the step weighs its three parts. */
+function addHeat(result: Marched, { conductance: g, tempC, topC, bottomC }: Column, step: number, { n, tempG, temp1 }: Workspace): void {
+  const gTop = g[0] as number;
+  const gBottom = g[n] as number;
+  result.inJ += step * gTop * (W * (topC - (tempC[0] as number)) + W * (topC - (tempG[0] as number)) + A * (topC - (temp1[0] as number)));
+  result.outJ +=
+    step *
+    gBottom *
+    (W * ((tempC[n - 1] as number) - bottomC) + W * ((tempG[n - 1] as number) - bottomC) + A * ((temp1[n - 1] as number) - bottomC));
+}
+
+/** The end of a step is where the next begins. */
+function keepStep({ tempC }: Column, step: number, { n, drift, temp1, flow0, flow1 }: Workspace): void {
+  for (let i = 0; i < n; i++) drift[i] = ((temp1[i] as number) - (tempC[i] as number)) / step;
+  tempC.set(temp1);
+  flow0.set(flow1);
+}
+
+/** Lets the water go that has left by now. @returns whether any is left */
+function letDry({ water, dried, tempC }: Column, { n }: Workspace): boolean {
+  let damp = false;
+  for (let i = 0; i < n; i++) {
+    if ((water[i] as number) <= 0) continue;
+    const e = Math.max(dried[i] as number, driedBy(tempC[i] as number));
+    dried[i] = e > 1 - 1e-12 ? 1 : e;
+    if (e < 1) damp = true;
+  }
+  return damp;
+}
+
+/** A step that did not settle. */
+const UNSETTLED = Number.POSITIVE_INFINITY;
+
+/** Takes a step into `temp1`. @returns its error, K; `UNSETTLED`; 0 where steps are fixed and none is asked for */
+function takeStep(
+  column: Column,
+  step: number,
+  { damp, hasDrift, fixed }: { damp: boolean; hasDrift: boolean; fixed: boolean },
+  r: Workspace,
+): number {
+  if (!damp) dryStep(column, step, r);
+  else if (!dampStep(column, step, hasDrift, r)) return UNSETTLED;
+  flows(column, r.temp1, r.flow1);
+  return fixed ? 0 : errorOf(column, step, r);
+}
+
+/** A step to try in place of one that went wrong, s. @throws {NotSolvable} there is none */
+function smallerStep(step: number, error: number, toleranceK: number): number {
+  const h = step * (error === UNSETTLED ? 0.25 : Math.max(0.2, 0.85 * Math.cbrt(toleranceK / error)));
+  if (!(h > 1e-10)) throw new NotSolvable('No step in time is small enough for these layers: check thickness and properties.');
+  return h;
+}
+
+/** How far the next step may go beyond one with an error of so much, times. */
+const growthOf = (error: number, toleranceK: number): number =>
+  error > 0 ? Math.min(MOST_GROWTH, 0.85 * Math.cbrt(toleranceK / error)) : MOST_GROWTH;
 
 /**
  * Carries a column through a time under constant sides.
@@ -207,122 +342,47 @@ function solveForTemp(column: Column, s: number, rhs: Float64Array, t: Float64Ar
  * @throws {NotSolvable} no step is small enough
  * @see Bank et al., Transient simulation of silicon devices and circuits (1985); Hosea & Shampine, Analysis and implementation of TR-BDF2 (1996)
  */
-// biome-ignore lint/complexity/noExcessiveCognitiveComplexity: the step of the solver is in one piece: its arrays are shared and nothing is allocated
 export function march(
   column: Column,
   durationS: number,
   options: MarchOptions,
   onStep?: (timeS: number, tempC: Float64Array, topC: number, bottomC: number) => void,
 ): Marched {
-  const { capacity, conductance: g, water, tempC, dried, topC, bottomC } = column;
-  const n = tempC.length;
-  const r = workspaceFor(n);
-  let damp = false;
-  for (let i = 0; i < n; i++) {
-    const left = (water[i] as number) * LATENT_J_KG;
-    r.latent[i] = left;
-    if (left > 0) {
-      if (r.to === 0) r.from = i;
-      r.to = i + 1;
-    }
-    if (left > 0 && (dried[i] as number) < 1) damp = true;
-  }
-  const { flow0, flowG, flow1, tempG, temp1, rhs, content0, contentG, drift } = r;
+  const { tempC, topC, bottomC } = column;
+  const fixed = options.stepS !== undefined;
+  const r = workspaceFor(column);
   const result: Marched = { inJ: 0, outJ: 0, steps: 0, lastStepS: 0 };
-  const gTop = g[0] as number;
-  const gBottom = g[n] as number;
+  let damp = hasWater(column);
   let time = 0;
   let h = Math.min(durationS, options.stepS ?? options.firstStepS ?? 1e-3);
-  let factored = -1;
-  let rate = 0;
-  flows(column, tempC, flow0);
+  let factoredFor = -1;
+  flows(column, tempC, r.flow0);
   while (time < durationS - 1e-12 * durationS) {
     const last = time + h >= durationS - 1e-9;
     const step = last ? durationS - time : h;
-    const s = A * step;
-    let solved = true;
-    if (damp) {
-      heatContent(column, tempC, r, content0);
-      for (let i = 0; i < n; i++) {
-        rhs[i] = (content0[i] as number) + s * (flow0[i] as number);
-        tempG[i] = (tempC[i] as number) + rate * GAMMA * step * (drift[i] as number);
-      }
-      solved = solveForTemp(column, s, rhs, tempG, r);
-      if (solved) {
-        flows(column, tempG, flowG);
-        heatContent(column, tempG, r, contentG);
-        for (let i = 0; i < n; i++) rhs[i] = C1 * (contentG[i] as number) - C2 * (content0[i] as number);
-        // the end of the step is guessed on the straight line through its first part
-        for (let i = 0; i < n; i++) temp1[i] = (tempG[i] as number) + ((tempG[i] as number) - (tempC[i] as number)) * (1 / GAMMA - 1);
-        solved = solveForTemp(column, s, rhs, temp1, r);
-      }
-    } else {
-      if (factored !== s) {
-        factor(column, capacity, s, r);
-        factored = s;
-      }
-      const topIn = s * gTop * topC;
-      const bottomIn = s * gBottom * bottomC;
-      for (let i = 0; i < n; i++) rhs[i] = (capacity[i] as number) * (tempC[i] as number) + s * (flow0[i] as number);
-      rhs[0] = (rhs[0] as number) + topIn;
-      rhs[n - 1] = (rhs[n - 1] as number) + bottomIn;
-      backsolve(column, s, rhs, tempG, r);
-      for (let i = 0; i < n; i++) rhs[i] = (capacity[i] as number) * (C1 * (tempG[i] as number) - C2 * (tempC[i] as number));
-      rhs[0] = (rhs[0] as number) + topIn;
-      rhs[n - 1] = (rhs[n - 1] as number) + bottomIn;
-      backsolve(column, s, rhs, temp1, r);
-      flows(column, tempG, flowG);
+    if (!damp && factoredFor !== step) {
+      factor(column, column.capacity, A * step, r);
+      factoredFor = step;
     }
-    let error = 0;
-    if (solved) {
-      flows(column, temp1, flow1);
-      if (options.stepS === undefined) {
-        for (let i = 0; i < n; i++)
-          rhs[i] =
-            ERROR *
-            step *
-            ((flow0[i] as number) / GAMMA - (flowG[i] as number) / (GAMMA * (1 - GAMMA)) + (flow1[i] as number) / (1 - GAMMA));
-        backsolve(column, s, rhs, rhs, r);
-        for (let i = 0; i < n; i++) {
-          const d = rhs[i] as number;
-          const size = d < 0 ? -d : d;
-          if (size > error) error = size;
-        }
-      }
-    }
-    if (!solved || !(error <= 2 * options.toleranceK)) {
-      h = step * (solved ? Math.max(0.2, 0.85 * Math.cbrt(options.toleranceK / error)) : 0.25);
-      if (!(h > 1e-10)) throw new NotSolvable('No step in time is small enough for these layers: check thickness and properties.');
+    const error = takeStep(column, step, { damp, hasDrift: result.steps > 0, fixed }, r);
+    if (!(error <= 2 * options.toleranceK)) {
+      h = smallerStep(step, error, options.toleranceK);
       continue;
     }
-    result.inJ += step * gTop * (W * (topC - (tempC[0] as number)) + W * (topC - (tempG[0] as number)) + A * (topC - (temp1[0] as number)));
-    result.outJ +=
-      step *
-      gBottom *
-      (W * ((tempC[n - 1] as number) - bottomC) + W * ((tempG[n - 1] as number) - bottomC) + A * ((temp1[n - 1] as number) - bottomC));
-    if (onStep) onStep(time + GAMMA * step, tempG, topC, bottomC);
+    addHeat(result, column, step, r);
+    onStep?.(time + GAMMA * step, r.tempG, topC, bottomC);
     time = last ? durationS : time + step;
-    if (damp) for (let i = 0; i < n; i++) drift[i] = ((temp1[i] as number) - (tempC[i] as number)) / step;
-    rate = 1;
-    tempC.set(temp1);
-    flow0.set(flow1);
-    if (damp) {
-      damp = false;
-      for (let i = 0; i < n; i++) {
-        if ((water[i] as number) <= 0) continue;
-        const e = Math.max(dried[i] as number, driedBy(tempC[i] as number));
-        dried[i] = e > 1 - 1e-12 ? 1 : e;
-        if (e < 1) damp = true;
-      }
-    }
-    if (onStep) onStep(time, tempC, topC, bottomC);
+    keepStep(column, step, r);
+    damp &&= letDry(column, r);
+    onStep?.(time, tempC, topC, bottomC);
     result.steps++;
     if (!last) result.lastStepS = step;
-    if (options.stepS === undefined) {
-      const grow = error > 0 ? Math.min(MOST_GROWTH, 0.85 * Math.cbrt(options.toleranceK / error)) : MOST_GROWTH;
-      // a step that is kept keeps its factors
-      if (grow > 1.2 || grow < 1) h = step * grow;
-    }
+    const grow = fixed ? 1 : growthOf(error, options.toleranceK);
+    // a step that is kept keeps its factors
+    if (grow > 1.2 || grow < 1) h = step * grow;
   }
   return result;
 }
+
+/** Whether any cell still holds water. */
+const hasWater = ({ water, dried }: Column): boolean => water.some((kgM2, i) => kgM2 > 0 && (dried[i] as number) < 1);

@@ -125,10 +125,98 @@ const PLACES = { air: 'in air', rack: 'on a rack' } as const;
 
 const air = (roomC: number, lossWm2K: number = AIR_WM2K): Side => ({ kind: 'air', roomC, lossWm2K });
 
+/** The plate or the heated platen under a piece, touched so well. */
+const underneath = ({ lowerC, baseC, roomC }: Piece, contact: number): Side =>
+  lowerC !== null
+    ? { kind: 'held', tempC: lowerC, contact }
+    : { kind: 'body', key: 'base plate', startC: baseC, capacityJm2K: BASE_PLATE_JM2K, towardsC: roomC, recoveryWm2K: AIR_WM2K, contact };
+
+/** Stages of one piece, told in order: what was pressed together hangs together from then on. */
+class StageList {
+  readonly stages: HeatStage[] = [];
+  private readonly firm = new Set<string>();
+  private readonly pressed: number;
+  private readonly loose = contactResistance(LOOSE_KPA);
+  private closings = 0;
+
+  constructor(
+    private readonly piece: Piece,
+    /** Names the platens of this piece. */
+    private readonly keyOf: (key: string) => string,
+    private readonly resting: Side,
+  ) {
+    this.pressed = contactResistance(piece.contactKPa);
+  }
+
+  shut(name: string, surfaceC: number, durationS: number, stack: readonly Keyed[]): void {
+    const bottom = underneath(this.piece, this.pressed);
+    this.add(name, durationS, stack, { top: this.platen(surfaceC), bottom, pressureKPa: this.piece.contactKPa });
+  }
+
+  /** Open to the air above. @param under what it lies on; nothing said: on the base */
+  open(name: string, durationS: number, stack: readonly Keyed[], under: Side = this.resting): void {
+    this.add(name, durationS, stack, { top: air(this.piece.roomC), bottom: under, pressureKPa: 0 });
+  }
+
+  private add(name: string, durationS: number, stack: readonly Keyed[], sides: Pick<HeatStage, 'top' | 'bottom' | 'pressureKPa'>): void {
+    const contacts = this.contacts(stack, sides.pressureKPa > 0);
+    this.stages.push({ name, durationS, stack: stack.map(({ key }) => key), turned: [], contacts, ...sides });
+  }
+
+  private platen(surfaceC: number): Side {
+    const { droop } = this.piece;
+    const contact = this.pressed;
+    this.closings++;
+    return droop
+      ? { kind: 'body', key: this.keyOf(`platen ${this.closings}`), startC: surfaceC, towardsC: surfaceC, contact, ...droop }
+      : { kind: 'held', tempC: surfaceC, contact };
+  }
+
+  /** Contacts of a stack: pressed ones, ones that were pressed together before and hang together since, and loose ones. */
+  private contacts(stack: readonly Keyed[], isPressed: boolean): number[] {
+    return stack.slice(1).map((below, i) => {
+      const above = stack[i] as Keyed;
+      const joint = `${above.key}|${below.key}`;
+      if (isPressed) this.firm.add(joint);
+      const still = ON_BASE.includes(above.role) || (this.firm.has(joint) && !ON_BASE.includes(below.role));
+      return isPressed || still ? this.pressed : this.loose;
+    });
+  }
+}
+
+/**
+ * Lets a piece cool where it is laid.
+ *
+ * @param left what is left of the piece by then
+ * @returns layers that came in with the place, and where they start, °C
+ */
+function cool(
+  list: StageList,
+  { where, forS, under }: NonNullable<Passage['cooling']>,
+  { left, base, roomC, keyOf }: { left: readonly Keyed[]; base: readonly Keyed[]; roomC: number; keyOf: (key: string) => string },
+): HeatLayer[] {
+  if (where === 'base') {
+    list.open('cool on the base', forS, [...left, ...base]);
+    return [];
+  }
+  const back = under ? [{ ...under, role: 'fabric' as const, key: keyOf('back') }] : [];
+  const hanging = [...left, ...back];
+  const came = back.map((layer) => asLayer(layer, roomC));
+  if (where === 'air' || where === 'rack') {
+    list.open(`cool ${PLACES[where]}`, forS, hanging, air(roomC, where === 'rack' ? RACK_WM2K : AIR_WM2K));
+    return came;
+  }
+  const table = { ...TABLE, role: 'underlay' as const, key: keyOf('table') };
+  const weight = where === 'weight' ? [{ ...WEIGHT, role: 'cover' as const, key: keyOf('weight') }] : [];
+  const name = where === 'weight' ? 'cool under a weight' : 'cool on a table';
+  list.open(name, forS, [...weight, ...hanging, table], air(roomC));
+  return [...came, asLayer(table, roomC), ...weight.map((layer) => asLayer(layer, roomC))];
+}
+
 /** Builds the stages of one piece; `pieceOf` names its own layers, so that many pieces can follow each other over one base. */
-// biome-ignore lint/complexity/noExcessiveCognitiveComplexity: the stages of a passage, told in order
 function stagesOf(piece: Piece, passage: Passage, column: 'art' | 'bare', pieceOf: (key: string) => string) {
-  const { contactKPa, roomC, baseC, lowerC, droop } = piece;
+  const { contactKPa, roomC, baseC } = piece;
+  const { finish } = passage;
   const all = keyed(piece).map((layer) => (ON_BASE.includes(layer.role) ? layer : { ...layer, key: pieceOf(layer.key) }));
   const shown = column === 'art' ? all : all.filter(({ role }) => !TRANSFER.includes(role));
   const of = (keep: (layer: Keyed) => boolean) => shown.filter(keep);
@@ -137,92 +225,28 @@ function stagesOf(piece: Piece, passage: Passage, column: 'art' | 'bare', pieceO
   const over = of(({ role }) => role === 'pad over');
   const covers = of(({ role }) => role === 'cover');
   const transferLayers = of(({ role }) => TRANSFER.includes(role));
-  const finishCover = passage.finish?.cover ? { ...passage.finish.cover, key: pieceOf('finish cover') } : null;
-
-  const pressedContact = contactResistance(contactKPa);
-  const loose = contactResistance(LOOSE_KPA);
-  const bottom = (contact: number): Side =>
-    lowerC !== null
-      ? { kind: 'held', tempC: lowerC, contact }
-      : { kind: 'body', key: 'base plate', startC: baseC, capacityJm2K: BASE_PLATE_JM2K, towardsC: roomC, recoveryWm2K: AIR_WM2K, contact };
-  // a pad keeps its contact with the plate under it; cloth only lies on a heated platen
-  const resting = bottom(base.length > 0 ? pressedContact : loose);
-  let closing = 0;
-  const platen = (surfaceC: number): Side => {
-    closing++;
-    return droop
-      ? { kind: 'body', key: pieceOf(`platen ${closing}`), startC: surfaceC, towardsC: surfaceC, contact: pressedContact, ...droop }
-      : { kind: 'held', tempC: surfaceC, contact: pressedContact };
-  };
-  const firm = new Set<string>();
-  /** Contacts of a stack: pressed ones, ones that were pressed together before and hang together since, and loose ones. */
-  const contacts = (stack: readonly { key: string; role: Role }[], pressed: boolean) =>
-    stack.slice(1).map((below, i) => {
-      const above = stack[i] as { key: string; role: Role };
-      const joint = `${above.key}|${below.key}`;
-      if (pressed) firm.add(joint);
-      const still = ON_BASE.includes(above.role) || (firm.has(joint) && !ON_BASE.includes(below.role));
-      return pressed || still ? pressedContact : loose;
-    });
-  const stages: HeatStage[] = [];
-  const shut = (name: string, surfaceC: number, durationS: number, stack: readonly Keyed[]) =>
-    stages.push({
-      name,
-      durationS,
-      stack: stack.map(({ key }) => key),
-      turned: [],
-      contacts: contacts(stack, true),
-      top: platen(surfaceC),
-      bottom: bottom(pressedContact),
-      pressureKPa: contactKPa,
-    });
-  const open = (name: string, durationS: number, stack: readonly Keyed[], under: Side) =>
-    stages.push({
-      name,
-      durationS,
-      stack: stack.map(({ key }) => key),
-      turned: [],
-      contacts: contacts(stack, false),
-      top: air(roomC),
-      bottom: under,
-      pressureKPa: 0,
-    });
-
-  const lying = [...cloth, ...base];
-  open('load', LOAD_S, lying, resting);
-  if (passage.prePressS > 0) shut('pre-press', passage.surfaceC, passage.prePressS, [...over, ...lying]);
-  open('place', PLACE_S, [...transferLayers, ...lying], resting);
-  shut('press', passage.surfaceC, passage.timeS, [...over, ...covers, ...transferLayers, ...lying]);
-  const freed = [...transferLayers, ...cloth];
   const film = transferLayers.filter(({ role }) => role === 'transfer');
-  if (passage.finish) {
-    open('peel', LIFT_S, [...transferLayers, ...lying], resting);
-    shut('finish', passage.finish.surfaceC, passage.finish.timeS, [...(finishCover ? [finishCover] : []), ...film, ...lying]);
+  const finishCover = finish?.cover ? [{ ...finish.cover, key: pieceOf('finish cover') }] : [];
+
+  // a pad keeps its contact with the plate under it; cloth only lies on a heated platen
+  const list = new StageList(piece, pieceOf, underneath(piece, contactResistance(base.length > 0 ? contactKPa : LOOSE_KPA)));
+  const lying = [...cloth, ...base];
+  list.open('load', LOAD_S, lying);
+  if (passage.prePressS > 0) list.shut('pre-press', passage.surfaceC, passage.prePressS, [...over, ...lying]);
+  list.open('place', PLACE_S, [...transferLayers, ...lying]);
+  list.shut('press', passage.surfaceC, passage.timeS, [...over, ...covers, ...transferLayers, ...lying]);
+  if (finish) {
+    list.open('peel', LIFT_S, [...transferLayers, ...lying]);
+    list.shut('finish', finish.surfaceC, finish.timeS, [...finishCover, ...film, ...lying]);
   }
-  const extra: HeatLayer[] = finishCover ? [asLayer(finishCover, roomC)] : [];
-  if (passage.cooling) {
-    const { where, forS, under } = passage.cooling;
-    const back = under && { ...under, role: 'fabric' as const, key: pieceOf('back') };
-    if (back && where !== 'base') extra.push(asLayer(back, roomC));
-    const left = [...(passage.finish ? [...film, ...cloth] : freed), ...(back && where !== 'base' ? [back] : [])];
-    const table = { ...TABLE, role: 'underlay' as const, key: pieceOf('table') };
-    const weight = { ...WEIGHT, role: 'cover' as const, key: pieceOf('weight') };
-    if (where === 'base') open('cool on the base', forS, [...left, ...base], resting);
-    else if (where === 'air' || where === 'rack')
-      open(`cool ${PLACES[where]}`, forS, left, air(roomC, where === 'rack' ? RACK_WM2K : AIR_WM2K));
-    else {
-      extra.push(asLayer(table, roomC));
-      if (where === 'weight') extra.push(asLayer(weight, roomC));
-      open(
-        where === 'weight' ? 'cool under a weight' : 'cool on a table',
-        forS,
-        [...(where === 'weight' ? [weight] : []), ...left, table],
-        air(roomC),
-      );
-    }
-  }
-  const layers = shown.map((layer) => asLayer(layer, ON_BASE.includes(layer.role) ? baseC : roomC));
-  return { layers: [...layers, ...extra], stages, cloth, film };
+  const left = [...(finish ? film : transferLayers), ...cloth];
+  const cooling = passage.cooling ? cool(list, passage.cooling, { left, base, roomC, keyOf: pieceOf }) : [];
+  const layers = [
+    ...shown.map((layer) => asLayer(layer, ON_BASE.includes(layer.role) ? baseC : roomC)),
+    ...finishCover.map((layer) => asLayer(layer, roomC)),
+    ...cooling,
+  ];
+  return { layers, stages: list.stages, cloth, film };
 }
 
 /** Places a piece is watched at: the bond line, the cloth right under it or its own face, and its inside. */

@@ -15,7 +15,14 @@ const PRESSURE = 0.15;
 /** 90 % of a normal lies within so many standard deviations. */
 export const Z_90 = 1.645;
 
-/** Chance that a bond is sound whose logarithm is normal. @param sd of the logarithm */
+/**
+ * Chance that a bond is sound whose logarithm is normal.
+ *
+ * @param bond most likely one, 1 as the sheet means
+ * @param sd of the logarithm
+ * @returns 0 to 1
+ * @example soundChanceOf(1.1, 0) // 1
+ */
 export function soundChanceOf(bond: number, sd: number): number {
   if (sd <= 0) return Number(bond >= SOUND.low && bond <= SOUND.high);
   const below = (limit: number) => normalCdf((Math.log(limit) - Math.log(bond)) / sd);

@@ -38,7 +38,13 @@ export const SweepQuerySchema = HeatQuerySchema.safeExtend({ x: AxisSchema, y: A
 });
 export type SweepQuery = z.output<typeof SweepQuerySchema>;
 
-/** The values of an axis, both ends among them. */
+/**
+ * The values of an axis, both ends among them.
+ *
+ * @param axis from, to and how many steps, two or more
+ * @returns in the unit of the axis
+ * @example valuesOf({ from: 140, to: 160, steps: 3 }) // [140, 150, 160]
+ */
 export const valuesOf = ({ from, to, steps }: Axis): number[] =>
   Array.from({ length: steps }, (_, i) => from + ((to - from) * i) / (steps - 1));
 

@@ -150,6 +150,8 @@ export const lowestForTime = (limits: readonly TimedLimit[], timeS: number): num
  * @param limitC °C for 15 s
  * @param timeS time under heat, s, above 0
  * @param mostK how far it moves at most, K
+ * @returns °C for that time
+ * @example limitForTime(160, 30) // 152
  */
 export function limitForTime(limitC: number, timeS: number, mostK: number = MOST_SHIFT_K): number {
   const shift = KELVIN_PER_HALVING * Math.log2(LIMIT_TIME_S / timeS);
@@ -213,5 +215,11 @@ export function groupOf(fabric: Pick<Fabric, 'substrate' | 'composition'>): Fabr
   }
 }
 
-/** Heat a square metre of material takes up per kelvin, J/m²K: what a hard blank's time grows with. */
+/**
+ * Heat a square metre of material takes up per kelvin, J/m²K: what a hard blank's time grows with.
+ *
+ * @param thermal density in kg/m³, heat in J/kgK
+ * @param thicknessMm mm
+ * @example thermalMass({ k: 1, rho: 2500, c: 800 }, 4) // 8000
+ */
 export const thermalMass = (thermal: Fabric['thermal'], thicknessMm: number): number => (thermal.rho * thermal.c * thicknessMm) / 1000;

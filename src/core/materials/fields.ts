@@ -36,7 +36,13 @@ export const RetiredOn = z.iso.date().optional();
 /** A range with a figure to begin with in it; without one, the middle is taken. */
 export type Range = { min: number; max: number; nominal?: number | undefined };
 
-/** Where a range begins: its own figure, or the middle. */
+/**
+ * Where a range begins: its own figure, or the middle.
+ *
+ * @param range min ≤ nominal ≤ max, in one unit
+ * @returns in the unit of the range
+ * @example nominalOf({ min: 150, max: 160 }) // 155
+ */
 export const nominalOf = (range: Range): number => range.nominal ?? (range.min + range.max) / 2;
 
 /** Pressure words, light to heavy. */

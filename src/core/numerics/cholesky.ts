@@ -6,9 +6,12 @@ export type Cholesky = readonly Float64Array[];
 /**
  * Factor of a symmetric positive definite matrix.
  *
+ * @param size rows
  * @param at element of row i, column j; only `j ≤ i` is asked for
+ * @returns lower triangle, a row of i + 1 elements each
  * @throws {RangeError} not positive definite
  * @see Golub & Van Loan, Matrix Computations, §4.2
+ * @example cholesky(2, (i, j) => [[4, 2], [2, 5]][i][j]).map((row) => [...row]) // [[2], [1, 2]]
  */
 export function cholesky(size: number, at: (i: number, j: number) => number): Cholesky {
   const rows: Float64Array[] = [];
@@ -39,7 +42,12 @@ export function forward(factor: Cholesky, b: ArrayLike<number>): Float64Array {
   return x;
 }
 
-/** Logarithm of the determinant of the factored matrix. */
+/**
+ * Logarithm of the determinant of the factored matrix.
+ *
+ * @param factor lower triangle
+ * @example logDeterminant(cholesky(2, (i, j) => [[4, 2], [2, 5]][i][j])) // 2.7725887
+ */
 export const logDeterminant = (factor: Cholesky): number => 2 * factor.reduce((sum, row, i) => sum + Math.log(row[i] as number), 0);
 
 /**

@@ -4,7 +4,10 @@
  * Value of a piecewise straight line through points; outside them the end value is kept.
  *
  * @param points at least one, sorted by rising x
+ * @param x in the unit of the points
+ * @returns in the unit of the second figures
  * @throws {RangeError} no points
+ * @example interpolate([[100, 1], [200, 3]], 150) // 2
  */
 export function interpolate(points: readonly (readonly [number, number])[], x: number): number {
   const first = points[0];

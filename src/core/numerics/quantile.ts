@@ -7,6 +7,7 @@
  * @param sorted one figure or more, rising
  * @param share 0 to 1
  * @returns in the unit of the figures
+ * @example quantileOfSorted([1, 2, 3, 4], 0.25) // 1.75
  */
 export function quantileOfSorted(sorted: ArrayLike<number>, share: number): number {
   const at = share * (sorted.length - 1);
@@ -18,10 +19,11 @@ export function quantileOfSorted(sorted: ArrayLike<number>, share: number): numb
 /**
  * The value a share of a density lies below. Each weight is spread evenly over the step about its grid point.
  *
+ * @param grid `first` point and the `step` to the next, in the unit of what is returned
  * @param weights of each grid point, 1 together
  * @param share 0 to 1
- * @param grid `first` point and the `step` to the next, in the unit of what is returned
  * @returns the upper end of the grid where the weights come to less than the share
+ * @example quantileOfDensity([0.25, 0.5, 0.25], 0.5, { first: 0, step: 2 }) // 2
  */
 export function quantileOfDensity(weights: readonly number[], share: number, { first, step }: { first: number; step: number }): number {
   let sum = 0;

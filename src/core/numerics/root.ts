@@ -11,6 +11,7 @@ const MOST_STEPS = 60;
  * @param within how near the bracket or a step must come, in the function's own unit of x
  * @returns the root; where both ends have one sign, the end that is nearer to zero
  * @see Dowell and Jarratt, A modified regula falsi method for computing the root of an equation, BIT 11 (1971)
+ * @example rootOf((x) => x * x - 2, 0, 2, 1e-9) // 1.41421356
  */
 export function rootOf(f: (x: number) => number, low: number, high: number, within: number): number {
   let [a, b] = [low, high];

@@ -58,6 +58,11 @@ function cuts(length: number, a: number, b: number): number[] {
   return [...found].sort((p, q) => p - q);
 }
 
+/** Every two of a list in its order, each with itself too. */
+function* pairs(list: readonly number[]): Generator<[number, number]> {
+  for (const [i, first] of list.entries()) for (const second of list.slice(i)) yield [first, second];
+}
+
 /** Fills blocks of one size of piece, remembering what each block holds. */
 class BlockFiller {
   private readonly known = new Map<string, Spot[]>();
@@ -82,31 +87,34 @@ class BlockFiller {
     return best;
   }
 
-  // biome-ignore lint/complexity/noExcessiveCognitiveComplexity: the four cuts of the search, nested as the method has them
+  /** The best of two blocks, each cut again, then of five of plain rows. */
   private cut(w: number, h: number, depth: number, start: Spot[], most: number): Spot[] {
-    let best = start;
     const [xs, ys] = [cuts(w, this.a, this.b), cuts(h, this.a, this.b)];
-    const better = (spots: Spot[]): boolean => {
-      if (spots.length > best.length) best = spots;
-      return best.length >= most;
-    };
-    // two blocks first, each cut again; then five of plain rows
-    for (const x of xs) if (x > 0 && better(this.five(w, h, x, x, 0, h, depth - 1))) return best;
-    for (const y of ys) if (y > 0 && better(this.five(w, h, 0, w, y, y, depth - 1))) return best;
+    let best = start;
+    for (const block of this.inTwo(w, h, xs, ys, depth)) {
+      if (block.length > best.length) best = block;
+      if (best.length >= most) return best;
+    }
     if ((xs.length * ys.length) ** 2 / 4 > MOST_CUTS) return best;
-    for (const [i, x1] of xs.entries())
-      for (const x2 of xs.slice(i))
-        for (const [k, y1] of ys.entries())
-          for (const y2 of ys.slice(k)) {
-            const count =
-              this.plain(x1, y2) +
-              this.plain(w - x1, y1) +
-              this.plain(w - x2, h - y1) +
-              this.plain(x2, h - y2) +
-              this.plain(x2 - x1, y2 - y1);
-            if (count > best.length && better(this.five(w, h, x1, x2, y1, y2, 0))) return best;
-          }
+    for (const [x1, x2] of pairs(xs))
+      for (const [y1, y2] of pairs(ys)) {
+        if (this.inFive(w, h, x1, x2, y1, y2) > best.length) {
+          const block = this.five(w, h, x1, x2, y1, y2, 0);
+          if (block.length > best.length) best = block;
+        }
+        if (best.length >= most) return best;
+      }
     return best;
+  }
+
+  private *inTwo(w: number, h: number, xs: readonly number[], ys: readonly number[], depth: number): Generator<Spot[]> {
+    for (const x of xs) if (x > 0) yield this.five(w, h, x, x, 0, h, depth - 1);
+    for (const y of ys) if (y > 0) yield this.five(w, h, 0, w, y, y, depth - 1);
+  }
+
+  /** How many the five blocks hold in plain rows. */
+  private inFive(w: number, h: number, x1: number, x2: number, y1: number, y2: number): number {
+    return this.plain(x1, y2) + this.plain(w - x1, y1) + this.plain(w - x2, h - y1) + this.plain(x2, h - y2) + this.plain(x2 - x1, y2 - y1);
   }
 
   /** How many a block holds in rows of one way up. */
@@ -199,6 +207,8 @@ const inRows = (zone: Zone, { widthMm, heightMm }: SmallPiece): number =>
  * How many pieces go into one closing of a platen, counted no further than is asked.
  *
  * @param wanted pieces there are to lay
+ * @param zone of the platen, mm
+ * @returns at most as many as are wanted
  */
 export function fitInClosing(piece: SmallPiece, { widthMm, heightMm }: Zone, wanted: number): number {
   // one that covers the platen is pressed by itself, to its edge

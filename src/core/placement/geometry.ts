@@ -79,7 +79,15 @@ export function inside(ring: Ring, { x, y }: Point): boolean {
   return within;
 }
 
-/** Distance of a point from a segment. */
+/**
+ * Distance of a point from a segment.
+ *
+ * @param p mm
+ * @param a one end, mm
+ * @param b the other, mm
+ * @returns mm
+ * @example fromSegment({ x: 3, y: 4 }, { x: 0, y: 0 }, { x: 0, y: -10 }) // 5
+ */
 export function fromSegment(p: Point, a: Point, b: Point): number {
   const [dx, dy] = [b.x - a.x, b.y - a.y];
   const length2 = dx * dx + dy * dy;

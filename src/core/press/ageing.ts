@@ -24,7 +24,13 @@ const holdsAfter = ({ days, closings }: { days: number; closings: number }): num
 /** How far a press known exactly has drifted since, one standard deviation, K. */
 export const driftOver = (since: { days: number; closings: number }): number => PRIOR.offsetK * Math.sqrt(1 - holdsAfter(since) ** 2);
 
-/** Whole days from one ISO day to another, never less than none. */
+/**
+ * Whole days from one ISO day to another, never less than none.
+ *
+ * @param from ISO day
+ * @param to ISO day
+ * @example daysBetween('2026-02-27', '2026-03-01') // 2
+ */
 export const daysBetween = (from: string, to: string): number => Math.max(0, Math.round((Date.parse(to) - Date.parse(from)) / DAY_MS));
 
 /**

@@ -47,7 +47,11 @@ export function contactAtReading(pairs: readonly DialPair[], reading: number): P
 /**
  * Reading that gives a contact pressure; where the pairs are level the lowest such reading.
  *
+ * @param pairs readings with the pressure they gave, kPa
+ * @param contactKPa wanted, kPa
+ * @returns in the dial’s own marks
  * @throws {RangeError} fewer than two pairs, or all of one pressure
+ * @example readingForContact([{ reading: 2, contactKPa: 10 }, { reading: 6, contactKPa: 50 }], 30) // 4
  */
 export function readingForContact(pairs: readonly DialPair[], contactKPa: number): number {
   const sorted = ordered(pairs).filter((pair, i, all) => i === 0 || pair.contactKPa > (all[i - 1] as DialPair).contactKPa);

@@ -64,13 +64,22 @@ export interface Radiation {
  * Total radiation: the gun takes what it receives as `ε_set·σT_read⁴ + (1 − ε_set)·σT_room⁴`; the surface sends `ε·σT⁴` and
  * mirrors `(1 − ε)·σT_room⁴`, so `T⁴ = (ε_set·T_read⁴ + (ε − ε_set)·T_room⁴) / ε` in kelvin.
  *
+ * @param readC what the gun shows, °C
+ * @param radiation what the gun is set to and what the surface has, 0 to 1; the room, °C
  * @see Incropera, Fundamentals of Heat and Mass Transfer, §12.4 (gray surfaces, irradiation from large surroundings)
+ * @example surfaceFromInfrared(150, { emissivitySet: 0.95, emissivity: 0.5, roomC: 150 }) // 150.000
  */
 export function surfaceFromInfrared(readC: number, { emissivitySet, emissivity, roomC }: Radiation): number {
   return root((emissivitySet * fourth(readC) + (emissivity - emissivitySet) * fourth(roomC)) / emissivity);
 }
 
-/** What an infrared gun shows for a surface, °C: the same balance the other way round. */
+/**
+ * What an infrared gun shows for a surface, °C: the same balance the other way round.
+ *
+ * @param radiation what the gun is set to and what the surface has, 0 to 1; the room, °C
+ * @param surfaceC °C
+ * @example infraredReading(150, { emissivitySet: 0.95, emissivity: 0.95, roomC: 21 }) // 150.000
+ */
 export function infraredReading(surfaceC: number, { emissivitySet, emissivity, roomC }: Radiation): number {
   return root((emissivity * fourth(surfaceC) + (emissivitySet - emissivity) * fourth(roomC)) / emissivitySet);
 }

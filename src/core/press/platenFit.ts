@@ -85,7 +85,15 @@ export interface PlatenFit {
   candidates: readonly Candidate[];
 }
 
-/** Matérn covariance with ν = 5/2 of unit variance. @see Rasmussen & Williams, Gaussian Processes for Machine Learning, §4.2 */
+/**
+ * Matérn covariance with ν = 5/2 of unit variance.
+ *
+ * @param distanceMm between two places, mm
+ * @param lengthMm over which they are alike, mm
+ * @returns 0 to 1
+ * @see Rasmussen & Williams, Gaussian Processes for Machine Learning, §4.2
+ * @example alike(100, 100) // 0.52399
+ */
 export function alike(distanceMm: number, lengthMm: number): number {
   const s = (Math.sqrt(5) * distanceMm) / lengthMm;
   return (1 + s + (s * s) / 3) * Math.exp(-s);

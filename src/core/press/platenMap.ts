@@ -119,7 +119,13 @@ export const coldUnder = (map: PlatenMap, area: Area): PlatenMap['cold'] =>
       Math.abs(yMm - area.yMm) <= area.heightMm / 2 + map.heightMm / map.rows / 2,
   );
 
-/** The setting that brings the mean of the platen to a wanted surface, °C: the line’s inverse. */
+/**
+ * The setting that brings the mean of the platen to a wanted surface, °C: the line’s inverse.
+ *
+ * @param line offset at refC, K, and its rise, K/K
+ * @param surfaceC wanted, °C
+ * @example settingFor({ offset: { mean: -5 }, slope: { mean: 0 }, refC: 150 }, 150) // 155
+ */
 export const settingFor = ({ offset, slope, refC }: Pick<PlatenMap, 'offset' | 'slope' | 'refC'>, surfaceC: number): number =>
   (surfaceC - offset.mean + slope.mean * refC) / (1 + slope.mean);
 

@@ -150,7 +150,13 @@ export function bandOf({ offsetK, spreadK, slope, spreadPerK, refC }: Offset, se
 /** What a press delivers for a set value, °C. */
 export const deliveredBand = (press: Press, setC: number): Band => bandOf(pressOffset(press), setC);
 
-/** The set value whose band has its middle at a surface temperature, °C: the line's inverse. */
+/**
+ * The set value whose band has its middle at a surface temperature, °C: the line's inverse.
+ *
+ * @param offset surface less readout at refC, K, and its rise, K/K
+ * @param surfaceC wanted, °C
+ * @example setForMiddle({ offsetK: -6, slope: 0, refC: 150 }, 150) // 156
+ */
 export const setForMiddle = ({ offsetK, slope, refC }: Offset, surfaceC: number): number =>
   (surfaceC - offsetK + slope * refC) / (1 + slope);
 
@@ -162,7 +168,14 @@ export function usualPress(presses: readonly Press[], isCap: boolean): Press | u
   return [...presses].sort((a, b) => rank(a) - rank(b) || area(b) - area(a))[0];
 }
 
-/** A time as a press's timer can be set to it: the nearest of its steps, at least one. */
+/**
+ * A time as a press's timer can be set to it: the nearest of its steps, at least one.
+ *
+ * @param timeS wanted, s
+ * @param timer its step, s
+ * @returns s
+ * @example dwell({ timerStepS: 5 }, 13) // 15
+ */
 export function dwell({ timerStepS = 1 }: Pick<Press, 'timerStepS'>, timeS: number): number {
   const steps = Math.max(1, Math.round(timeS / timerStepS));
   return Math.round(10 * steps * timerStepS) / 10;

@@ -12,7 +12,11 @@ export const BAND_KPA: Record<PressureBand, { low: number; high: number }> = {
   heavy: { low: 40, high: 60 },
 };
 
-/** Middle of a band, kPa. */
+/**
+ * Middle of a band, kPa.
+ *
+ * @param band light to heavy
+ */
 export const bandMiddle = (band: PressureBand): number => (BAND_KPA[band].low + BAND_KPA[band].high) / 2;
 
 /** Where an untied 0–10 dial is taken to stand: light 2–4, medium 4–6, firm 6–8, heavy 8–9. */

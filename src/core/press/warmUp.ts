@@ -30,8 +30,13 @@ const ceiling = (heater: Heater, roomC: number): number => roomC + heater.powerW
  * Lumped body, `m·c·dT/dt = P − h·(T − T_room)`, so `t = τ·ln((T_end − T_from)/(T_end − T_to))` with `τ = m·c/h` and the
  * temperature `T_end` that it would settle at.
  *
+ * @param heater power in W, mass in kg, loss in W/K
+ * @param fromC °C
+ * @param toC °C
+ * @param roomC °C
  * @returns infinity where it never gets there
  * @see Incropera, Fundamentals of Heat and Mass Transfer, §5.3 (lumped capacitance with a source)
+ * @example timeBetween({ powerW: 1200, massKg: 8, lossWK: 4 }, 20, 170, 20) // 1247.665
  */
 export function timeBetween(heater: Heater, fromC: number, toC: number, roomC: number): number {
   if (fromC === toC) return 0;
@@ -40,7 +45,16 @@ export function timeBetween(heater: Heater, fromC: number, toC: number, roomC: n
   return share > 0 && Number.isFinite(share) ? (capacityOf(heater) / lossOf(heater)) * Math.log(share) : Number.POSITIVE_INFINITY;
 }
 
-/** Temperature after some seconds of full power (or of none), °C. */
+/**
+ * Temperature after some seconds of full power (or of none), °C.
+ *
+ * @param heater power in W, mass in kg, loss in W/K
+ * @param fromC °C
+ * @param seconds s
+ * @param roomC °C
+ * @param heating at full power; else not at all
+ * @example temperatureAfter({ powerW: 1200, massKg: 8, lossWK: 4 }, 20, 1247.665, 20, true) // 170.000
+ */
 export function temperatureAfter(heater: Heater, fromC: number, seconds: number, roomC: number, heating: boolean): number {
   const endC = heating ? ceiling(heater, roomC) : roomC;
   return endC + (fromC - endC) * Math.exp((-lossOf(heater) / capacityOf(heater)) * seconds);
@@ -113,15 +127,30 @@ export interface Closing {
   startC: number;
 }
 
-/** Heat a closing takes from the platen, J: a deep body at its surface temperature takes `2·e·ΔT·√(t/π)` a square metre. */
+/**
+ * Heat a closing takes from the platen, J: a deep body at its surface temperature takes `2·e·ΔT·√(t/π)` a square metre.
+ *
+ * @param closing area in mm², effusivity in J/m²K√s, time in s, temperatures in °C
+ * @see Incropera, Fundamentals of Heat and Mass Transfer, §5.7 (semi-infinite solid, constant surface temperature)
+ * @example heatOfClosing({ areaMm2: 1e6, effusivity: 100, seconds: Math.PI, setC: 160, startC: 60 }) // 20000
+ */
 export const heatOfClosing = ({ areaMm2, effusivity, seconds, setC, startC }: Closing): number =>
   2 * effusivity * Math.max(0, setC - startC) * Math.sqrt(seconds / Math.PI) * areaMm2 * 1e-6;
 
-/** Kelvin a closing costs a platen that is not heating meanwhile. */
+/**
+ * Kelvin a closing costs a platen that is not heating meanwhile.
+ *
+ * @param heater power in W, mass in kg, loss in W/K
+ * @param closing what is closed on, for so many s
+ */
 export const dropOfClosing = (heater: Heater, closing: Closing): number => heatOfClosing(closing) / capacityOf(heater);
 
 /**
  * Shortest time from one closing to the next that the heater can hold for good, s: heat taken over power left after losses.
+ *
+ * @param heater power in W, mass in kg, loss in W/K
+ * @param closing what is closed on, for so many s
+ * @param roomC °C
  * @returns infinity where the heater cannot hold the set temperature at all
  */
 export function shortestCycle(heater: Heater, closing: Closing, roomC: number): number {

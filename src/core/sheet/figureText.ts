@@ -72,8 +72,8 @@ function unitIn(kind: Kind, texts: readonly string[], options: FigureOptions): U
 /**
  * Reads a figure as a sheet writes it.
  *
- * @example readFigure('temperature', '155–165, start 160', { unit: 'C', min: 60, max: 260 })
  * @returns bad: in words, for the field it was typed in
+ * @example readFigure('temperature', '155–165, start 160', { unit: 'C', min: 60, max: 260 }).state // ok
  */
 export function readFigure(kind: Kind, typed: string, options: FigureOptions): ReadFigure {
   const clean = typed.trim().replace(/\s+/g, ' ');

@@ -11,12 +11,23 @@ export function formatFigure(inside: number, unit: UnitId, decimals: number = UN
 /** Holds a figure and its unit together on one line. */
 const NO_BREAK = '\u00a0';
 
-/** Figure and unit, e.g. `302 °F`, never parted by a line break. */
+/**
+ * Figure and unit, e.g. `302 °F`, never parted by a line break.
+ *
+ * @param inside in the inside unit
+ * @param unit to be shown in
+ * @example formatQuantity(150, 'F').replace(/\s/, ' ') // 302 °F
+ */
 export function formatQuantity(inside: number, unit: UnitId, decimals?: number): string {
   return `${formatFigure(inside, unit, decimals)}${NO_BREAK}${UNITS[unit].symbol}`;
 }
 
-/** A duration as a clock would show it: `9 s`, `1:30`. Rounded to whole seconds. */
+/**
+ * A duration as a clock would show it: `9 s`, `1:30`. Rounded to whole seconds.
+ *
+ * @param seconds s
+ * @example formatDuration(90) // 1:30
+ */
 export function formatDuration(seconds: number): string {
   const whole = Math.round(seconds);
   if (whole < 60) return `${whole}${NO_BREAK}s`;
@@ -45,7 +56,14 @@ export function formatTape(mm: number, house: Pick<HouseUnits, 'length'>): strin
   return `${sign}${[whole > 0 || part === '' ? String(whole) : '', part].filter(Boolean).join(NO_BREAK)}${NO_BREAK}in`;
 }
 
-/** The nearest value on a unit's grid: `snap(150.3, 'F', 1)` is 302 °F, which is 150 °C. */
+/**
+ * The nearest value on a unit's grid: 302.4 °F goes to 302 °F, which is 150 °C.
+ *
+ * @param inside in the inside unit
+ * @param step in the unit
+ * @returns in the inside unit
+ * @example snap(150.2, 'F', 1) // 150.000
+ */
 export function snap(inside: number, unit: UnitId, step: number): number {
   return toInside(Math.round(toShown(inside, unit) / step) * step, unit);
 }

@@ -82,13 +82,25 @@ export const UNITS: Record<UnitId, Unit> = {
   ozYd2: unit('ozYd2', 'arealMass', 'oz/yd²', ['oz/yd²', 'oz/yd2', 'oz'], OZ_YD2_GSM, 1, 'inch'),
 };
 
-/** From a shown figure to the inside unit. */
+/**
+ * From a shown figure to the inside unit.
+ *
+ * @param shown in the unit
+ * @returns in the inside unit
+ * @example toInside(302, 'F') // 150.000
+ */
 export function toInside(shown: number, id: UnitId): number {
   const u = UNITS[id];
   return (shown - u.zero) * u.size;
 }
 
-/** From the inside unit to the figure to show, unrounded. */
+/**
+ * From the inside unit to the figure to show, unrounded.
+ *
+ * @param inside in the inside unit
+ * @returns in the unit
+ * @example toShown(150, 'F') // 302.000
+ */
 export function toShown(inside: number, id: UnitId): number {
   const u = UNITS[id];
   return inside / u.size + u.zero;
