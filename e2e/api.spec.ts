@@ -1,12 +1,12 @@
 /** The wire as a stranger meets it: the documented call works as printed, and bad bodies are refused in words. */
 import { execFileSync } from 'node:child_process';
 import { readFileSync } from 'node:fs';
-import { expect, test } from './shop';
+import { expect, ownTest, test } from './shop';
 
 const documented = () => /```sh\n([\s\S]*?)```/.exec(readFileSync('docs/api.md', 'utf8'))?.[1] ?? '';
 const documentedBody = () => JSON.parse(/-d '([\s\S]*?)' \|/.exec(documented())?.[1] ?? '{}');
 
-test('the documented curl prints what the document says', async ({ shop }) => {
+ownTest('the documented curl prints what the document says', async ({ shop }) => {
   const printed = execFileSync('bash', ['-c', documented().replaceAll('http://127.0.0.1:4321', shop.address)], { encoding: 'utf8' });
   expect(printed.trim()).toBe(/It prints `(.*?)`/.exec(readFileSync('docs/api.md', 'utf8'))?.[1]);
 });
@@ -54,7 +54,7 @@ test('what cannot be is named by its field; nothing else is said of our insides'
   }
 });
 
-test('twenty megabytes, broken JSON, a wrong method and an unknown address', async ({ request, shop }) => {
+ownTest('twenty megabytes, broken JSON, a wrong method and an unknown address', async ({ request, shop }) => {
   const huge = await request.post('/api/v1/compute/card', {
     data: Buffer.alloc(20_000_000, 32),
     headers: { 'content-type': 'application/json' },

@@ -2,11 +2,11 @@
 import { randomUUID } from 'node:crypto';
 import { faultRound, twoPages } from './browserFaults';
 import { POINTS, pressThrough, startRun, wantPieces } from './faults';
-import { expect, test } from './shop';
+import { expect, ownTest } from './shop';
 
 const TO_INSPECT = ['next', 'closed', 'opened', 'next', 'closed', 'opened', 'next', 'peeled'] as const;
 
-test('kill -9 straight after each acknowledged pressing loses none of them', async ({ shop, request }) => {
+ownTest('kill -9 straight after each acknowledged pressing loses none of them', async ({ shop, request }) => {
   const started = await request.put('/api/v1/runs/run-power-cut', {
     data: { orderId: 'order-guide-tees', lineId: 'line-guide-l', operator: 'KC' },
   });
@@ -33,25 +33,25 @@ test('kill -9 straight after each acknowledged pressing loses none of them', asy
 });
 
 for (const point of POINTS)
-  test(`the server is ended ${point} an event is stored or answered: sent again, it stands once and in order`, async ({ shop }) => {
+  ownTest(`the server is ended ${point} an event is stored or answered: sent again, it stands once and in order`, async ({ shop }) => {
     await startRun(shop, `run-${point}`);
     expect(await pressThrough(shop, `run-${point}`, point, 3)).toEqual([]);
   });
 
-test('a browser at the press while the server dies, the network is cut and the page is loaded anew: every step stands once', async ({
-  shop,
-  context,
-}) => {
-  await startRun(shop, 'run-browser');
-  let made = 1;
-  for (const [round, point] of POINTS.entries()) {
-    const entry = await faultRound(context, shop, 'run-browser', { point, round, made });
-    expect(entry.wrong).toEqual([]);
-    made = entry.made;
-  }
-});
+ownTest(
+  'a browser at the press while the server dies, the network is cut and the page is loaded anew: every step stands once',
+  async ({ shop, context }) => {
+    await startRun(shop, 'run-browser');
+    let made = 1;
+    for (const [round, point] of POINTS.entries()) {
+      const entry = await faultRound(context, shop, 'run-browser', { point, round, made });
+      expect(entry.wrong).toEqual([]);
+      made = entry.made;
+    }
+  },
+);
 
-test('two browsers press one run, now and then at once: the same end on both, and nothing pressed twice', async ({ shop, browser }) => {
+ownTest('two browsers press one run, now and then at once: the same end on both, and nothing pressed twice', async ({ shop, browser }) => {
   const contexts = [await browser.newContext(), await browser.newContext()] as const;
   const pages = [await contexts[0].newPage(), await contexts[1].newPage()] as const;
   // the turns of a pair of hands that often meet

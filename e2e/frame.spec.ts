@@ -1,6 +1,6 @@
 /** The frame: one document for the whole visit, the rail that lives through it, and a server that goes away and comes back. */
 import { start } from './hands';
-import { expect, test } from './shop';
+import { expect, ownTest, test } from './shop';
 
 test('going from page to page keeps the document and the rail', async ({ page }) => {
   await page.goto('/');
@@ -26,29 +26,29 @@ test('going from page to page keeps the document and the rail', async ({ page })
   await expect(page.locator('aside[aria-label="Rail"]')).toHaveAttribute('data-mark', 'same rail');
 });
 
-test('with the server away a click holds the page and says so; it goes on by itself; a run keeps what was done meanwhile', async ({
-  page,
-  shop,
-}) => {
-  await page.goto('/orders/order-crew-tees/card');
-  await start(page);
-  await page.getByRole('button', { name: /^Load/ }).waitFor();
-  await shop.kill();
-  await page.keyboard.press('Space');
-  await expect(page.getByRole('button', { name: /^Close to pre-press/ })).toBeVisible();
-  await expect(page.getByText('The app’s server does not answer.')).toBeVisible();
-  await page.getByRole('link', { name: '6 Log' }).click();
-  await page.waitForTimeout(1500);
-  await expect(page.getByRole('button', { name: /^Close to pre-press/ })).toBeVisible();
-  await shop.start();
-  await expect(page.getByRole('heading', { name: 'Log' })).toBeVisible();
-  await expect(page.getByText('The app’s server does not answer.')).toHaveCount(0);
-  const runs = async () => (await (await page.request.get('/api/v1/rail')).json()).runs;
-  await expect.poll(runs).toMatchObject([{ orderId: 'order-crew-tees', verb: 'Close to pre-press' }]);
-  await page.getByRole('link', { name: /Dome crew tees, M piece 1/ }).click();
-  await page.getByRole('button', { name: 'Stop the run here' }).click();
-  await expect(page.getByRole('heading', { name: /^Stopped/ })).toBeVisible();
-});
+ownTest(
+  'with the server away a click holds the page and says so; it goes on by itself; a run keeps what was done meanwhile',
+  async ({ page, shop }) => {
+    await page.goto('/orders/order-crew-tees/card');
+    await start(page);
+    await page.getByRole('button', { name: /^Load/ }).waitFor();
+    await shop.kill();
+    await page.keyboard.press('Space');
+    await expect(page.getByRole('button', { name: /^Close to pre-press/ })).toBeVisible();
+    await expect(page.getByText('The app’s server does not answer.')).toBeVisible();
+    await page.getByRole('link', { name: '6 Log' }).click();
+    await page.waitForTimeout(1500);
+    await expect(page.getByRole('button', { name: /^Close to pre-press/ })).toBeVisible();
+    await shop.start();
+    await expect(page.getByRole('heading', { name: 'Log' })).toBeVisible();
+    await expect(page.getByText('The app’s server does not answer.')).toHaveCount(0);
+    const runs = async () => (await (await page.request.get('/api/v1/rail')).json()).runs;
+    await expect.poll(runs).toMatchObject([{ orderId: 'order-crew-tees', verb: 'Close to pre-press' }]);
+    await page.getByRole('link', { name: /Dome crew tees, M piece 1/ }).click();
+    await page.getByRole('button', { name: 'Stop the run here' }).click();
+    await expect(page.getByRole('heading', { name: /^Stopped/ })).toBeVisible();
+  },
+);
 
 test('an unknown page and an unknown order say so', async ({ page }) => {
   await page.goto('/attic');

@@ -1,7 +1,7 @@
 /** Journeys from the end of one run on: to the next size with the set-up as it stands, and to a setting the house keeps. */
 import type { Page } from '@playwright/test';
 import { cue, patient, work } from './hands';
-import { expect, test } from './shop';
+import { expect, ownTest, test } from './shop';
 
 /** Leaves two pieces of the first size to press; the second size as it is, or with a choice of the operator's. */
 async function fewLeft(page: Page, choices = {}): Promise<void> {
@@ -106,14 +106,17 @@ test('the last Space of a run, doubled by a slip, begins no other; what has caut
   await expect(page.getByRole('article', { name: 'Card' }).locator('[data-lamp]').first()).toHaveAttribute('data-lamp', 'care');
 });
 
-test('with the server away as the last piece is kept, the sheet is there; what is next comes with the server', async ({ page, shop }) => {
-  await toLastLook(page);
-  await shop.kill();
-  await page.waitForTimeout(650);
-  await page.keyboard.press('Space');
-  const sheet = page.getByRole('region', { name: 'After the run' });
-  await expect(sheet.getByRole('heading', { level: 1 })).toHaveText('All pressed: 2 good, 0 spoiled.');
-  await expect(sheet.getByRole('table', { name: 'Closings' })).toBeVisible();
-  await shop.start();
-  await expect(page.getByRole('region', { name: 'Next' }).getByRole('heading')).toHaveText('Next: 8 × guide tee L, full front');
-});
+ownTest(
+  'with the server away as the last piece is kept, the sheet is there; what is next comes with the server',
+  async ({ page, shop }) => {
+    await toLastLook(page);
+    await shop.kill();
+    await page.waitForTimeout(650);
+    await page.keyboard.press('Space');
+    const sheet = page.getByRole('region', { name: 'After the run' });
+    await expect(sheet.getByRole('heading', { level: 1 })).toHaveText('All pressed: 2 good, 0 spoiled.');
+    await expect(sheet.getByRole('table', { name: 'Closings' })).toBeVisible();
+    await shop.start();
+    await expect(page.getByRole('region', { name: 'Next' }).getByRole('heading')).toHaveText('Next: 8 × guide tee L, full front');
+  },
+);

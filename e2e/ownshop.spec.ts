@@ -3,7 +3,7 @@ import { spawnSync } from 'node:child_process';
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { test as base, expect, freePort, Shop } from './shop';
+import { ownTest as base, expect, freePort, Shop } from './shop';
 
 const test = base.extend({
   // biome-ignore lint/correctness/noEmptyPattern: the runner wants a pattern here

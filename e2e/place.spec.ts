@@ -71,8 +71,12 @@ test('a run of tees is split in two print sizes, the split dragged, and each lin
   await page.mouse.move(next.x + next.width / 2, next.y + 60, { steps: 5 });
   await page.mouse.up();
   await expect(mark).not.toHaveAttribute('aria-label', before ?? '');
-  await run.getByRole('button', { name: 'Fewest again' }).click();
-  await expect(mark).toHaveAttribute('aria-label', before ?? '');
+  // a click in the very moment the hand lets go belongs to the drag
+  const again = run.getByRole('button', { name: 'Fewest again' });
+  await expect(async () => {
+    if (await again.isVisible()) await again.click({ timeout: 2_000 });
+    await expect(mark).toHaveAttribute('aria-label', before ?? '', { timeout: 2_000 });
+  }).toPass();
   await run.getByRole('button', { name: 'Use these 2 print sizes' }).click();
   await expect
     .poll(async () => {

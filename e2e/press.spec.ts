@@ -1,7 +1,7 @@
 /** A press surveyed, its cold corner felt by an order whose art lies there, and the way out of it. */
 import { connect } from 'node:net';
 import type { Page } from '@playwright/test';
-import { expect, test } from './shop';
+import { expect, ownTest, test } from './shop';
 
 test('the old clamshell is surveyed, its cold corner is felt by an order, turning the piece takes it out of there, the next survey stands on the chart', async ({
   page,
@@ -164,32 +164,32 @@ test('warm-up is told from power and mass, and refined by a time that was logged
   await expect(page.getByText('(1 logged; power and loss are refined by them)')).toBeVisible();
 });
 
-test('a gateway is seen on the rail; nonsense and silence are said as such and are never a reading; it may come again', async ({
-  page,
-  shop,
-}) => {
-  const gateway = () => connect(shop.devicePort, '127.0.0.1');
-  const line = (part: object) => `${JSON.stringify({ at: Date.now(), ...part })}\n`;
-  const cap = (readoutC: number) =>
-    line({ kind: 'press', device: 'cap-1', pressId: 'press-cap', setC: 150, readoutC, state: 'ready', leftS: null });
-  await page.goto('/presses/press-cap/survey?platen=upper');
-  const first = gateway();
-  first.write(cap(148.9));
-  const token = page.getByRole('complementary', { name: 'Rail' }).getByRole('listitem').filter({ hasText: 'Cap press' });
-  await expect(token).toContainText('reads 300');
-  first.write(line({ kind: 'probe', device: 'probe-9', readC: 151, steady: true }));
-  const probe = page.locator('[data-device="probe-9"]');
-  await expect(probe).toContainText('at rest');
-  first.write('{"device":"probe-9","kind":"probe","readC":"hot"}\n');
-  await expect(probe).toContainText('sends nonsense');
-  await expect(probe.getByRole('button')).toHaveCount(0);
-  first.write(line({ kind: 'probe', device: 'probe-9', readC: 152, steady: true }));
-  await expect(probe).toContainText('at rest');
-  first.destroy();
-  await expect(probe).toContainText('says nothing');
-  await expect(token).toContainText('readout silent');
-  const second = gateway();
-  second.write(line({ kind: 'probe', device: 'probe-9', readC: 153, steady: true }));
-  await expect(probe).toContainText('at rest');
-  second.destroy();
-});
+ownTest(
+  'a gateway is seen on the rail; nonsense and silence are said as such and are never a reading; it may come again',
+  async ({ page, shop }) => {
+    const gateway = () => connect(shop.devicePort, '127.0.0.1');
+    const line = (part: object) => `${JSON.stringify({ at: Date.now(), ...part })}\n`;
+    const cap = (readoutC: number) =>
+      line({ kind: 'press', device: 'cap-1', pressId: 'press-cap', setC: 150, readoutC, state: 'ready', leftS: null });
+    await page.goto('/presses/press-cap/survey?platen=upper');
+    const first = gateway();
+    first.write(cap(148.9));
+    const token = page.getByRole('complementary', { name: 'Rail' }).getByRole('listitem').filter({ hasText: 'Cap press' });
+    await expect(token).toContainText('reads 300');
+    first.write(line({ kind: 'probe', device: 'probe-9', readC: 151, steady: true }));
+    const probe = page.locator('[data-device="probe-9"]');
+    await expect(probe).toContainText('at rest');
+    first.write('{"device":"probe-9","kind":"probe","readC":"hot"}\n');
+    await expect(probe).toContainText('sends nonsense');
+    await expect(probe.getByRole('button')).toHaveCount(0);
+    first.write(line({ kind: 'probe', device: 'probe-9', readC: 152, steady: true }));
+    await expect(probe).toContainText('at rest');
+    first.destroy();
+    await expect(probe).toContainText('says nothing');
+    await expect(token).toContainText('readout silent');
+    const second = gateway();
+    second.write(line({ kind: 'probe', device: 'probe-9', readC: 153, steady: true }));
+    await expect(probe).toContainText('at rest');
+    second.destroy();
+  },
+);

@@ -1,7 +1,7 @@
 /** At the press: a run led by Space through a restart and a reload, a trial on scrap, sounds on time, a due press that takes over, a device without a server. */
 import type { Page } from '@playwright/test';
 import { advance, cue, patient, start, work } from './hands';
-import { expect, test } from './shop';
+import { expect, ownTest, test } from './shop';
 
 /** What the server has of the one run that is open. */
 async function stored(page: Page): Promise<string[]> {
@@ -12,59 +12,59 @@ async function stored(page: Page): Promise<string[]> {
 
 const counts = (page: Page) => page.getByRole('status').filter({ hasText: 'left' });
 
-test('six two-sheet toner tees step by step, by Space: one laid back, one spoiled, through a server that restarts and a reload', async ({
-  page,
-  shop,
-}) => {
-  test.setTimeout(600_000);
-  await page.goto('/orders/order-nebula/card');
-  await start(page);
-  await expect(page.getByRole('button', { name: /Goes step by step/ })).toBeVisible();
-  const once = new Set<string>();
-  const first = (what: string, when: boolean) => when && !once.has(what) && Boolean(once.add(what));
-  const married: string[] = [];
-  await work(page, async ({ verb, piece }) => {
-    if (verb === 'Close to marry') married.push(piece);
-    if (first('restart', verb === 'Trim' && piece === 'piece 2')) {
-      await shop.kill();
-      await page.waitForTimeout(650);
-      await page.keyboard.press('Space');
-      await expect(page.getByText('The app’s server does not answer.')).toBeVisible();
-      await shop.start();
-      await expect(page.getByText('The app’s server does not answer.')).toHaveCount(0);
-      return 'Shift';
-    }
-    if (first('reload', verb === 'Place' && piece === 'piece 3')) {
-      const before = await counts(page).textContent();
-      await page.reload();
-      await cue(page, /^Place/);
-      expect(await counts(page).textContent()).toBe(before);
-      return 'Shift';
-    }
-    if (first('laid back', (verb === 'Peel' || verb === 'Cooling') && piece === 'piece 2' && once.has('reload'))) return 'l';
-    if (first('spoiled', verb === 'Look it over' && piece === 'piece 5')) {
-      await page.keyboard.press('x');
-      await expect(page.getByRole('heading', { name: /Piece 5 is spoiled, because/ })).toBeVisible();
-      return '2';
-    }
-    return null;
-  });
-  await expect(page.getByRole('heading', { name: /All pressed: 5 good, 1 spoiled/ })).toBeVisible();
-  expect([...new Set(married)]).toEqual(['piece 1', 'piece 2', 'piece 3', 'piece 4', 'piece 5', 'piece 6']);
-  expect([...once].sort()).toEqual(['laid back', 'reload', 'restart', 'spoiled']);
-  await expect(page.getByText('would not peel clean: piece 5')).toBeVisible();
-  await expect(page.getByText('laid back and pressed again: piece 2')).toBeVisible();
-  const log = await (await page.request.get('/api/v1/pressings?orderId=order-nebula&limit=50')).json();
-  const mine = log.pressings.filter((pressing: { startedAt: number }) => pressing.startedAt > Date.now() - 900_000);
-  expect(mine.map(({ piece, outcome }: { piece: number; outcome: string }) => [piece, outcome]).sort()).toEqual([
-    [1, 'good'],
-    [2, 'good'],
-    [3, 'good'],
-    [4, 'good'],
-    [5, 'spoiled'],
-    [6, 'good'],
-  ]);
-});
+ownTest(
+  'six two-sheet toner tees step by step, by Space: one laid back, one spoiled, through a server that restarts and a reload',
+  async ({ page, shop }) => {
+    test.setTimeout(600_000);
+    await page.goto('/orders/order-nebula/card');
+    await start(page);
+    await expect(page.getByRole('button', { name: /Goes step by step/ })).toBeVisible();
+    const once = new Set<string>();
+    const first = (what: string, when: boolean) => when && !once.has(what) && Boolean(once.add(what));
+    const married: string[] = [];
+    await work(page, async ({ verb, piece }) => {
+      if (verb === 'Close to marry') married.push(piece);
+      if (first('restart', verb === 'Trim' && piece === 'piece 2')) {
+        await shop.kill();
+        await page.waitForTimeout(650);
+        await page.keyboard.press('Space');
+        await expect(page.getByText('The app’s server does not answer.')).toBeVisible();
+        await shop.start();
+        await expect(page.getByText('The app’s server does not answer.')).toHaveCount(0);
+        return 'Shift';
+      }
+      if (first('reload', verb === 'Place' && piece === 'piece 3')) {
+        const before = await counts(page).textContent();
+        await page.reload();
+        await cue(page, /^Place/);
+        expect(await counts(page).textContent()).toBe(before);
+        return 'Shift';
+      }
+      if (first('laid back', (verb === 'Peel' || verb === 'Cooling') && piece === 'piece 2' && once.has('reload'))) return 'l';
+      if (first('spoiled', verb === 'Look it over' && piece === 'piece 5')) {
+        await page.keyboard.press('x');
+        await expect(page.getByRole('heading', { name: /Piece 5 is spoiled, because/ })).toBeVisible();
+        return '2';
+      }
+      return null;
+    });
+    await expect(page.getByRole('heading', { name: /All pressed: 5 good, 1 spoiled/ })).toBeVisible();
+    expect([...new Set(married)]).toEqual(['piece 1', 'piece 2', 'piece 3', 'piece 4', 'piece 5', 'piece 6']);
+    expect([...once].sort()).toEqual(['laid back', 'reload', 'restart', 'spoiled']);
+    await expect(page.getByText('would not peel clean: piece 5')).toBeVisible();
+    await expect(page.getByText('laid back and pressed again: piece 2')).toBeVisible();
+    const log = await (await page.request.get('/api/v1/pressings?orderId=order-nebula&limit=50')).json();
+    const mine = log.pressings.filter((pressing: { startedAt: number }) => pressing.startedAt > Date.now() - 900_000);
+    expect(mine.map(({ piece, outcome }: { piece: number; outcome: string }) => [piece, outcome]).sort()).toEqual([
+      [1, 'good'],
+      [2, 'good'],
+      [3, 'good'],
+      [4, 'good'],
+      [5, 'spoiled'],
+      [6, 'good'],
+    ]);
+  },
+);
 
 test('while sheets are married the large figures are those of the marrying; before the press, the press’s own', async ({ page }) => {
   await page.goto('/orders/order-nebula/card');
@@ -236,11 +236,11 @@ test('a press whose time is up takes over another page; a key leads to it, and i
   const operators = page.getByLabel('Who presses here, initials');
   await operators.focus();
   const due = page.getByRole('alertdialog', { name: /Open the press now/ });
-  await expect(due).toBeVisible();
+  await expect(due.getByRole('link', { name: /Go to it/ })).toBeFocused();
   // keys stay in it however often one goes on, and come back to where they were
   for (const key of ['Tab', 'Tab', 'Tab', 'Shift+Tab', 'Shift+Tab', 'Shift+Tab']) {
     await page.keyboard.press(key);
-    expect(await due.evaluate((dialog) => dialog.contains(document.activeElement))).toBe(true);
+    await expect(due.locator(':focus')).toHaveCount(1);
   }
   await page.keyboard.press('Escape');
   await expect(due).toHaveCount(0);
@@ -252,7 +252,7 @@ test('a press whose time is up takes over another page; a key leads to it, and i
   await cue(page, /^Place/);
 });
 
-test('with the server away the run goes on, outlives a closed tab, and comes back complete', async ({ page, shop, context }) => {
+ownTest('with the server away the run goes on, outlives a closed tab, and comes back complete', async ({ page, shop, context }) => {
   await page.goto('/orders/order-guide-tees/card');
   await start(page);
   await cue(page, /^Load/);

@@ -1,4 +1,4 @@
-/** A server of its own for each journey: the built app on a free port, with a fresh demo shop in a throwaway database. */
+/** The servers of the journeys: the built app on a free port, with a fresh demo shop in a throwaway database. */
 import { type ChildProcess, spawn } from 'node:child_process';
 import { cpSync, mkdtempSync, rmSync } from 'node:fs';
 import { createServer } from 'node:net';
@@ -120,15 +120,35 @@ export class Shop {
   }
 }
 
-/** `shop` is one server for the journey; the page starts at its address, and nothing the page logs as an error goes unseen. */
-export const test = base.extend<{ quiet: undefined; shop: Shop }>({
-  // biome-ignore lint/correctness/noEmptyPattern: the runner wants a pattern here
-  shop: async ({}, use) => {
+/** One server for many journeys: what a journey did is undone before the next, by putting back the shop as it began. */
+class SharedShop {
+  private constructor(
+    private readonly shop: Shop,
+    private readonly begun: Blob,
+  ) {}
+
+  static async open(): Promise<SharedShop> {
     const shop = await Shop.open();
-    await use(shop);
-    await shop.close();
-  },
-  baseURL: async ({ shop }, use) => use(shop.address),
+    const backup = await fetch(`${shop.address}/api/v1/backup`);
+    return new SharedShop(shop, await backup.blob());
+  }
+
+  get address(): string {
+    return this.shop.address;
+  }
+
+  async asItBegan(): Promise<void> {
+    const reply = await fetch(`${this.shop.address}/api/v1/restore`, { method: 'PUT', body: this.begun });
+    if (!reply.ok) throw new Error(`the shop could not be put back: ${await reply.text()}`);
+  }
+
+  close(): Promise<void> {
+    return this.shop.close();
+  }
+}
+
+/** A page where nothing that is logged as an error goes unseen. */
+const quietly = base.extend<{ quiet: undefined }>({
   quiet: [
     async ({ page }, use, info) => {
       const errors: string[] = [];
@@ -142,5 +162,33 @@ export const test = base.extend<{ quiet: undefined; shop: Shop }>({
     },
     { auto: true },
   ],
+});
+
+/** A journey in the demo shop as it begins. */
+export const test = quietly.extend<object, { shared: SharedShop }>({
+  shared: [
+    // biome-ignore lint/correctness/noEmptyPattern: the runner wants a pattern here
+    async ({}, use) => {
+      const shared = await SharedShop.open();
+      await use(shared);
+      await shared.close();
+    },
+    { scope: 'worker' },
+  ],
+  baseURL: async ({ shared }, use) => {
+    await shared.asItBegan();
+    await use(shared.address);
+  },
+});
+
+/** A journey with a server of its own, `shop`: one that it kills, or of which it changes what is no part of the shop. */
+export const ownTest = quietly.extend<{ shop: Shop }>({
+  // biome-ignore lint/correctness/noEmptyPattern: the runner wants a pattern here
+  shop: async ({}, use) => {
+    const shop = await Shop.open();
+    await use(shop);
+    await shop.close();
+  },
+  baseURL: async ({ shop }, use) => use(shop.address),
 });
 export { expect };

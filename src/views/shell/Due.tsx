@@ -1,6 +1,6 @@
 /** The whole screen says that a press has to be opened now. Keys stay in it until somebody goes there or stays. */
 import { navigate } from 'astro:transitions/client';
-import { useEffect, useRef } from 'react';
+import { useEffect, useLayoutEffect, useRef } from 'react';
 import { FocusScope } from 'react-aria/FocusScope';
 import { piecesOrScrap } from '../../ui/pieces';
 import { playTone, storedSounds } from '../../ui/tones';
@@ -8,8 +8,9 @@ import { type RunNow, runHref } from './runNow';
 
 export function Due({ run, pieces, onPutOff }: { run: RunNow; pieces: readonly number[]; onPutOff: () => void }) {
   const main = useRef<HTMLAnchorElement>(null);
+  // before it is seen, so that no key goes to what lies under it
+  useLayoutEffect(() => main.current?.focus(), []);
   useEffect(() => {
-    main.current?.focus();
     if (storedSounds() !== 'silent') playTone('open');
   }, []);
   return (
