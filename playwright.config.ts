@@ -6,6 +6,8 @@ export default defineConfig({
   globalSetup: './e2e/template.ts',
   outputDir: 'test-results/journeys',
   workers: 2,
+  // no journey needs another, in its file or out of it: they end together
+  fullyParallel: true,
   retries: 0,
   // generous, because speed is not what journeys measure
   timeout: 300_000,

@@ -10,5 +10,7 @@ export default defineConfig({
     testTimeout: 1_800_000,
     hookTimeout: 1_800_000,
     maxWorkers: 2,
+    // files of one worker share what is loaded and warm: half the time; what a file changes outside itself it puts back
+    isolate: false,
   },
 });

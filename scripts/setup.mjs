@@ -1,6 +1,6 @@
 // Brings a fresh clone to where the app can run: packages, build, and Chromium for the journeys. Plain Node, no packages.
 // Each part is skipped in a moment when what it would make is already there and still fits.
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { existsSync, mkdirSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
@@ -22,6 +22,44 @@ export function run(command, args, { fatal = true, env = {}, quiet = false } = {
     process.exit(result.status ?? 1);
   }
   return result;
+}
+
+/** Runs a command beside others, and prints what it said in one piece under its words once it has ended. @returns whether it went well */
+export function runBeside(words, command, args, env = {}) {
+  return new Promise((done) => {
+    const child = spawn(command, args, { cwd: HOME, env: { ...process.env, ASTRO_TELEMETRY_DISABLED: '1', ...env } });
+    let said = '';
+    for (const stream of [child.stdout, child.stderr])
+      stream.setEncoding('utf8').on('data', (chunk) => {
+        said += chunk;
+      });
+    child.on('error', (error) => {
+      said += `${error.message}\n`;
+    });
+    child.on('close', (code) => {
+      console.log(`\n── ${words}\n${said.trimEnd()}`);
+      done(code === 0);
+    });
+  });
+}
+
+/** What is checked without running the app; each counts as one. The first three are what is asked for while one works. */
+const STATIC = [
+  ['lint', 'biome', ['check', '--error-on-warnings']],
+  ['types', 'astro', ['check', '--minimumFailingSeverity', 'hint']],
+  ['structure', 'depcruise', ['src', '--config', '.dependency-cruiser.mjs']],
+  ['unused code', 'knip', []],
+  ['each shape declared once', 'tsx', ['scripts/declaredTwice.ts']],
+];
+
+const WHILE_YOU_WORK = 3;
+
+/** One after the other, for each takes little more than one core. @returns words of each, and whether it holds */
+export async function staticChecks({ all } = { all: true }) {
+  const results = [];
+  for (const [words, command, args] of all ? STATIC : STATIC.slice(0, WHILE_YOU_WORK))
+    results.push([words, await runBeside(words, bin(command), args)]);
+  return results;
 }
 
 /** A package's own command in node_modules. */

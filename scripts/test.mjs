@@ -2,7 +2,7 @@
 // Lint, types, structure and unused code count as one check each; then unit tests, the build, and the journeys.
 import { mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
-import { bin, ensureBuilt, ensureChromium, ensureInstalled, HOME, run } from './setup.mjs';
+import { bin, ensureBuilt, ensureChromium, ensureInstalled, HOME, run, runBeside, staticChecks } from './setup.mjs';
 
 ensureInstalled();
 const reports = join(HOME, 'test-results');
@@ -13,11 +13,6 @@ let passed = 0;
 let failed = 0;
 const count = (ok) => (ok ? passed++ : failed++);
 const heading = (words) => console.log(`\n── ${words}`);
-
-function check(words, command, args) {
-  heading(words);
-  count(run(bin(command), args, { fatal: false }).status === 0);
-}
 
 /** Adds a JSON report's counts; a runner that died before it wrote one counts as one failure. */
 function addReport(file, read) {
@@ -31,16 +26,15 @@ function addReport(file, read) {
   }
 }
 
-check('lint', 'biome', ['check', '--error-on-warnings']);
-check('types', 'astro', ['check', '--minimumFailingSeverity', 'hint']);
-check('structure', 'depcruise', ['src', '--config', '.dependency-cruiser.mjs']);
-check('unused code', 'knip', []);
-check('each shape declared once', 'tsx', ['scripts/declaredTwice.ts']);
-heading('unit tests');
-run(bin('vitest'), ['run', '--reporter=dot', '--reporter=json', `--outputFile.json=${join(reports, 'unit.json')}`], {
-  fatal: false,
-  env: { TIDY_BEACON_LOG: 'silent' },
-});
+console.log('Checking, while the unit tests run …');
+const units = runBeside(
+  'unit tests',
+  bin('vitest'),
+  ['run', '--reporter=dot', '--reporter=json', `--outputFile.json=${join(reports, 'unit.json')}`],
+  { TIDY_BEACON_LOG: 'silent' },
+);
+for (const [, holds] of await staticChecks()) count(holds);
+await units;
 addReport('unit.json', (r) => [
   r.numPassedTests,
   r.numFailedTests + (r.numFailedTestSuites > 0 && r.numFailedTests === 0 ? r.numFailedTestSuites : 0),
