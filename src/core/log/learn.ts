@@ -1,7 +1,7 @@
 /** Learn: how far the bond a card reckons is off on one press with one transfer, from how its pressings came out. */
 import type { LearnedShift } from '../draft';
 import { SOUND } from '../heat';
-import { normalCdf, quantileOfDensity } from '../numerics';
+import { normalCdf, quantileOfDensity, remembered } from '../numerics';
 import type { Pressing } from './pressing';
 
 /** How a piece came out, as far as that tells of its bond. */
@@ -40,6 +40,16 @@ export function chanceOf(outcome: BondOutcome, logBond: number): number {
   return below(CUTS[i], 1) - below(CUTS[i - 1], 0);
 }
 
+const curves = remembered<Float64Array>(4000);
+
+/** Logarithm of the chance of an outcome over the grid, strays among them: the same for every pressing of one card that came out alike. */
+const logChances = ({ bond, outcome }: Evidence): Float64Array =>
+  curves(`${bond} ${outcome}`, () =>
+    Float64Array.from(GRID, (s) =>
+      Math.log((1 - STRAY_SHARE) * chanceOf(outcome, Math.log(bond) + s) + STRAY_SHARE / BOND_OUTCOMES.length),
+    ),
+  );
+
 /** What is known of the logarithm of a shift. */
 export interface ShiftPosterior {
   mean: number;
@@ -65,12 +75,11 @@ export function shiftAfter(evidence: readonly Evidence[]): ShiftPosterior {
     const key = `${entry.bond} ${entry.outcome}`;
     alike.set(key, { ...entry, count: (alike.get(key)?.count ?? 0) + 1 });
   }
-  const logs = GRID.map((s) => {
-    let sum = -(s * s) / (2 * PRIOR_SD * PRIOR_SD);
-    for (const { bond, outcome, count } of alike.values())
-      sum += count * Math.log((1 - STRAY_SHARE) * chanceOf(outcome, Math.log(bond) + s) + STRAY_SHARE / BOND_OUTCOMES.length);
-    return sum;
-  });
+  const logs = GRID.map((s) => -(s * s) / (2 * PRIOR_SD * PRIOR_SD));
+  for (const { count, ...entry } of alike.values())
+    logChances(entry).forEach((log, i) => {
+      logs[i] = (logs[i] as number) + count * log;
+    });
   const most = logs.reduce((a, b) => Math.max(a, b));
   const raw = logs.map((log) => Math.exp(log - most));
   const total = raw.reduce((a, b) => a + b, 0);
