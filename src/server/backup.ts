@@ -115,11 +115,11 @@ export async function swapIn(from: string, now: number): Promise<{ kept: string 
   const { path } = shop();
   let at = now;
   while (existsSync(`${path}.before-restore-${at}`)) at++;
-  const copies = `${path}.before-restore-${at}`;
+  const kept = `${path}.before-restore-${at}`;
   synced(from);
   await settled();
   closeShop();
-  keepAs(path, copies);
+  keepAs(path, kept);
   putInPlace(from, path);
   for (const end of BESIDE) rmSync(path + end, { force: true });
   try {
@@ -128,11 +128,11 @@ export async function swapIn(from: string, now: number): Promise<{ kept: string 
     // the old shop goes back: a restore that fails must not cost anything
     closeShop();
     const back = `${path}.back`;
-    copyFileSync(copies, back);
+    copyFileSync(kept, back);
     putInPlace(back, path);
     shop();
     throw error;
   }
   pruneCopies(path);
-  return { kept: copies };
+  return { kept };
 }

@@ -59,7 +59,7 @@ describe('the whole shop as JSON', () => {
     const first = await (await request(shopRoute.GET, '/shop.json')).text();
     const other = empty();
     const plan = planJson(other.db, first);
-    expect(plan.faults.faults).toEqual([]);
+    expect(plan.faults.list).toEqual([]);
     plan.apply();
     expect(text(other.db)).toBe(first);
     expect(searchLog(other.db, { q: 'curlew', limit: 50 }).total).toBe(searchLog(shop().db, { q: 'curlew', limit: 50 }).total);
@@ -136,10 +136,10 @@ describe('the shelf as CSV', () => {
       // a test names a transfer, a press and a material, which must be there
       if (kind === 'tested') planJson(other.db, JSON.stringify({ ...JSON.parse(text(shop().db)), tested: [] })).apply();
       const plan = planOf(planCsv(other.db, kind, first));
-      expect(plan.faults.faults).toEqual([]);
+      expect(plan.faults.list).toEqual([]);
       plan.apply();
       const again = planOf(planCsv(shop().db, kind, first));
-      expect([again.changes, again.faults.faults]).toEqual([[], []]);
+      expect([again.changes, again.faults.list]).toEqual([[], []]);
       const rows = (csv: string) => parse(csv, { columns: true, bom: true }) as { id: string }[];
       const back = rows(shelfCsv(kind, readShelf(other.db)[kind] as never));
       expect(back).toEqual(rows(first));

@@ -95,7 +95,7 @@ describe('what the log has taught', () => {
     const without = { ...house, forgotten: [{ pressId: first.pressId, productId: first.productId, until }] };
     expect((await put(houseRoute.PUT, '/house', {}, without, `"${version}"`)).status).toBe(200);
     const left = learnedShifts(shop().db, without);
-    expect(left.some((candidate) => candidate.pressId === first.pressId && candidate.productId === first.productId)).toBe(false);
+    expect(left.some((shift) => shift.pressId === first.pressId && shift.productId === first.productId)).toBe(false);
     expect(learnedShifts(shop().db, house)).toHaveLength(body.learned.length);
   });
 });

@@ -186,7 +186,7 @@ describe('the preview', () => {
       }),
     ).apply();
     const plan = planJson(behind.db, [...shopJson(shop().db)].join(''));
-    expect(plan.faults.faults).toEqual([]);
+    expect(plan.faults.list).toEqual([]);
     expect(plan.counts).toEqual(
       expect.arrayContaining([
         { kind: 'run', what: 'changed', n: 1 },

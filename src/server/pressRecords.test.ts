@@ -266,7 +266,7 @@ describe('a heating time', () => {
     const { db } = openShop(':memory:', 'drizzle');
     const text = [...shopJson(shop().db)].join('');
     const plan = planJson(db, text);
-    expect(plan.faults.faults).toEqual([]);
+    expect(plan.faults.list).toEqual([]);
     plan.apply();
     expect([...shopJson(db)].join('')).toBe(text);
   });

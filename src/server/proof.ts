@@ -130,9 +130,9 @@ function documentFault(db: Db): string | null {
     for (const row of sqlite.prepare(`SELECT * FROM ${table}`).iterate() as Iterable<
       Record<string, unknown> & { id: string; doc: string }
     >) {
-      const entry = read(schema, row.doc);
-      if ('why' in entry) return `${table} ${row.id}: ${entry.why}`;
-      const doc = entry.doc as Record<string, unknown>;
+      const result = read(schema, row.doc);
+      if ('why' in result) return `${table} ${row.id}: ${result.why}`;
+      const doc = result.doc as Record<string, unknown>;
       for (const [column, field] of Object.entries(copies))
         if (row[column] !== doc[field]) return `${table} ${row.id}: its ${field} is not what it is listed by`;
     }

@@ -48,7 +48,7 @@ describe('a tested setting', () => {
     const { db } = shop();
     const all = readShelf(db).tested;
     expect(all.length).toBeGreaterThan(3);
-    expect(all.flatMap((entry) => testFaults(db, entry))).toEqual([]);
+    expect(all.flatMap((tested) => testFaults(db, tested))).toEqual([]);
   });
 
   it.each([

@@ -13,9 +13,9 @@ export function LeftOut({ of }: { of: readonly Unreadable[] }) {
         They stay stored as they are, and everything else works. A backup from before may hold them whole: look under House, Backup.
       </p>
       <ul>
-        {of.map((entry) => (
-          <li key={`${entry.what} ${entry.id}`}>
-            {entry.what} {entry.name ? `“${entry.name}”` : entry.id} <span className="label">{entry.why}</span>
+        {of.map((left) => (
+          <li key={`${left.what} ${left.id}`}>
+            {left.what} {left.name ? `“${left.name}”` : left.id} <span className="label">{left.why}</span>
           </li>
         ))}
       </ul>

@@ -222,11 +222,11 @@ function describe(w: Window, setC: number, house: HouseUnits): string {
   const { unit } = w.settable;
   const { lowC, highC } = bandOf(w, setC);
   const margin = smallestMargin(marginsAt(w, setC));
-  const spacePx =
+  const nearest =
     margin < 0
       ? `past the nearest side by ${formatForHouse('temperatureDifference', -margin, house, 0)}`
       : `nearest side ${marginText(w, setC, house)} away`;
-  return `set ${formatQuantity(setC, unit)}, surface ${formatQuantity(lowC, unit)} to ${formatQuantity(highC, unit)}, ${spacePx}`;
+  return `set ${formatQuantity(setC, unit)}, surface ${formatQuantity(lowC, unit)} to ${formatQuantity(highC, unit)}, ${nearest}`;
 }
 
 function Handle({ w, setC, x, width }: Pick<DrawingProps, 'w' | 'setC' | 'width'> & { x: (t: number) => number }) {

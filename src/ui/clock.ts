@@ -95,7 +95,7 @@ export async function timed<T>(request: () => Promise<T>): Promise<T> {
 /** A number that is another one each time the reckoning has jumped: for what was set to an instant by it. */
 export function useClockTurn(): number {
   const [turn, setTurn] = useState(0);
-  useEffect(() => onClockJump(() => setTurn((entry) => entry + 1)), []);
+  useEffect(() => onClockJump(() => setTurn((value) => value + 1)), []);
   return turn;
 }
 

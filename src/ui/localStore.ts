@@ -64,7 +64,7 @@ export interface StoredPhoto {
 }
 
 /** Keeps a photo; false where it is then only in this page. */
-export async function keepPhoto(photo: StoredPhoto): Promise<boolean> {
+export async function storePhoto(photo: StoredPhoto): Promise<boolean> {
   try {
     const db = await store();
     if (!db) return false;

@@ -1,7 +1,7 @@
 /** Photos from camera or file: made small here, without what the camera wrote beside them, kept, and sent until the server has them. */
 import { useSyncExternalStore } from 'react';
 import { call, PHOTO_MOST, ProblemError } from '../contract';
-import { keepPhoto, letGoPhoto, type StoredPhoto, storedPhotos } from './localStore';
+import { letGoPhoto, type StoredPhoto, storedPhotos, storePhoto } from './localStore';
 import { newId } from './newId';
 
 /** Longest side of a kept photo, px: enough to see an edge that lifts. */
@@ -101,7 +101,7 @@ async function send(photo: StoredPhoto): Promise<void> {
 
 /** Keeps a photo in the browser, and sees it on its way. */
 export async function postPhoto(photo: StoredPhoto): Promise<void> {
-  if (!(await keepPhoto(photo))) {
+  if (!(await storePhoto(photo))) {
     loose.add(photo.id);
     say(state.refusal);
   }

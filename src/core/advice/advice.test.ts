@@ -133,15 +133,15 @@ describe('which transfer for this', () => {
   });
   it('asks every family, the shelf’s own products first among equals', () => {
     expect(ranked).toHaveLength(20);
-    expect(ranked.filter((candidate) => candidate.onShelf)).toHaveLength(1);
+    expect(ranked.filter((suited) => suited.onShelf)).toHaveLength(1);
   });
   it('a full-colour picture on a dark rayon blend wants two-sheet toner, and no paper without white', () => {
     // the film-printed one may mark the rayon a little too, and is made sooner
-    const first = ranked.filter((candidate) => candidate.lamp !== 'hold' && candidate.suitsArt).map((entry) => entry.familyName);
+    const first = ranked.filter((suited) => suited.lamp !== 'hold' && suited.suitsArt).map((suited) => suited.familyName);
     expect(first.slice(0, 2).sort()).toEqual(['film-printed transfer', 'two-sheet toner']);
-    expect(ranked.findIndex((candidate) => candidate.familyName === 'one-sheet laser paper')).toBeGreaterThan(10);
+    expect(ranked.findIndex((suited) => suited.familyName === 'one-sheet laser paper')).toBeGreaterThan(10);
     expect(
-      says(ranked.filter((candidate) => candidate.name === 'Wren').flatMap((entry) => entry.reasons.map((reason) => ({ says: reason })))),
+      says(ranked.filter((suited) => suited.name === 'Wren').flatMap((suited) => suited.reasons.map((reason) => ({ says: reason })))),
     ).toMatch(/not the thing for full colour/);
   });
   it('with no press there is nothing to rank', () => {
@@ -174,7 +174,7 @@ describe('what a transfer leaves on a piece, and what it costs', () => {
   };
   it('one colour on plain cotton begins with what lies flat, though a puff is sooner made', () => {
     const ranked = whichTransfer(tee, shop([general('raised-screen-printed', { minutesToMake: 0 }), general('cut-film')]));
-    const names = ranked.filter((candidate) => candidate.lamp === 'clear').map((entry) => entry.productId);
+    const names = ranked.filter((suited) => suited.lamp === 'clear').map((suited) => suited.productId);
     expect(names.indexOf('general-cut-film')).toBeLessThan(names.indexOf('general-raised-screen-printed'));
     expect(whichTransfer({ ...tee, artKind: 'raised' }, shop([]))[0]?.familyName).toMatch(/raised|high-build|patch|stones/);
   });
@@ -182,13 +182,13 @@ describe('what a transfer leaves on a piece, and what it costs', () => {
     ['a small tag its share of the sheet, turned where that gives more', { widthMm: 330, heightMm: 480 }, 960 / (5 * 4)],
     ['a whole sheet where nobody said how large it is', undefined, 960],
     ['as many sheets as its area takes where one is too small', { widthMm: 60, heightMm: 60 }, 2 * 960],
-  ])('%s', (_, sheetSize, entry) => {
+  ])('%s', (_, sheetSize, value) => {
     const { widthMm, heightMm } = { widthMm: 110, heightMm: 57 };
     const [best] = whichTransfer(
       { ...tee, widthMm, heightMm, count: 10 },
       shop([general('cut-film', { pricePerSheetMinor: 960, ...(sheetSize && { sheetSize }) })]),
     ).filter(({ onShelf }) => onShelf);
-    expect(best?.costMinor).toBeCloseTo(10 * entry, 6);
+    expect(best?.costMinor).toBeCloseTo(10 * value, 6);
   });
   it('a cap is asked of the shop’s cap press, not told to want one', () => {
     const cap = BUILT_IN_BLANKS.find(({ kind }) => kind === 'cap') as (typeof BUILT_IN_BLANKS)[number];

@@ -31,7 +31,7 @@ describe('from one print to the next', () => {
     ['art of another size', { print: { position: 'full front', widthMm: 90 } }, /^Art 90 mm wide\.$/],
     ['another art', { print: { position: 'full front', artName: 'moon' } }, /^Transfer: moon, /],
   ] as [string, Partial<Case>, RegExp][])('%s', (_, change, words) => {
-    expect(told(change).filter((candidate) => words.test(candidate))).toHaveLength(1);
+    expect(told(change).filter((word) => words.test(word))).toHaveLength(1);
   });
 
   it('another transfer tells all that goes with it; another press is gone to and set', () => {

@@ -26,7 +26,7 @@ function choicesAfter(choices: Choices, change: Change): Choices {
     ...(change.productId === undefined ? [] : OF_THE_SHEET),
     ...(change.pressId === undefined ? [] : OF_THE_PRESS),
   ];
-  const stay = Object.fromEntries(Object.entries(choices).filter(([key]) => !dropped.some((candidate) => candidate === key))) as Choices;
+  const stay = Object.fromEntries(Object.entries(choices).filter(([key]) => !dropped.some((word) => word === key))) as Choices;
   const { timeS, cover, alternative, heat, base, platenId } = change;
   return {
     ...stay,

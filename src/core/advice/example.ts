@@ -31,7 +31,7 @@ function inputFor({ rule, example }: School, house: House): ResolveInput {
   const general = (id: FamilyId): Product | undefined => products.find((product) => product.familyId === id);
   const product = general(example.family);
   if (!blank || !fabric || !product) throw new TypeError(`the example for ${rule} names what is not built in`);
-  const under = example.under ? [general(example.under)].filter((candidate) => candidate !== undefined) : [];
+  const under = example.under ? [general(example.under)].filter((product) => product !== undefined) : [];
   const position = usualPosition(blank.kind);
   const { heat, ...placed } = example.print ?? {};
   return {
@@ -43,7 +43,7 @@ function inputFor({ rule, example }: School, house: House): ResolveInput {
       widthMm: 200,
       heightMm: 200,
       layers: [
-        ...under.map((entry, i) => ({ key: `u${i}`, productId: entry.id, over: [] })),
+        ...under.map((product, i) => ({ key: `u${i}`, productId: product.id, over: [] })),
         { key: 'top', productId: product.id, over: under.map((_, i) => `u${i}`) },
       ],
       embossed: false,

@@ -140,7 +140,7 @@ export function matrixOf(press: Press, shop: Shop): Matrix {
   });
   const pieceFor = (product: Product, { fabric, own }: (typeof columns)[number]): Blank => {
     const test = tested.find(
-      (candidate) => candidate.productId === product.id && candidate.on.kind === 'blank' && own.some(({ id }) => id === candidate.on.id),
+      (tested) => tested.productId === product.id && tested.on.kind === 'blank' && own.some(({ id }) => id === tested.on.id),
     );
     const blank = own.find(({ id }) => id === test?.on.id) ?? own[0];
     const piece = fabric.substrate === 'cloth' || !blank ? swatchOf(fabric, blank) : blank;

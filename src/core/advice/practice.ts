@@ -147,8 +147,8 @@ export function play({ situation, stack, query }: Deal, played: Played): Outcome
     finish: null,
     cooling: { where: 'air' as const, forS: Math.max(30, played.peelS + 1) },
   };
-  const entry: HeatQuery = { ...query, passage };
-  const seen = simulate(entry);
+  const heatPiece: HeatQuery = { ...query, passage };
+  const seen = simulate(heatPiece);
   const opened = seen.stages.find(({ name }) => name === 'press')?.toS ?? 0;
   const { timeS, tempC } = seen.curves.glue;
   const peeledC = tempAt({ timeS: Float64Array.from(timeS), tempC: Float64Array.from(tempC) }, opened + played.peelS);

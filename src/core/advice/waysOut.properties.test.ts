@@ -66,15 +66,15 @@ describe('over random cases and shelves', () => {
     fc.assert(
       fc.property(inputs, shelves, wishes, ({ blank, fabric, house, aids }, shelf, wish) => {
         const ranked = whichTransfer({ ...wish, blank, fabric, size: 'M', widthMm: 90, heightMm: 90 }, { ...shelf, house, aids });
-        const ranks = ranked.map((entry) => RANK[entry.lamp]);
+        const ranks = ranked.map((suited) => RANK[suited.lamp]);
         expect(ranks).toEqual([...ranks].sort((a, b) => a - b));
         expect(
           ranked
-            .filter((candidate) => candidate.onShelf)
-            .map((entry) => entry.productId)
+            .filter((suited) => suited.onShelf)
+            .map((suited) => suited.productId)
             .sort(),
         ).toEqual(shelf.products.map((product) => product.id).sort());
-        for (const entry of ranked) expect(entry.lamp === 'clear' ? entry.cautions : entry.reasons.length).toBe(entry.cautions);
+        for (const suited of ranked) expect(suited.lamp === 'clear' ? suited.cautions : suited.reasons.length).toBe(suited.cautions);
       }),
       RUNS,
     );

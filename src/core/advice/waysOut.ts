@@ -285,10 +285,10 @@ function waysOf(original: ResolveInput, list: readonly Candidate[], stock: Stock
     // of the sizes, and of the gaps between halves, the first that serves
     const kind = change.size ? 'size' : change.halves ? 'halves' : null;
     if (kind && tried.has(kind)) continue;
-    const entry = judgedWith(original, change, stock, QUICK);
-    if (!entry || entry.judged.lamp.state === 'hold' || !isWanted(entry.judged)) continue;
+    const attempt = judgedWith(original, change, stock, QUICK);
+    if (!attempt || attempt.judged.lamp.state === 'hold' || !isWanted(attempt.judged)) continue;
     if (kind) tried.add(kind);
-    ways.push(wayOf(original, { change, says }, entry));
+    ways.push(wayOf(original, { change, says }, attempt));
   }
   const chosen: WayOut[] = [];
   for (const way of ways.sort(better)) if (!chosen.some((candidate) => ideaOf(candidate) === ideaOf(way))) chosen.push(way);

@@ -108,8 +108,8 @@ export function whichTransfer(
     .flatMap(({ product, onShelf }): Suited[] => {
       let best: ReturnType<typeof judgeOn> | null = null;
       for (const press of presses) {
-        const entry = judgeOn(product, press);
-        if (best === null || betterPress(entry.judged, best.judged)) best = entry;
+        const judged = judgeOn(product, press);
+        if (best === null || betterPress(judged.judged, best.judged)) best = judged;
       }
       return best ? [suited(wish, product, onShelf, best)] : [];
     })

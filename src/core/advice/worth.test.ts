@@ -64,7 +64,7 @@ describe('what measuring is worth', () => {
       const foundK = beforeK * wandered + sdK * error;
       return spoiled({ ...input, surface: correctedBy(input.surface, (foundK * beforeK ** 2) / (beforeK ** 2 + sdK ** 2), { sdK }) });
     });
-    const saved = spoiled(input) - after.reduce((sum, entry) => sum + entry, 0) / after.length;
+    const saved = spoiled(input) - after.reduce((sum, value) => sum + value, 0) / after.length;
     expect(saved).toBeGreaterThan(0.05);
     expect(Math.abs((worth?.saved ?? 0) - saved)).toBeLessThan(Math.max(0.1 * saved, 0.02));
   });

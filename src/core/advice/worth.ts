@@ -234,10 +234,10 @@ export function worthOf(open: readonly OpenPrint[], measurings: readonly Measuri
   const byPress = new Map<string, Print[]>();
   for (const { input, pieces } of open) {
     if (pieces <= 0) continue;
-    const entry = prepared(input);
-    const now = outcomeOf(entry);
+    const preparedInput = prepared(input);
+    const now = outcomeOf(preparedInput);
     if (now.isHoldByOther) continue;
-    byPress.set(entry.press.id, [...(byPress.get(entry.press.id) ?? []), { input: entry, pieces, now }]);
+    byPress.set(preparedInput.press.id, [...(byPress.get(preparedInput.press.id) ?? []), { input: preparedInput, pieces, now }]);
   }
   const worths = [...byPress.values()].flatMap((prints) => {
     const refC = surveyedAt(prints);

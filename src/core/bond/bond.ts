@@ -70,11 +70,11 @@ export function bondsOf(
   { low, high }: { low: number; high: number },
   lowerC: number | null,
 ): BondPoint[] | null {
-  const entry = cardPiece(input, draft, low, lowerC);
-  if (!entry || !(low >= 20 && high <= 260 && low <= high)) return null;
-  return bondsBefore(JSON.stringify([entry, high]), () =>
+  const heatPiece = cardPiece(input, draft, low, lowerC);
+  if (!heatPiece || !(low >= 20 && high <= 260 && low <= high)) return null;
+  return bondsBefore(JSON.stringify([heatPiece, high]), () =>
     [low, (low + high) / 2, high].map((surfaceC) => {
-      const growth = growthOf(entry.piece, { ...entry.passage, surfaceC }, entry.adhesive, NO_LIMITS, CARD_HEAT);
+      const growth = growthOf(heatPiece.piece, { ...heatPiece.passage, surfaceC }, heatPiece.adhesive, NO_LIMITS, CARD_HEAT);
       return { surfaceC, bond: growth.bond.at(-1) ?? 0 };
     }),
   );
@@ -141,11 +141,11 @@ export function bondSd(input: PreparedInput, draft: Draft, window: Offset & { be
   const { midC, lowC, highC } = bandOf(window, window.bestSetC);
   // it hardly changes within two kelvins, and is asked for at many settings
   const nearC = SD_STEP_K * Math.round(midC / SD_STEP_K);
-  const entry = cardPiece(input, draft, Math.min(260, Math.max(20, nearC)), lowerC);
-  if (!entry) return null;
+  const heatPiece = cardPiece(input, draft, Math.min(260, Math.max(20, nearC)), lowerC);
+  if (!heatPiece) return null;
   const doubt = { platenK: (highC - lowC) / 2 / SURE, shiftSd: learnedOf(input)?.sd ?? 0, ofBlank: meansCloth(input) };
-  return sdsBefore(JSON.stringify([entry, doubt]), () =>
-    logSdOf(bondBand(entry.piece, entry.passage, entry.adhesive, doubt, WEIGHED_HEAT)),
+  return sdsBefore(JSON.stringify([heatPiece, doubt]), () =>
+    logSdOf(bondBand(heatPiece.piece, heatPiece.passage, heatPiece.adhesive, doubt, WEIGHED_HEAT)),
   );
 }
 
@@ -167,13 +167,13 @@ export function heatOf(
   points: BondPoint[],
 ): Heat | null {
   const { midC } = bandOf(window, set.tempC);
-  const entry = cardPiece(input, draft, Math.min(260, Math.max(20, midC)), set.lowerC);
+  const heatPiece = cardPiece(input, draft, Math.min(260, Math.max(20, midC)), set.lowerC);
   const sd = bondSd(input, draft, window, set.lowerC);
-  if (!entry || sd === null) return null;
+  if (!heatPiece || sd === null) return null;
   const bond = bondAt(points, midC);
   const learned = learnedOf(input);
-  const effects = effectsOf(input, draft, entry);
-  const key = JSON.stringify([entry, sd, bond, effects, points, pressOf(draft).timeS, limitsFor(input), draft.passesMark, learned]);
+  const effects = effectsOf(input, draft, heatPiece);
+  const key = JSON.stringify([heatPiece, sd, bond, effects, points, pressOf(draft).timeS, limitsFor(input), draft.passesMark, learned]);
   return heatBefore(key, () => {
     return {
       bond,
@@ -182,7 +182,7 @@ export function heatOf(
       soundChance: soundChanceOf(bond, sd),
       bonds: points,
       takes: effects,
-      correction: correctionOf(input, draft, entry),
+      correction: correctionOf(input, draft, heatPiece),
       learned: learned && { shift: learned.shift, n: learned.n },
     };
   });
@@ -220,8 +220,8 @@ export function betterTime(
   if (isTimeSettled(input, draft)) return null;
   const sd = bondSd(input, draft, window, lowerC);
   if (sd !== null && soundChanceOf(bond, sd) >= SOUND_ENOUGH) return null;
-  const entry = cardPiece(input, draft, midC, lowerC);
-  const found = entry && correctionOf(input, draft, entry);
+  const heatPiece = cardPiece(input, draft, midC, lowerC);
+  const found = heatPiece && correctionOf(input, draft, heatPiece);
   if (!found || Math.abs(Math.log(found.bond)) >= Math.abs(Math.log(bond))) return null;
   const by = found.timeS - draft.timeS;
   const change = by > 0 ? phrase`${seconds(by)} are added` : phrase`${seconds(-by)} are taken off`;

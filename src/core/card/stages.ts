@@ -62,7 +62,7 @@ function partsOf(input: PreparedInput, draft: Draft) {
     },
     carrier: (product: Product): StageContext[] =>
       product.carrier === 'none' ? [] : [layer('carrier', `${product.carrier} carrier`, CARRIERS[product.carrier].thicknessMm)],
-    films: layersOf(input).map((entry, i) => layer('transfer', layerName(entry), (input.under[i] ?? input.product).filmMm)),
+    films: layersOf(input).map((named, i) => layer('transfer', layerName(named), (input.under[i] ?? input.product).filmMm)),
     adhesive: layer('adhesive', 'adhesive sheet', CARRIERS.paper.thicknessMm),
     cloth,
     below: [cloth, ...under, ...bed, lower],

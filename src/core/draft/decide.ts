@@ -56,7 +56,7 @@ function inSteps<T extends Partial<Draft>>(press: Press, draft: T): T {
     ...(timeS !== undefined && { timeS: step(timeS) }),
     ...(prePressS && { prePressS: step(prePressS) }),
     ...(tackS && { tackS: step(tackS) }),
-    ...(fullS && { fullS: fullS.map((entry) => entry && step(entry)) }),
+    ...(fullS && { fullS: fullS.map((value) => value && step(value)) }),
     ...(embossTackS && { embossTackS: step(embossTackS) }),
     ...(finish && { finish: { ...finish, timeS: step(finish.timeS) } }),
   };
@@ -78,10 +78,10 @@ export function decided(input: PreparedInput, decisions: Decisions = DECISIONS):
   ): Known & Own<Settled, Known> => {
     const ranked: Partial<Settled>[] = RANKS.map(() => ({}));
     for (const { field, rank, decide } of table) {
-      const entry = decide(input, known);
-      if (!entry) continue;
-      Object.assign(ranked[RANKS.indexOf(rank)] ?? {}, entry.set);
-      reasons.push({ field, source: entry.source, says: entry.says });
+      const decided = decide(input, known);
+      if (!decided) continue;
+      Object.assign(ranked[RANKS.indexOf(rank)] ?? {}, decided.set);
+      reasons.push({ field, source: decided.source, says: decided.says });
     }
     return Object.assign({}, known, usual, ...ranked);
   };

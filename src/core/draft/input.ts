@@ -70,5 +70,5 @@ export const layerName = ({ productName, colour }: { productName: string; colour
 /** Every layer of the print in pressing order, the top one last. */
 export function layersOf({ print, product, under }: Pick<ResolveInput, 'print' | 'product' | 'under'>) {
   const colours = (pressingOrder(print.layers) ?? print.layers).map((layer) => layer.colour ?? null);
-  return [...under, product].map((entry, i) => ({ productId: entry.id, productName: entry.name, colour: colours[i] ?? null }));
+  return [...under, product].map((product, i) => ({ productId: product.id, productName: product.name, colour: colours[i] ?? null }));
 }

@@ -36,11 +36,11 @@ export const padOverOf = ({ pad }: Pick<Arranged, 'pad'>): PadOver | null => (pa
 
 /** Carrier and films, top to bottom. */
 function transferOf({ product, under }: PreparedInput): StackLayer[] {
-  const film = (entry: PreparedInput['product']): StackLayer => ({
+  const film = (product: PreparedInput['product']): StackLayer => ({
     role: 'transfer',
     ...FILM,
-    name: entry.name,
-    thicknessMm: entry.filmMm,
+    name: product.name,
+    thicknessMm: product.filmMm,
   });
   const carrier: StackLayer[] = product.carrier === 'none' ? [] : [{ role: 'carrier', ...CARRIERS[product.carrier] }];
   return [...carrier, film(product), ...[...under].reverse().map(film)];
@@ -171,7 +171,7 @@ export function driedIn(input: PreparedInput, draft: Arranged): number {
 
 /** What the log has learned of this press with this transfer; null: nothing yet, too few pressings among it. */
 export const learnedOf = ({ learned, press, product }: Pick<PreparedInput, 'learned' | 'press' | 'product'>): LearnedShift | null =>
-  learned?.find((candidate) => candidate.pressId === press.id && candidate.productId === product.id && candidate.shift !== 1) ?? null;
+  learned?.find((shift) => shift.pressId === press.id && shift.productId === product.id && shift.shift !== 1) ?? null;
 
 /** Where the adhesive is taken to soften, °C. */
 export const softensAt = (draft: Sheeted): number => pressOf(draft).tempC.min - SOFTENS_UNDER_K;

@@ -39,7 +39,7 @@ const isOverruled = (good: Tested, all: readonly Tested[]): boolean =>
 
 /** Tests of this transfer on this material that still count. */
 const testsOf = (input: Use): Tested[] =>
-  (input.tested ?? []).filter((candidate) => candidate.productId === input.product.id && !candidate.retiredOn && isOn(candidate, input));
+  (input.tested ?? []).filter((tested) => tested.productId === input.product.id && !tested.retiredOn && isOn(tested, input));
 
 /**
  * The tested setting nearest to a piece: on its press before another, on its blank before another of its fabric, the later before
@@ -49,9 +49,9 @@ const testsOf = (input: Use): Tested[] =>
 export function testedStart(input: Use & Partial<Pick<PreparedInput, 'surface'>>): TestedStart | null {
   if (input.print.choices.heat === 'split') return null;
   const own = testsOf(input);
-  const far = (entry: Tested) => 2 * Number(entry.pressId !== input.press.id) + Number(entry.on.kind === 'fabric');
+  const far = (tested: Tested) => 2 * Number(tested.pressId !== input.press.id) + Number(tested.on.kind === 'fabric');
   const good = own
-    .filter((candidate) => candidate.result === 'good' && !isOverruled(candidate, own))
+    .filter((tested) => tested.result === 'good' && !isOverruled(tested, own))
     .sort((a, b) => far(a) - far(b) || b.testedOn.localeCompare(a.testedOn) || a.id.localeCompare(b.id));
   for (const tested of good) {
     if (tested.pressId === input.press.id) return { tested, setC: tested.setC, otherPress: null };
@@ -68,7 +68,7 @@ export function testedStart(input: Use & Partial<Pick<PreparedInput, 'surface'>>
 /** Whether a good test on this very blank says that it bears the transfer. */
 export const testedOnBlank = (input: Use): boolean => {
   const own = testsOf(input);
-  return own.some((candidate) => candidate.on.kind === 'blank' && candidate.result === 'good' && !isOverruled(candidate, own));
+  return own.some((tested) => tested.on.kind === 'blank' && tested.result === 'good' && !isOverruled(tested, own));
 };
 
 /** What was tested where, and how. */

@@ -23,7 +23,7 @@ const CardV2Schema = z.object({
 export function findingV2({ rule: name, ...rest }: z.infer<typeof FindingV2Schema>): Finding {
   const closing = CHOSEN_STAGES.find((stage) => name.startsWith(`${stage}, `));
   const own = closing ? name.slice(closing.length + 2) : name;
-  const from = (['margin', 'bond', 'heat'] as const).find((candidate) => own.startsWith(`${candidate}: `));
+  const from = (['margin', 'bond', 'heat'] as const).find((word) => own.startsWith(`${word}: `));
   return { ...rest, from: from ?? 'rule', rule: from ? own.slice(from.length + 2) : own, ...(closing && { closing }) };
 }
 

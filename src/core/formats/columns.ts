@@ -13,7 +13,7 @@ function readComposition(line: string): Composition | string {
   const parts: Composition = [];
   for (const piece of line
     .split(',')
-    .map((entry) => entry.trim())
+    .map((word) => word.trim())
     .filter(Boolean)) {
     const [, figures = '', name = ''] = /^([\d.]+)\s*%?\s*(.+)$/.exec(piece) ?? [];
     const asked = name.trim().toLowerCase();
@@ -46,7 +46,7 @@ const leather: Column<Fabric> = {
   set: (draft, cell) => {
     if (cell === '') return void put(draft, 'leather', undefined);
     const [dye = '', tanning = ''] = cell.split(',').map((part) => part.trim());
-    if (!['undyed', 'dyed'].includes(dye) || !TANNINGS.some((candidate) => candidate === tanning))
+    if (!['undyed', 'dyed'].includes(dye) || !TANNINGS.some((word) => word === tanning))
       return `“${cell}” does not say how the leather is dyed and tanned, as in “undyed, vegetable”.`;
     return void put(draft, 'leather', { undyed: dye === 'undyed', tanning });
   },

@@ -11,10 +11,10 @@ export interface LineFault {
 const MOST_KEPT = 200;
 
 export class Faults {
-  readonly faults: LineFault[] = [];
+  readonly list: LineFault[] = [];
   count = 0;
   add(...faults: readonly LineFault[]): void {
     this.count += faults.length;
-    this.faults.push(...faults.slice(0, MOST_KEPT - this.faults.length));
+    this.list.push(...faults.slice(0, MOST_KEPT - this.list.length));
   }
 }

@@ -79,7 +79,7 @@ describe('a shop document', () => {
   });
   it('names each fault by its place and path', () => {
     const found = read({ ...whole, aids: [whole.aids[0], { ...whole.aids[0], serves: 'velvet', thicknessMm: -1 }] });
-    expect(found.faults.faults.map(({ line, field }) => [line, field])).toEqual([
+    expect(found.faults.list.map(({ line, field }) => [line, field])).toEqual([
       [2, 'aids.1.serves'],
       [2, 'aids.1.thicknessMm'],
     ]);
@@ -87,7 +87,7 @@ describe('a shop document', () => {
   it('of the first version is brought up as it is read', () => {
     const old = JSON.parse(readFileSync('test/kept/shop-v1.json', 'utf8'));
     const found = read({ format: SHOP_FORMAT, version: 1, ...old });
-    expect(found.faults.faults).toEqual([]);
+    expect(found.faults.list).toEqual([]);
     expect(found.doc.orders[0]?.lines[0]?.prints).toMatchObject([{ pressId: 'press-swing', layers: [{ productId: 'product-wren' }] }]);
     expect(found.doc.presses.find((press) => press.id === 'press-swing')?.lower).toMatchObject({ spreadK: 8 });
     expect(found.doc.house?.rules.felt).toBe('protect');
@@ -95,7 +95,7 @@ describe('a shop document', () => {
   it('of the second version had a least, a most and a nominal: they are kept as a range with its start', () => {
     const old = JSON.parse(readFileSync('test/kept/shop-v2.json', 'utf8'));
     const { doc, faults } = read({ format: SHOP_FORMAT, version: 2, ...old });
-    expect(faults.faults).toEqual([]);
+    expect(faults.list).toEqual([]);
     const stagesOf = (id: string) => doc.products.find((product) => product.id === id)?.stages;
     expect(stagesOf('product-dunlin')?.[0]).toMatchObject({
       tempC: { form: 'range', min: 148, max: 160 },
@@ -211,13 +211,13 @@ describe('a transfer’s sheet in a list', () => {
   it('comes back with every figure as it was written: single, tolerance, range, start, groups, pre-press, a finish with its pull', () => {
     expect(ProductSchema.parse(sheet)).toEqual(sheet);
     const { docs, faults } = readBack(shelfCsv('products', [sheet]), film);
-    expect(faults.faults).toEqual([]);
+    expect(faults.list).toEqual([]);
     expect(docs[0]?.doc).toEqual(sheet);
   });
   it('from when figures were a least and a most is still taken', () => {
     const csv = `id,name,maker,family,temp_min_c,temp_max_c,temp_nominal_c,time_min_s,time_max_s,time_nominal_s,sheet,sheet_date\nproduct-x,x,y,cut-film,150,160,155,8,12,,old,2026-01-01\n`;
     const { docs, faults } = readBack(csv, undefined);
-    expect(faults.faults).toEqual([]);
+    expect(faults.list).toEqual([]);
     expect(docs[0]?.doc.stages[0]).toMatchObject({
       tempC: { form: 'range', min: 150, max: 160, start: 155 },
       timeS: { form: 'range', min: 8, max: 12 },
@@ -227,11 +227,11 @@ describe('a transfer’s sheet in a list', () => {
     const { docs } = readBack(shelfCsv('products', [film]), film);
     expect(docs[0]?.doc.never).toBeUndefined();
     const wrong = readBack(shelfCsv('products', [sheet]).replace('cloth; wood', 'cloth; oak'), film);
-    expect(wrong.faults.faults).toMatchObject([{ field: 'goes_on', message: expect.stringMatching(/oak” is no material/) }]);
+    expect(wrong.faults.list).toMatchObject([{ field: 'goes_on', message: expect.stringMatching(/oak” is no material/) }]);
   });
   it('names the column of the stage a fault is in', () => {
     const csv = shelfCsv('products', [sheet]).replace('155–165, start 160', '155–165, start 170');
-    expect(readBack(csv, film).faults.faults).toMatchObject([
+    expect(readBack(csv, film).faults.list).toMatchObject([
       { field: 'finish_temp_c', message: expect.stringMatching(/start 170 °C lies outside/) },
     ]);
   });
@@ -259,9 +259,9 @@ describe('compositions and guarded cells in a list', () => {
     ['cotton', /is not a share and a fibre/],
     ['100 hempp', /“hempp” is no fibre we know. Known are cotton, linen/],
     ['', /Name at least one fibre/],
-  ])('“%s” is refused', (text, words) => expect(faultsIn(row(text)).faults.faults[0]?.message).toMatch(words));
+  ])('“%s” is refused', (text, words) => expect(faultsIn(row(text)).faults.list[0]?.message).toMatch(words));
   it('a quote that is never closed is named by its line', () => {
-    expect(faultsIn('id,name\nfabric-x,"x\nfabric-y,y\n').faults.faults).toMatchObject([
+    expect(faultsIn('id,name\nfabric-x,"x\nfabric-y,y\n').faults.list).toMatchObject([
       { field: 'file', message: expect.stringMatching(/cannot be read from here on/) },
     ]);
   });

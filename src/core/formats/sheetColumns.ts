@@ -164,7 +164,7 @@ function readGroup(piece: string): Override | string {
 
 function readGroups(cell: string): Override[] | string {
   const found: Override[] = [];
-  for (const piece of cell.split(';').map((entry) => entry.trim())) {
+  for (const piece of cell.split(';').map((word) => word.trim())) {
     if (piece === '') continue;
     const read = readGroup(piece);
     if (typeof read === 'string') return read;
@@ -210,9 +210,9 @@ const materials = (heading: string, key: 'substrates' | 'never'): Column<Product
   set: (draft, cell) => {
     const named = cell
       .split(';')
-      .map((entry) => entry.trim())
+      .map((word) => word.trim())
       .filter(Boolean);
-    const unknown = named.find((candidate) => !(SUBSTRATES as readonly string[]).includes(candidate));
+    const unknown = named.find((word) => !(SUBSTRATES as readonly string[]).includes(word));
     if (unknown) return `“${unknown}” is no material. Known are ${SUBSTRATES.join(', ')}.`;
     // an empty cell leaves what the family says
     if (named.length > 0 || key in draft) draft[key] = named;

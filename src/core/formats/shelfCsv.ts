@@ -155,7 +155,7 @@ export function csvRows(csv: string, needed: readonly string[]): { line: number;
       info: true,
     }) as unknown as { info: { lines: number }; record: Row }[];
     const headings = read[0] ? Object.keys(read[0].record) : (csv.split(/\r?\n/, 1)[0]?.split(delimiterOf(csv)) ?? []);
-    const missing = needed.filter((heading) => !headings.some((candidate) => candidate.replace(/^\uFEFF/, '').trim() === heading));
+    const missing = needed.filter((heading) => !headings.some((word) => word.replace(/^\uFEFF/, '').trim() === heading));
     if (missing.length > 0)
       return {
         line: 1,

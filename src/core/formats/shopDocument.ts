@@ -70,7 +70,7 @@ type Loose = Record<string, unknown>;
 /** A record of an older version in today's shape; one that is none is left for its schema to refuse. */
 function inNewestShape(section: string, version: number, record: unknown): unknown {
   if (section === 'pressings') return inTodaysShape(record);
-  const kind = UPGRADED.find((candidate) => candidate === section);
+  const kind = UPGRADED.find((word) => word === section);
   if (!kind || typeof record !== 'object' || record === null) return record;
   try {
     return upgraded(kind, version, record as Loose);

@@ -184,7 +184,7 @@ export function grownAt({ timeS, value }: Grown, atS: number): number {
 
 /** First time something has grown to a value; null: not within what was tried. */
 export function reaches({ timeS, value }: Grown, wanted: number): number | null {
-  const i = value.findIndex((candidate) => candidate >= wanted);
+  const i = value.findIndex((value) => value >= wanted);
   if (i < 0) return null;
   if (i === 0) return timeS[0] ?? 0;
   const [v0, v1] = [value[i - 1] as number, value[i] as number];

@@ -166,11 +166,11 @@ describe('the band of a bond', () => {
       return (seed + 0.5) / 2147483648;
     };
     const normal = () => Math.sqrt(-2 * Math.log(uniform())) * Math.cos(2 * Math.PI * uniform());
-    const vary = (entry: Piece): Piece => {
+    const vary = (piece: Piece): Piece => {
       const [thick, conductivity, water] = [1 + 0.08 * normal(), 1 + 0.12 * normal(), 1 + 0.25 * normal()];
       return {
-        ...entry,
-        stack: entry.stack.map((layer) => ({
+        ...piece,
+        stack: piece.stack.map((layer) => ({
           ...layer,
           k: layer.k * conductivity,
           thicknessMm: layer.role === 'fabric' ? layer.thicknessMm * thick : layer.thicknessMm,
@@ -182,9 +182,9 @@ describe('the band of a bond', () => {
       const pressure = Math.sqrt(Math.max(0.2, 1 + 0.15 * normal()));
       const contact = Math.max(0.2, 1 + 0.3 * normal());
       const moved = vary({ ...piece, contactKPa: piece.contactKPa * contact });
-      const entry = press(moved, { ...at, surfaceC: at.surfaceC + 3 * normal() }, glue, NO_LIMITS, { resolution: 0.4, toleranceK: 0.05 })
+      const value = press(moved, { ...at, surfaceC: at.surfaceC + 3 * normal() }, glue, NO_LIMITS, { resolution: 0.4, toleranceK: 0.05 })
         .read.bond;
-      return (entry / Math.sqrt(contact)) * pressure;
+      return (value / Math.sqrt(contact)) * pressure;
     }).sort((a, b) => a - b);
     const quantile = (share: number) => bonds[Math.floor(share * bonds.length)] as number;
     expect(Math.abs(Math.log(quantile(0.05) / low))).toBeLessThan(0.06);

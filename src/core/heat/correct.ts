@@ -108,11 +108,11 @@ function refined(tried: (surfaceC: number) => Tried, usable: Tried[], { surfaceC
   for (let k = TRY_K / 2; k > 0.1; k /= 2)
     for (const c of [best.surfaceC - k, best.surfaceC + k]) {
       if (c < min || c > max) continue;
-      const entry = tried(c);
-      if (Number.isNaN(entry.most)) continue;
-      all.push(entry);
-      if (off(entry) < off(best)) best = entry;
-      if (off(entry) <= NEAR) return all;
+      const trial = tried(c);
+      if (Number.isNaN(trial.most)) continue;
+      all.push(trial);
+      if (off(trial) < off(best)) best = trial;
+      if (off(trial) <= NEAR) return all;
     }
   return all;
 }
@@ -159,23 +159,23 @@ export function correct(query: CorrectionQuery, options: SolveOptions = {}): Cor
   const missed: Tried[] = [];
   let found: Tried | null = null;
   for (const surfaceC of ladder(startC, allowed.surfaceC)) {
-    const entry = tried(surfaceC);
-    if (serves(entry)) {
+    const trial = tried(surfaceC);
+    if (serves(trial)) {
       const before = missed.filter(
         (other) => Math.sign(other.surfaceC - startC) === Math.sign(surfaceC - startC) || other.surfaceC === startC,
       );
       const beside = before.at(-1);
-      found = beside ? nearest(tried, entry, beside.surfaceC) : entry;
+      found = beside ? nearest(tried, trial, beside.surfaceC) : trial;
       break;
     }
-    missed.push(entry);
+    missed.push(trial);
   }
-  const answer = (entry: Tried, timeS: number, stoppedBy: Correction['stoppedBy']): Correction => ({
+  const answer = (trial: Tried, timeS: number, stoppedBy: Correction['stoppedBy']): Correction => ({
     askedBond,
     timeS,
-    surfaceC: entry.surfaceC,
-    bond: bondAt(entry.growth, timeS),
-    ...rounding(tried, entry, timeS, query, settable),
+    surfaceC: trial.surfaceC,
+    bond: bondAt(trial.growth, timeS),
+    ...rounding(tried, trial, timeS, query, settable),
     feasible: stoppedBy === null,
     stoppedBy,
   });

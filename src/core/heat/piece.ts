@@ -271,8 +271,8 @@ function probesOf({ cloth, film }: { cloth: readonly Keyed[]; film: readonly Key
  * @returns probes `glue` (in the art), `face` (top of the cloth) and `inside` (its underside)
  */
 export function sceneOf(piece: Piece, passage: Passage, column: 'art' | 'bare'): Scene {
-  const entry = stagesOf(piece, passage, column, (key) => key);
-  return { layers: entry.layers, stages: entry.stages, probes: probesOf(entry) };
+  const built = stagesOf(piece, passage, column, (key) => key);
+  return { layers: built.layers, stages: built.stages, probes: probesOf(built) };
 }
 
 /**
@@ -287,11 +287,11 @@ export function seriesOf(piece: Piece, passage: Passage, pieces: number, restS: 
   const probes: Probe[] = [];
   const base = keyed(piece).filter(({ role }) => ON_BASE.includes(role));
   for (let n = 1; n <= pieces; n++) {
-    const entry = stagesOf(piece, { ...passage, cooling: null }, 'art', (key) => `piece ${n} ${key}`);
-    layers.push(...entry.layers.filter(({ key }) => !layers.some((other) => other.key === key)));
-    stages.push(...entry.stages.map((stage) => ({ ...stage, name: `piece ${n} ${stage.name}` })));
-    probes.push(...probesOf(entry, `${n} `));
-    const last = entry.stages.at(-1);
+    const built = stagesOf(piece, { ...passage, cooling: null }, 'art', (key) => `piece ${n} ${key}`);
+    layers.push(...built.layers.filter(({ key }) => !layers.some((other) => other.key === key)));
+    stages.push(...built.stages.map((stage) => ({ ...stage, name: `piece ${n} ${stage.name}` })));
+    probes.push(...probesOf(built, `${n} `));
+    const last = built.stages.at(-1);
     if (n < pieces && restS > 0 && base.length > 0 && last)
       stages.push({
         name: `rest ${n}`,

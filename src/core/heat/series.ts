@@ -77,7 +77,7 @@ function wants(
   const glue = within(curve, stage.fromS, stage.toS);
   const flow = flowOver(glue, stage.pressureKPa, adhesive.softenC);
   const wanted = (bond / adhesive.shift) ** 2 * adhesive.referenceFlow;
-  const i = flow.findIndex((candidate) => candidate >= wanted);
+  const i = flow.findIndex((value) => value >= wanted);
   if (i <= 0) return i === 0 ? 0 : null;
   const [a, b] = [flow[i - 1] as number, flow[i] as number];
   const [t0, t1] = [glue.timeS[i - 1] as number, glue.timeS[i] as number];

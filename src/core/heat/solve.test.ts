@@ -272,7 +272,7 @@ describe('a scene that cannot be', () => {
     ['a probe in nothing', { ...good, probes: [{ key: 'p', layer: 'velvet', at: 'top' }] }, 'probes.0.layer', 'velvet'],
   ])('%s is refused by field and reason', (_, scene, field, reason) => {
     const said = faults(scene);
-    expect(said.some((candidate) => candidate.startsWith(`${field}: `) && candidate.includes(reason))).toBe(true);
+    expect(said.some((word) => word.startsWith(`${field}: `) && word.includes(reason))).toBe(true);
   });
   it('a good one passes', () => {
     expect(faults(good)).toEqual([]);

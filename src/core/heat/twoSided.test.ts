@@ -85,7 +85,7 @@ describe('a piece between two platens', () => {
         const seen = twoSided(bedless('cotton jersey'), ASKED);
         const span = { fromS: 0, closing: 'press', shutOnly: false };
         const { upperC } = limitLine(seen, 'bare', { upperC: limitC, lowerC }, span, (heldS) => limitC + 8 * Math.log2(15 / heldS));
-        const harm = (entry: number) => harmOf(curveBetween(seen, 'bare', entry, lowerC), limitC);
+        const harm = (value: number) => harmOf(curveBetween(seen, 'bare', value, lowerC), limitC);
         expect(harm(upperC)).toBeGreaterThan(0.9);
         expect(harm(upperC)).toBeLessThan(1.1);
         expect(harm(upperC - 8)).toBeLessThan(0.7);

@@ -101,7 +101,7 @@ export function curveBetween({ roomC, places }: TwoSided, place: TwoSidedPlace, 
 }
 
 export const shutIn = ({ shut }: TwoSided, name: string): Shut => {
-  const found = shut.find((candidate) => candidate.name === name);
+  const found = shut.find((shutting) => shutting.name === name);
   if (!found) throw new TypeError(`the passage has no ${name}`);
   return found;
 };
@@ -156,7 +156,7 @@ type Runs = readonly (readonly [number, number])[];
 function runsIn(seen: TwoSided, place: TwoSidedPlace, { fromS, closing, shutOnly }: Span): Runs {
   const { timeS } = seen.places[place];
   const { toS } = shutIn(seen, closing);
-  const spans = shutOnly ? seen.shut.filter((candidate) => candidate.toS > fromS && candidate.toS <= toS) : [{ fromS, toS }];
+  const spans = shutOnly ? seen.shut.filter((shutting) => shutting.toS > fromS && shutting.toS <= toS) : [{ fromS, toS }];
   return spans.flatMap((span) => {
     const part = within({ timeS, tempC: timeS }, Math.max(fromS, span.fromS), span.toS);
     const first = (part.timeS.byteOffset - timeS.byteOffset) / timeS.BYTES_PER_ELEMENT;

@@ -47,7 +47,7 @@ export interface Doubt {
  */
 export function bondBand(piece: Piece, passage: Passage, adhesive: Adhesive, doubt: Doubt, options: SolveOptions = {}): BondBand {
   const plain: Passage = { ...passage, finish: null, cooling: null };
-  const bondFor = (entry: Piece, at: Passage) => bondUnder(entry, at, adhesive, options).bond;
+  const bondFor = (piece: Piece, at: Passage) => bondUnder(piece, at, adhesive, options).bond;
   const bond = bondFor(piece, plain);
   const scaled = (change: (layer: StackLayer) => Partial<StackLayer>): Piece => ({
     ...piece,

@@ -10,7 +10,7 @@ const query: HeatQuery = {
   adhesive: { softenC: 105, reference: { piece: own, surfaceC: 150, timeS: 10 }, shift: 1 },
   limits: { markC: null, damageC: null, dyeC: null },
 };
-const table = (entry: SweepQuery): number[][] => [...sweepRows(entry)].flatMap(({ rows }) => rows.map(({ bonds }) => bonds));
+const table = (heatPiece: SweepQuery): number[][] => [...sweepRows(heatPiece)].flatMap(({ rows }) => rows.map(({ bonds }) => bonds));
 
 describe('a sweep', () => {
   it.each([

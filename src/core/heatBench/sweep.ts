@@ -84,8 +84,8 @@ function bondsAlong(piece: Piece, passage: Passage, adhesive: Adhesive, axis: Ax
     return values.map((timeS) => grownAt({ timeS: growth.timeS, value: growth.bond }, timeS));
   }
   return values.map((value) => {
-    const entry = withInput(piece, passage, axis.of, value);
-    return bondUnder(entry.piece, entry.passage, adhesive, COARSE).bond;
+    const varied = withInput(piece, passage, axis.of, value);
+    return bondUnder(varied.piece, varied.passage, adhesive, COARSE).bond;
   });
 }
 
@@ -100,8 +100,8 @@ export function* sweepRows(query: SweepQuery): Generator<{ done: number; of: num
   if (y.of === 'time') {
     const columns: number[][] = [];
     for (const value of xs) {
-      const entry = withInput(piece, passage, x.of, value);
-      columns.push(bondsAlong(entry.piece, entry.passage, adhesive, y));
+      const varied = withInput(piece, passage, x.of, value);
+      columns.push(bondsAlong(varied.piece, varied.passage, adhesive, y));
       const done = columns.length;
       const rows = done === xs.length ? ys.map((at, j) => ({ y: at, bonds: columns.map((column) => column[j] as number) })) : [];
       yield { done, of: xs.length, rows };
@@ -110,8 +110,8 @@ export function* sweepRows(query: SweepQuery): Generator<{ done: number; of: num
   }
   let done = 0;
   for (const at of ys) {
-    const entry = withInput(piece, passage, y.of, at);
+    const varied = withInput(piece, passage, y.of, at);
     done++;
-    yield { done, of: ys.length, rows: [{ y: at, bonds: bondsAlong(entry.piece, entry.passage, adhesive, x) }] };
+    yield { done, of: ys.length, rows: [{ y: at, bonds: bondsAlong(varied.piece, varied.passage, adhesive, x) }] };
   }
 }

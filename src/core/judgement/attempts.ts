@@ -118,7 +118,7 @@ export function nextAttempt(before: Tried | null, tried: Tried, law: Law): Outco
   if (houseSettings.length === 0 && !tested) return { stands, next: null };
   const said: Reason[] = [
     ...(tested ? [{ field: 'temperature' as const, source: 'blank' as const, says: testedLeftOut(tested, input) }] : []),
-    ...houseSettings.map((entry) => leftOutReason(entry, input)),
+    ...houseSettings.map((setting) => leftOutReason(setting, input)),
   ];
   const bare = { ...input, house: houseSettings.reduce(withoutSetting, input.house), ...(tested && { tested: [] }) };
   return { stands, next: attemptOf(bare, law, said) };

@@ -149,10 +149,10 @@ function unknownHeat(
   points: BondPoint[],
 ): Finding | null {
   const { midC } = bandOf(window, set.tempC);
-  const entry = cardPiece(input, draft, Math.min(260, Math.max(20, midC)), set.lowerC);
-  if (!entry) return null;
+  const heatPiece = cardPiece(input, draft, Math.min(260, Math.max(20, midC)), set.lowerC);
+  if (!heatPiece) return null;
   const bond = bondAt(points, midC);
-  const effects = effectsOf(input, draft, entry);
+  const effects = effectsOf(input, draft, heatPiece);
   const odd = effects.find((take) => !isWithin((bond + take.bond) / bond));
   if (!odd && isWithin(bond)) return null;
   const why = odd ? phrase`${THINGS[odd.of](odd.name)} ${WHY_UNKNOWN}` : phrase`This setting ${WHY_UNKNOWN}`;

@@ -71,9 +71,9 @@ export interface ShiftPosterior {
 export function shiftAfter(evidence: readonly Evidence[]): ShiftPosterior {
   // a line of pieces has one bond: what came out alike is reckoned once
   const alike = new Map<string, Evidence & { count: number }>();
-  for (const entry of evidence) {
-    const key = `${entry.bond} ${entry.outcome}`;
-    alike.set(key, { ...entry, count: (alike.get(key)?.count ?? 0) + 1 });
+  for (const pressing of evidence) {
+    const key = `${pressing.bond} ${pressing.outcome}`;
+    alike.set(key, { ...pressing, count: (alike.get(key)?.count ?? 0) + 1 });
   }
   const logs = GRID.map((s) => -(s * s) / (2 * PRIOR_SD * PRIOR_SD));
   for (const { count, ...entry } of alike.values())
@@ -83,7 +83,7 @@ export function shiftAfter(evidence: readonly Evidence[]): ShiftPosterior {
   const most = logs.reduce((a, b) => Math.max(a, b));
   const raw = logs.map((log) => Math.exp(log - most));
   const total = raw.reduce((a, b) => a + b, 0);
-  const weights = raw.map((entry) => entry / total);
+  const weights = raw.map((value) => value / total);
   const mean = weights.reduce((sum, weight, i) => sum + weight * (GRID[i] as number), 0);
   const variance = weights.reduce((sum, weight, i) => sum + weight * ((GRID[i] as number) - mean) ** 2, 0);
   return {

@@ -13,7 +13,7 @@ describe('layers and rosters as they are typed in', () => {
   const print = (...layers: ReturnType<typeof layer>[]) => ({ ...input().print, layers });
   it('are pressed from below upwards, however they are listed', () => {
     const listed = [layer('c', 'b'), layer('a'), layer('b', 'a')];
-    expect(pressingOrder(listed)?.map((entry) => entry.key)).toEqual(['a', 'b', 'c']);
+    expect(pressingOrder(listed)?.map((layer) => layer.key)).toEqual(['a', 'b', 'c']);
     expect(topLayer({ layers: listed }).key).toBe('c');
   });
   it.each([

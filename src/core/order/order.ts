@@ -133,7 +133,7 @@ export const RosterEntrySchema = z
       .max(40, 'Keep a name to 40 letters.')
       .regex(/^[^<>]*$/, 'A name cannot hold < or >.'),
   })
-  .refine((entry) => entry.number !== '' || entry.name !== '', { message: 'Give a number or a name.' });
+  .refine((person) => person.number !== '' || person.name !== '', { message: 'Give a number or a name.' });
 export type RosterEntry = z.infer<typeof RosterEntrySchema>;
 
 /** More pieces than this nobody lays out before the first is hot. */

@@ -163,8 +163,8 @@ export function fillClosing(room: Zone, piece: SmallPiece, gapMm: number): Place
   const [a, b] = [piece.widthMm + gapMm, piece.heightMm + gapMm];
   const flip = (spots: Spot[]): Spot[] => spots.map(({ x, y, turned }) => ({ x: y, y: x, turned }));
   const spots = piece.round
-    ? [rounds(w, h, a, false), rounds(w, h, a, true), flip(rounds(h, w, a, true))].reduce((best, entry) =>
-        entry.length > best.length ? entry : best,
+    ? [rounds(w, h, a, false), rounds(w, h, a, true), flip(rounds(h, w, a, true))].reduce((best, spots) =>
+        spots.length > best.length ? spots : best,
       )
     : new BlockFiller(a, b).fill(w, h, w * h > MOST_DEEP * a * b ? 1 : DEPTH);
   const placed = spots.map(({ x, y, turned }) => ({ x: x + (turned ? b : a) / 2, y: y + (turned ? a : b) / 2, turned }));

@@ -118,8 +118,8 @@ export function band(line: readonly Point[], widthMm: number): Ring[] {
 }
 
 /** Pieces between two lines of equally many points. */
-export const between = (entry: readonly Point[], other: readonly Point[]): Ring[] =>
-  entry.slice(1).map((b, i) => hull([entry[i] as Point, b, other[i + 1] as Point, other[i] as Point]));
+export const between = (line: readonly Point[], other: readonly Point[]): Ring[] =>
+  line.slice(1).map((b, i) => hull([line[i] as Point, b, other[i + 1] as Point, other[i] as Point]));
 
 /** A circle as a ring of 16 sides that holds it whole. */
 export const disc = (x: number, y: number, across: number): Ring =>

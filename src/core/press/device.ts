@@ -105,10 +105,10 @@ export class DeviceBoard {
   hear(line: string, now: number): string | null {
     const read = readDeviceLine(line);
     if ('nonsense' in read) {
-      const entry = this.find(read.device !== null && Device.safeParse(read.device).success ? read.device : 'unknown', now);
-      if (entry) {
-        entry.fault = read.nonsense;
-        entry.heardAt = now;
+      const heard = this.find(read.device !== null && Device.safeParse(read.device).success ? read.device : 'unknown', now);
+      if (heard) {
+        heard.fault = read.nonsense;
+        heard.heardAt = now;
       }
       return null;
     }

@@ -41,9 +41,9 @@ const KINDS = 6;
 function bySpread(found: readonly Found[]): Found[][] {
   const kinds: Found[][] = Array.from({ length: KINDS }, () => []);
   let before = 0;
-  for (const entry of [...found].sort((a, b) => a.half - b.half)) {
-    kinds[Math.min(KINDS - 1, Math.floor(KINDS * (before + entry.weight / 2)))]?.push(entry);
-    before += entry.weight;
+  for (const survey of [...found].sort((a, b) => a.half - b.half)) {
+    kinds[Math.min(KINDS - 1, Math.floor(KINDS * (before + survey.weight / 2)))]?.push(survey);
+    before += survey.weight;
   }
   return kinds.filter((kind) => kind.length > 0);
 }

@@ -131,7 +131,7 @@ export function fitPlaten(
       return { varianceK2, lengthMm, factor, whitened, logWeight };
     }),
   );
-  const best = Math.max(...tried.map((entry) => entry.logWeight));
+  const best = Math.max(...tried.map((kernel) => kernel.logWeight));
   const candidates = tried.map(({ logWeight, ...one }) => ({ ...one, weight: Math.exp(logWeight - best) }));
   return { readings, refC, candidates };
 }
@@ -148,7 +148,7 @@ interface FitTarget {
 /** The asked figure by every candidate. */
 function partsOf(fit: PlatenFit, { offset, slope, surfaceWith, surfaceOwn }: FitTarget): NormalPart[] {
   const byLength = new Map(
-    [...new Set(fit.candidates.map((candidate) => candidate.lengthMm))].map((lengthMm) => [
+    [...new Set(fit.candidates.map((kernel) => kernel.lengthMm))].map((lengthMm) => [
       lengthMm,
       { along: fit.readings.map((reading) => surfaceWith(reading, lengthMm)), own: surfaceOwn(lengthMm) },
     ]),
@@ -192,7 +192,7 @@ export function offsetAt(fit: PlatenFit, place: Place, setC: number): Estimate {
  */
 export function jointAt(fit: PlatenFit, places: readonly Place[], most: number, enoughK2: number): { meanK: number; parts: number[] }[] {
   const total = fit.candidates.reduce((sum, { weight }) => sum + weight, 0);
-  const lengths = [...new Set(fit.candidates.map((candidate) => candidate.lengthMm))];
+  const lengths = [...new Set(fit.candidates.map((kernel) => kernel.lengthMm))];
   const along = new Map(lengths.map((l) => [l, places.map((place) => fit.readings.map((reading) => alike(distance(reading, place), l)))]));
   const whites = fit.candidates.map(({ varianceK2, lengthMm, factor }) =>
     places.map((_, i) =>

@@ -118,7 +118,7 @@ export function oddReading(
   instrument: Instrument,
 ): { kind: 'far from the setting' | 'unlike the others'; byK: number } | null {
   const off = reading.readC - reading.setC;
-  const others = before.filter((candidate) => candidate.setC === reading.setC).map((entry) => entry.readC - entry.setC);
+  const others = before.filter((otherReading) => otherReading.setC === reading.setC).map((reading) => reading.readC - reading.setC);
   if (others.length >= 2) {
     const sorted = [...others].sort((a, b) => a - b);
     const middle = sorted[Math.floor(sorted.length / 2)] as number;

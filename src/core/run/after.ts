@@ -76,10 +76,10 @@ function timesOf(worked: readonly Worked[]): StageTimes[] {
     return {
       stage,
       plannedS,
-      meanS: plannedS + off.reduce((sum, entry) => sum + entry, 0) / own.length,
+      meanS: plannedS + off.reduce((sum, value) => sum + value, 0) / own.length,
       n: own.length,
-      late: off.filter((candidate) => candidate >= LATE_S).length,
-      early: off.filter((candidate) => candidate <= -LATE_S).length,
+      late: off.filter((value) => value >= LATE_S).length,
+      early: off.filter((value) => value <= -LATE_S).length,
     };
   });
 }

@@ -43,8 +43,8 @@ export const onPress = ({ active }: RunState): Lot | undefined => active.find((l
 /** Puts a lot back into the run as it is now; one without pieces is over. */
 export function withLot(plan: RunPlan, run: RunState, lot: Lot): RunState {
   const begun = Math.max(run.begun, lot.first - 1 + Math.min(plan.perClosing, plan.pieces - lot.first + 1));
-  const known = run.active.some((candidate) => candidate.first === lot.first);
-  const active = known ? run.active.map((entry) => (entry.first === lot.first ? lot : entry)) : [...run.active, lot];
+  const known = run.active.some((otherLot) => otherLot.first === lot.first);
+  const active = known ? run.active.map((otherLot) => (otherLot.first === lot.first ? lot : otherLot)) : [...run.active, lot];
   const still = active.filter((lot) => lot.pieces.length > 0);
   return { ...run, begun, active: still, done: run.done || (still.length === 0 && begun >= plan.pieces) };
 }

@@ -30,7 +30,7 @@ function verdict(plan: RunPlan, run: RunState, lot: Lot, event: Done & { kind: '
     photos: run.photos.filter((photo) => photo.piece === piece).map(({ photo }) => photo),
     eventId: event.id,
   };
-  const rest = { ...lot, pieces: lot.pieces.filter((candidate) => candidate !== piece) };
+  const rest = { ...lot, pieces: lot.pieces.filter((value) => value !== piece) };
   return withLot(plan, { ...run, results: [...run.results, result] }, rest);
 }
 

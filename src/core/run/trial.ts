@@ -22,10 +22,10 @@ export type TrialNext = { state: 'try'; timeS: number } | { state: 'choose'; bes
 export function trialNext(card: Pick<Card, 'set'>, { tries, setS }: Pick<RunState, 'tries' | 'setS'>): TrialNext {
   const times = trialTimes(card);
   if (times.length === 0 || setS !== null) return { state: 'over' };
-  const next = times.find((s) => !tries.some((candidate) => candidate.timeS === s));
+  const next = times.find((s) => !tries.some((tried) => tried.timeS === s));
   const past = tries.some(({ looks }) => looks === 'past its best');
   if (next !== undefined && !past) return { state: 'try', timeS: next };
   const longest = (looks: string) =>
-    tries.filter((candidate) => candidate.looks === looks).reduce<number | null>((most, { timeS }) => Math.max(most ?? 0, timeS), null);
+    tries.filter((tried) => tried.looks === looks).reduce<number | null>((most, { timeS }) => Math.max(most ?? 0, timeS), null);
   return { state: 'choose', bestS: longest('right') ?? longest('too flat') };
 }

@@ -17,7 +17,7 @@ import { PEELS, TraitsSchema } from './traits';
 
 /** Settings the sheet gives for a group of fabrics, a group of colours, or both together. */
 const Override = StageChangeSchema.extend({ fabricGroup: z.enum(FABRIC_GROUPS).optional(), colourGroup: Name.optional() }).refine(
-  (entry) => entry.fabricGroup !== undefined || entry.colourGroup !== undefined,
+  (override) => override.fabricGroup !== undefined || override.colourGroup !== undefined,
   { message: 'Say for which fabrics or which colours these settings are.' },
 );
 export type Override = z.infer<typeof Override>;
@@ -39,7 +39,7 @@ const Revision = z.object({
 export type Revision = z.infer<typeof Revision>;
 
 const CHANGED = ['tempC', 'timeS', 'pressure', 'cover', 'coverKind', 'peel'] as const;
-const groupsOf = (entry: Override) => [entry.fabricGroup ?? 'any fabric', entry.colourGroup ?? 'any colour'].join(', ');
+const groupsOf = (override: Override) => [override.fabricGroup ?? 'any fabric', override.colourGroup ?? 'any colour'].join(', ');
 const covers = (wide: string | undefined, narrow: string | undefined) => wide === undefined || wide === narrow;
 
 /** Two overrides that both hold for some piece, set the same figure, and neither is the more particular. */
@@ -179,7 +179,7 @@ export function withFitness(
   on: Substrate,
   fitness: Fitness,
 ): Pick<Product, 'substrates' | 'never'> {
-  const without = (list: readonly Substrate[]) => list.filter((candidate) => candidate !== on);
+  const without = (list: readonly Substrate[]) => list.filter((word) => word !== on);
   const [usual, never] = [without(product.substrates), without(product.never ?? FAMILIES[product.familyId].never.on)];
   return { substrates: fitness === 'usual' ? [...usual, on] : usual, never: fitness === 'never' ? [...never, on] : never };
 }
@@ -211,10 +211,10 @@ const newPrePress = (stages: readonly WrittenStage[], timeS: Figure): WrittenSta
 function change(stages: WrittenStage[], { stage, tempC, timeS, pressure, cover, coverKind, peel }: StageChange): WrittenStage[] {
   const has = stages.some(({ kind }) => kind === stage);
   const all = has || stage !== 'pre-press' || !timeS ? stages : inOrder([...stages, ...newPrePress(stages, timeS)]);
-  return all.map((entry) =>
-    entry.kind === stage
+  return all.map((otherStage) =>
+    otherStage.kind === stage
       ? {
-          ...entry,
+          ...otherStage,
           ...(tempC && { tempC }),
           ...(timeS && { timeS }),
           ...(pressure && { pressure }),
@@ -222,7 +222,7 @@ function change(stages: WrittenStage[], { stage, tempC, timeS, pressure, cover, 
           ...(coverKind && { coverKind }),
           ...(peel && { peel }),
         }
-      : entry,
+      : otherStage,
   );
 }
 
@@ -240,7 +240,7 @@ function allowed(stages: readonly WrittenStage[], allowance: Allowance): SheetSt
   });
 }
 
-const particular = (entry: Override) => Number(entry.fabricGroup !== undefined) + Number(entry.colourGroup !== undefined);
+const particular = (override: Override) => Number(override.fabricGroup !== undefined) + Number(override.colourGroup !== undefined);
 
 /**
  * The sheet's settings for a fabric group and a colour: its own stages, then what it says for the group, for the colour,
@@ -260,16 +260,16 @@ export function sheetFor(
     const fitting = product.overrides.filter(
       (override) => covers(override.fabricGroup, piece.group) && covers(override.colourGroup, colourGroup),
     );
-    for (const entry of fitting.sort((a, b) => particular(a) - particular(b))) {
-      stages = change(stages, entry);
-      const from = particular(entry) === 2 ? 'fabric and colour group' : entry.fabricGroup ? 'fabric group' : 'colour group';
-      taken.push({ from, name: [entry.fabricGroup, entry.colourGroup].filter(Boolean).join(', '), stage: entry.stage });
+    for (const override of fitting.sort((a, b) => particular(a) - particular(b))) {
+      stages = change(stages, override);
+      const from = particular(override) === 2 ? 'fabric and colour group' : override.fabricGroup ? 'fabric group' : 'colour group';
+      taken.push({ from, name: [override.fabricGroup, override.colourGroup].filter(Boolean).join(', '), stage: override.stage });
     }
   }
   const alternative = product.alternatives.find((alternative) => alternative.name === piece.alternative);
-  for (const entry of alternative?.changes ?? []) {
-    stages = change(stages, entry);
-    taken.push({ from: 'alternative', name: alternative?.name ?? '', stage: entry.stage });
+  for (const override of alternative?.changes ?? []) {
+    stages = change(stages, override);
+    taken.push({ from: 'alternative', name: alternative?.name ?? '', stage: override.stage });
   }
   return { stages: allowed(stages, allowanceOf(product, house)), taken };
 }

@@ -19,25 +19,25 @@ export interface ShelfThings {
 }
 
 const KNOWN_BY: { [K in keyof ShelfThings]: (thing: ShelfThings[K]) => (string | undefined)[] } = {
-  products: (entry) => [
-    entry.name,
-    entry.maker,
-    FAMILIES[entry.familyId].name,
-    entry.source.sheet,
-    entry.care,
-    ...entry.colours.flatMap(({ name, group }) => [name, group]),
+  products: (product) => [
+    product.name,
+    product.maker,
+    FAMILIES[product.familyId].name,
+    product.source.sheet,
+    product.care,
+    ...product.colours.flatMap(({ name, group }) => [name, group]),
   ],
-  fabrics: (entry) => [
-    entry.name,
-    describeMaterial(entry),
-    entry.substrate,
-    entry.construction,
-    entry.texture,
-    entry.coating === 'none' ? '' : entry.coating,
+  fabrics: (fabric) => [
+    fabric.name,
+    describeMaterial(fabric),
+    fabric.substrate,
+    fabric.construction,
+    fabric.texture,
+    fabric.coating === 'none' ? '' : fabric.coating,
   ],
-  blanks: (entry) => [entry.name, entry.kind, entry.colour, entry.shade, entry.duty, ...entry.sizes, ...entry.notices],
-  aids: (entry) => [entry.name, entry.serves, entry.note, entry.wear],
-  tested: (entry) => [entry.name, entry.result, entry.note, entry.by, entry.testedOn],
+  blanks: (blank) => [blank.name, blank.kind, blank.colour, blank.shade, blank.duty, ...blank.sizes, ...blank.notices],
+  aids: (aid) => [aid.name, aid.serves, aid.note, aid.wear],
+  tested: (tested) => [tested.name, tested.result, tested.note, tested.by, tested.testedOn],
 };
 
 const wordsIn = (text: string): string[] => text.toLowerCase().match(/[\p{L}\p{N}]+/gu) ?? [];
@@ -45,5 +45,5 @@ const wordsIn = (text: string): string[] => text.toLowerCase().match(/[\p{L}\p{N
 /** Whether every word that was typed begins a word the thing is known by. */
 export function isFoundBy<K extends keyof ShelfThings>(kind: K, thing: ShelfThings[K], typed: string): boolean {
   const known = KNOWN_BY[kind](thing).flatMap((text) => wordsIn(text ?? ''));
-  return wordsIn(typed).every((word) => known.some((candidate) => candidate.startsWith(word)));
+  return wordsIn(typed).every((word) => known.some((text) => text.startsWith(word)));
 }

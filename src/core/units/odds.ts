@@ -6,7 +6,7 @@ const LEAST = 1 / 500;
 const ROUND = [2, 3, 4, 5, 6, 8, 10, 12, 15, 20, 25, 30, 40, 50, 60, 80, 100, 150, 200, 300, 400, 500] as const;
 
 const nearest = (n: number): number =>
-  ROUND.reduce<number>((best, entry) => (Math.abs(Math.log(entry / n)) < Math.abs(Math.log(best / n)) ? entry : best), 2);
+  ROUND.reduce<number>((best, value) => (Math.abs(Math.log(value / n)) < Math.abs(Math.log(best / n)) ? value : best), 2);
 
 /**
  * A chance in words.

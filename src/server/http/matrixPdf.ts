@@ -75,8 +75,8 @@ function drawPage(doc: Doc, { matrix, columns, rows, words }: Page, width: numbe
     put(doc, fabric.blankName, { x: x(c) + 2, y: MARGIN + 53, width: each - 4, size: 6 });
   });
   rows.forEach((row, r) => {
-    const entry = matrix.rows[row];
-    if (!entry) return;
+    const product = matrix.rows[row];
+    if (!product) return;
     const y = MARGIN + HEAD + r * ROW;
     doc
       .lineWidth(0.5)
@@ -85,9 +85,9 @@ function drawPage(doc: Doc, { matrix, columns, rows, words }: Page, width: numbe
       .lineTo(width - MARGIN, y - 3)
       .stroke();
     doc.fillColor(INK);
-    put(doc, entry.name, { x: MARGIN, y: y + 2, width: NAMES - 6, size: 8.5 }, 'bold');
+    put(doc, product.name, { x: MARGIN, y: y + 2, width: NAMES - 6, size: 8.5 }, 'bold');
     for (const [c, column] of columns.entries()) {
-      const cell = entry.cells[column];
+      const cell = product.cells[column];
       if (!cell) continue;
       lampShape(doc, cell.lamp, x(c) + 2, y + 2, 9);
       drawFigures(doc, cell, matrix.press.unit, { x: x(c) + 14, y, width: each - 16 });

@@ -51,7 +51,7 @@ export async function bringIn(path: string, job: ImportJob, tell: (progress: Pro
     const { changes, counts, same, faults, apply } = planOf(db, job, text, tell);
     const applied = job.apply && faults.count === 0;
     if (applied) apply();
-    return { changes, counts, same, faults: faults.faults, faultCount: faults.count, notes, applied };
+    return { changes, counts, same, faults: faults.list, faultCount: faults.count, notes, applied };
   } catch (error) {
     if (error instanceof NotAShop) throw new Refusal('not valid', 'Not a shop', error.message, [{ field: 'file', message: error.message }]);
     throw error;

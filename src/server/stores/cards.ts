@@ -160,7 +160,7 @@ export function computeInput({
     learned,
     tested,
     today,
-    uses: closingsSince.map((entry) => ({ ...entry, pressId: print.pressId })),
+    uses: closingsSince.map((use) => ({ ...use, pressId: print.pressId })),
   };
   return inputOf(facts, { lines: [line] }, line, print);
 }
@@ -189,7 +189,7 @@ const judgedOf = perShop(() => new Map<string, Judged>());
 /** How every print of an order is judged, line by line: once for each version of the order and of what its cards are worked out from. */
 export function judgedOrder(db: Db, facts: ShopFacts, { doc: order, version }: Versioned<Order>): JudgedPrint[][] {
   const presses = new Set(order.lines.flatMap((line) => line.prints.map((print) => print.pressId)));
-  const learned = facts.learned.filter((candidate) => presses.has(candidate.pressId));
+  const learned = facts.learned.filter((shift) => presses.has(shift.pressId));
   const mark = JSON.stringify([version, facts.mark, learned]);
   const known = judgedOf(db);
   const before = known.get(order.id);

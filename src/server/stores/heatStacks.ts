@@ -68,9 +68,9 @@ export function shelfStack(db: Db, asked: { blank: string; product: string; pres
 /** What the log has taught, with the names of what it is about; what has left the shop is left out. */
 export function learnedByName(db: Db): Learned[] {
   const { learned, presses, products } = readFacts(db);
-  return learned.flatMap((entry: LearnedShift) => {
-    const press = presses.find(({ id }) => id === entry.pressId);
-    const product = products.find(({ id }) => id === entry.productId);
-    return press && product ? [{ ...entry, pressName: press.name, productName: product.name }] : [];
+  return learned.flatMap((shift: LearnedShift) => {
+    const press = presses.find(({ id }) => id === shift.pressId);
+    const product = products.find(({ id }) => id === shift.productId);
+    return press && product ? [{ ...shift, pressName: press.name, productName: product.name }] : [];
   });
 }

@@ -44,12 +44,7 @@ export function learnedShifts(db: Db, house: Pick<House, 'forgotten'>): LearnedS
 function shiftsFrom(db: Db, forgotten: NonNullable<House['forgotten']>): LearnedShift[] {
   const reckoned = latestPressings(db).flatMap(({ hash, outcome, reason, laidBack, endedAt }): Reckoned[] => {
     const card = bondOfCard(db, hash);
-    if (
-      !card ||
-      forgotten.some(
-        (candidate) => candidate.pressId === card.pressId && candidate.productId === card.productId && endedAt <= candidate.until,
-      )
-    )
+    if (!card || forgotten.some((pair) => pair.pressId === card.pressId && pair.productId === card.productId && endedAt <= pair.until))
       return [];
     return [{ ...card, outcome, reason, laidBack }];
   });

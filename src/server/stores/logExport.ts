@@ -20,14 +20,14 @@ function* logged(db: Db, query: Omit<LogQuery, 'limit'>): Generator<Logged[]> {
   const { sql, params } = logWalk(db, query);
   let some: Logged[] = [];
   for (const { id, text, later } of db.$client.prepare(sql).iterate(...params) as Iterable<Row>) {
-    const entry = read<Pressing>(PRESSING_READER, text);
-    if ('why' in entry) log.warn({ pressing: id, why: entry.why }, 'a record that cannot be read is left out of a list');
+    const result = read<Pressing>(PRESSING_READER, text);
+    if ('why' in result) log.warn({ pressing: id, why: result.why }, 'a record that cannot be read is left out of a list');
     else {
       const amendments = (JSON.parse(later) as unknown[]).flatMap((amendment) => {
         const parsed = AmendmentSchema.safeParse(amendment);
         return parsed.success ? [parsed.data as Amendment] : [];
       });
-      some.push({ ...entry.doc, amendments, withdrawn: amendments.filter((a) => a.field === 'standing').at(-1)?.to === 'withdrawn' });
+      some.push({ ...result.doc, amendments, withdrawn: amendments.filter((a) => a.field === 'standing').at(-1)?.to === 'withdrawn' });
     }
     if (some.length === A_TURN) {
       yield some;

@@ -80,9 +80,9 @@ function grown(db: Db, row: RunRow, before: { seq: number; opened: OpenedRun } |
   const fresh = asked(db)
     .steps.all({ id, seq: before?.seq ?? 0 })
     .map(({ text }) => {
-      const entry = read<RunEvent>(RunEventSchema, text);
-      if ('why' in entry) throw cannotBeRead('run', id, `a step of it: ${entry.why}`);
-      return entry.doc;
+      const result = read<RunEvent>(RunEventSchema, text);
+      if ('why' in result) throw cannotBeRead('run', id, `a step of it: ${result.why}`);
+      return result.doc;
     });
   const events = [...(before?.opened.events ?? []), ...fresh];
   const known = before && { events: before.opened.events, run: before.opened.state };

@@ -57,8 +57,8 @@ function storedSteps(db: Db, runId: string): RunEvent[] {
     .orderBy(runEvents.seq)
     .all();
   return rows.flatMap(({ text }) => {
-    const entry = read<RunEvent>(RunEventSchema, text);
-    return 'doc' in entry ? [entry.doc] : [];
+    const result = read<RunEvent>(RunEventSchema, text);
+    return 'doc' in result ? [result.doc] : [];
   });
 }
 

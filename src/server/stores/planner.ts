@@ -72,8 +72,8 @@ export class Planner {
     const rows = new Map(
       (this.db.select(rowColumns(kind)).from(table).all() as { id: string; version: number; text: string }[]).map(
         ({ id, version, text }) => {
-          const entry = read<Docs[DocKind]>(schema, text);
-          return [id, { version, doc: 'doc' in entry ? entry.doc : null }];
+          const result = read<Docs[DocKind]>(schema, text);
+          return [id, { version, doc: 'doc' in result ? result.doc : null }];
         },
       ),
     );
@@ -159,8 +159,8 @@ export class Planner {
       );
       return;
     }
-    const entry = read<Pressing>(PRESSING_READER, row.text);
-    const known = 'doc' in entry ? entry.doc : null;
+    const result = read<Pressing>(PRESSING_READER, row.text);
+    const known = 'doc' in result ? result.doc : null;
     // a list does not hold the closings and rounds its figures: only what contradicts the record is a fault
     if (known?.outcome !== doc.outcome || known.endedAt !== doc.endedAt || known.productName !== doc.productName)
       this.fault(place, 'pressing', `Pressing ${doc.id} is in the log already and reads otherwise. A pressing is written once.`);

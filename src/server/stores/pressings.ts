@@ -101,7 +101,7 @@ function commonAmong(db: Db, asked: readonly string[]): string[] {
     sql.raw(`WITH RECURSIVE k(i) AS (SELECT 1 UNION ALL SELECT i + 1 FROM k WHERE i < ${SAMPLED})
       SELECT words FROM k JOIN pressings ON seq = 1 + (i * (SELECT max(seq) FROM pressings)) / ${SAMPLED + 1}`),
   );
-  return asked.filter((word) => sample.filter((candidate) => candidate.words.includes(` ${word}`)).length > COMMON_SHARE * sample.length);
+  return asked.filter((word) => sample.filter((row) => row.words.includes(` ${word}`)).length > COMMON_SHARE * sample.length);
 }
 
 /** Records that have all of some words, at most one past `MOST_COUNTED`. */
@@ -198,9 +198,9 @@ export function findPressing(db: Db, id: string): Logged {
     .where(eq(pressings.id, id))
     .get();
   if (!row) throw notFound('pressing', id);
-  const entry = read<Pressing>(PRESSING_READER, row.text);
-  if ('why' in entry) throw cannotBeRead('pressing', id, entry.why);
-  const [found] = withAmendments(db, [entry.doc]);
+  const result = read<Pressing>(PRESSING_READER, row.text);
+  if ('why' in result) throw cannotBeRead('pressing', id, result.why);
+  const [found] = withAmendments(db, [result.doc]);
   if (!found) throw notFound('pressing', id);
   return found;
 }

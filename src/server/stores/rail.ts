@@ -53,12 +53,12 @@ export function readRail(db: Db, now: number): Rail {
   const open: CueWords[] = [];
   const orders = markOf(db, 'orders');
   const unreadable: Unreadable[] = [];
-  for (const entry of openRunsNow(db)) {
+  for (const openRun of openRunsNow(db)) {
     try {
-      open.push(cueWords(db, entry, orders, now));
+      open.push(cueWords(db, openRun, orders, now));
     } catch (error) {
       if (!(error instanceof Refusal)) throw error;
-      const { id, orderId } = entry.row;
+      const { id, orderId } = openRun.row;
       unreadable.push({ what: 'run', id, name: orderNameOf(db, orderId), why: error.message });
     }
   }

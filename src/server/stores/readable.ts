@@ -44,9 +44,9 @@ export function readAll<T>(
   const docs: T[] = [];
   const unreadableDocs: Unreadable[] = [];
   for (const { id, text } of rows) {
-    const entry = read<T>(schema, text);
-    if ('doc' in entry) docs.push(entry.doc);
-    else unreadableDocs.push(unreadable(what, id, text, entry.why));
+    const result = read<T>(schema, text);
+    if ('doc' in result) docs.push(result.doc);
+    else unreadableDocs.push(unreadable(what, id, text, result.why));
   }
   return { docs, unreadable: unreadableDocs };
 }

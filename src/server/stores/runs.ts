@@ -81,7 +81,7 @@ function mustBeFree(db: Db, print: { orderId: string; lineId: string; printKey: 
 /** Entries of a line's roster that have no good pressing of a print yet, in their order: a spoiled piece stays on it. */
 function stillWanting(db: Db, orderId: string, line: Line, printKey: string): Line['roster'] {
   const done = goodPersons(db, orderId, line.id, printKey);
-  return line.roster.filter(({ number, name }) => !done.some((candidate) => candidate.number === number && candidate.name === name));
+  return line.roster.filter(({ number, name }) => !done.some((person) => person.number === number && person.name === name));
 }
 
 /** Good and spoiled pieces of each print of a line. */

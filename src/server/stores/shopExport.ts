@@ -58,8 +58,8 @@ const SECTIONS: readonly Section[] = [
     name: 'events',
     query: 'SELECT id, run_id AS runId, seq, doc FROM run_events ORDER BY run_id, seq',
     record: ({ runId, seq, doc }: { runId: string; seq: number; doc: string }) => {
-      const entry = read(RunEventSchema, doc);
-      return 'doc' in entry ? { doc: { runId, seq, event: entry.doc } } : entry;
+      const result = read(RunEventSchema, doc);
+      return 'doc' in result ? { doc: { runId, seq, event: result.doc } } : result;
     },
   },
   documents('pressings', 'pressings', 'ended_at, id', PRESSING_READER),
@@ -86,9 +86,9 @@ export function* shopJson(db: Db): Generator<string> {
     let text = `"${name}": [`;
     let rows = 0;
     for (const row of db.$client.prepare(query).iterate() as Iterable<{ id: string }>) {
-      const entry = record(row as never);
-      if ('why' in entry) leftOut.push({ of: name, id: row.id, why: entry.why });
-      else text += `${rows++ === 0 ? '' : ','}\n${line(entry.doc)}`;
+      const written = record(row as never);
+      if ('why' in written) leftOut.push({ of: name, id: row.id, why: written.why });
+      else text += `${rows++ === 0 ? '' : ','}\n${line(written.doc)}`;
       if (rows % ROWS_A_TURN === 0 && text.length > 0) {
         yield text;
         text = '';

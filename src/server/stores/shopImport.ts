@@ -26,17 +26,17 @@ function dangling(planner: Planner, doc: ShopDocument): void {
         `${blank.name} is of a fabric, ${blank.fabricId}, that is neither on the shelf nor in this file.`,
       );
   });
-  doc.tested.forEach((entry, i) => {
+  doc.tested.forEach((tested, i) => {
     const missing = [
-      ...(have('products', entry.productId) ? [] : [entry.productId]),
-      ...(have('presses', entry.pressId) ? [] : [entry.pressId]),
-      ...(have(entry.on.kind === 'blank' ? 'blanks' : 'fabrics', entry.on.id) ? [] : [entry.on.id]),
+      ...(have('products', tested.productId) ? [] : [tested.productId]),
+      ...(have('presses', tested.pressId) ? [] : [tested.pressId]),
+      ...(have(tested.on.kind === 'blank' ? 'blanks' : 'fabrics', tested.on.id) ? [] : [tested.on.id]),
     ];
     if (missing.length > 0)
       planner.fault(
         i + 1,
         `tested.${i}`,
-        `${entry.name} names ${missing.join(', ')}, which ${missing.length > 1 ? 'are' : 'is'} neither here nor in this file.`,
+        `${tested.name} names ${missing.join(', ')}, which ${missing.length > 1 ? 'are' : 'is'} neither here nor in this file.`,
       );
   });
   doc.orders.forEach((order, i) => {

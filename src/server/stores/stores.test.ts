@@ -57,14 +57,14 @@ describe('the demo shop', () => {
     const { on } = presses.find(({ name }) => name === 'Swing-away')?.calibration ?? { on: '' };
     const since = searchLog(shop.db, { press: 'Swing-away', from: on, limit: 1 }).total;
     expect(since).toBeGreaterThan(10);
-    expect(usesSince(shop.db, presses, maps).find((candidate) => candidate.pressId === 'press-swing')).toEqual({
+    expect(usesSince(shop.db, presses, maps).find((use) => use.pressId === 'press-swing')).toEqual({
       pressId: 'press-swing',
       on,
       closings: 2 * since,
     });
     // counted on from there as the log grows, and each day for itself
     const { db } = fresh((shop) => loadDemoShop(shop.db, join(process.cwd(), 'demo'), TODAY));
-    const closings = () => usesSince(db, presses, maps).map((entry) => entry.closings);
+    const closings = () => usesSince(db, presses, maps).map((use) => use.closings);
     const before = closings();
     const [known] = searchLog(db, { press: 'Swing-away', limit: 1 }).pressings;
     if (!known) throw new Error('the demo log has no pressing on the swing-away');
@@ -72,7 +72,7 @@ describe('the demo shop', () => {
     ['Swing-away', 'Swing-away', 'another press'].forEach((pressName, i) => {
       addPressing(db, { ...pressing, pressName, id: `00000000-0000-4000-8000-00000000000${i}`, endedAt: TODAY.getTime() }, false);
     });
-    const pressIds = usesSince(db, presses, maps).map((entry) => entry.pressId);
+    const pressIds = usesSince(db, presses, maps).map((use) => use.pressId);
     expect(closings()).toEqual(before.map((n, i) => n + (pressIds[i] === 'press-swing' ? 4 : 0)));
   });
   it('whose house changes while cards are judged gives cards of the new house to who asks next', () => {

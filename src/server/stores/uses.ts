@@ -30,7 +30,7 @@ export function usesSince(db: Db, presses: readonly Press[], found: readonly { p
   return presses.flatMap(({ id, name, calibration }) => {
     const days = new Set([
       ...(calibration ? [calibration.on] : []),
-      ...found.filter((candidate) => candidate.pressId === id).map((entry) => entry.on),
+      ...found.filter((candidate) => candidate.pressId === id).map((closing) => closing.on),
     ]);
     return [...days].map((on) => {
       return { pressId: id, on, closings: CLOSINGS_A_PIECE * piecesSince(db, name, parseISO(on).getTime()) };

@@ -85,13 +85,13 @@ const WORTH_TELLING = 0.5;
 
 /** The measurement that would save most of the open work, where one would. */
 function WorthMeasuring() {
-  const [asked, setConfirming] = useState(false);
+  const [isAsked, setIsAsked] = useState(false);
   return (
     <div className="max-w-[90ch] py-3" aria-live="polite">
-      {asked ? (
+      {isAsked ? (
         <BestMeasured />
       ) : (
-        <button type="button" className="act act-quiet" onClick={() => setConfirming(true)}>
+        <button type="button" className="act act-quiet" onClick={() => setIsAsked(true)}>
           Which press is worth measuring first?
         </button>
       )}

@@ -59,8 +59,8 @@ function CardOfOrder({ orderId, lineId, printKey }: PrintPageProps) {
       </>
     );
   }
-  const progress = data.lines.find((candidate) => candidate.lineId === line.id);
-  const openRunId = progress?.prints.find((candidate) => candidate.printKey === print.key)?.openRunId ?? null;
+  const progress = data.lines.find((progress) => progress.lineId === line.id);
+  const openRunId = progress?.prints.find((printed) => printed.printKey === print.key)?.openRunId ?? null;
   const start = () =>
     run.start({ lineId: line.id, printKey: print.key, openRunId, operator: operators.includes(operator) ? operator : '' });
   const done = progress !== undefined && printLeft(progress, print.key) === 0;
@@ -155,7 +155,10 @@ function CardSheet({ worked, line, print, house, save, heatHref, aside }: CardSh
   const [setC, setSetC] = useState(card.set.tempC);
   const moved = Math.abs(setC - card.set.tempC) > 1e-6;
   const choose = (choices: Print['choices'], what: string) =>
-    save({ ...line, prints: line.prints.map((entry) => (entry.key === print.key ? { ...entry, choices } : entry)) }, what);
+    save(
+      { ...line, prints: line.prints.map((otherPrint) => (otherPrint.key === print.key ? { ...otherPrint, choices } : otherPrint)) },
+      what,
+    );
   const shop = useHouse();
   const keepFigure = (figure: StageFigure & Pick<HouseSetting, 'pressId' | 'productId'>) => {
     if (!shop.data) return;

@@ -53,7 +53,7 @@ export function StageFigures({ stage, choices, stages, unit, house, houseSetting
     },
   ] as const;
   return figures.map(({ of, own, ...field }) => {
-    const byHouse = houseSettings.find((candidate) => candidate.stage === stage && candidate.of === of)?.value;
+    const byHouse = houseSettings.find((setting) => setting.stage === stage && setting.of === of)?.value;
     return (
       <OwnFigure
         key={`${of} ${own ?? 'card'}`}

@@ -147,7 +147,7 @@ function SendBack({ back, stack, variant }: { back: Back; stack: BenchStack; var
     choices.cover === undefined ? null : choices.cover ? 'the cover' : 'no cover',
     choices.timeS === undefined ? null : formatDuration(choices.timeS),
     choices.setC === undefined ? null : formatQuantity(choices.setC, stack.press.unit),
-  ].filter((candidate) => candidate !== null);
+  ].filter((word) => word !== null);
   return (
     <button type="button" className="act act-main" disabled={words.length === 0} onClick={() => void back.send(choices)}>
       {words.length === 0 ? 'As on the card' : `Take ${words.join(' and ')} to the card`}

@@ -92,10 +92,7 @@ export function Loss({ answers, variant, stack, house, current, onTake }: LossPr
       {(bond < SOUND.low || bond > SOUND.high || !correction.feasible) && best.length > 0 && (
         <p className="label pt-1">
           What would help most:{' '}
-          {best
-            .map((entry) => `${helpWords(entry.of, house)} (${entry.bond > 0 ? '+' : '−'}${Math.abs(entry.bond).toFixed(2)})`)
-            .join(', ')}
-          .
+          {best.map((help) => `${helpWords(help.of, house)} (${help.bond > 0 ? '+' : '−'}${Math.abs(help.bond).toFixed(2)})`).join(', ')}.
         </p>
       )}
       <p className="label pt-1">

@@ -152,8 +152,8 @@ function Overlay({ query, variant, stack, house, px, py, inner, width }: Overlay
       </defs>
       {beyond
         .filter(({ w, h }) => w > 0.5 && h > 0.5)
-        .map((entry) => (
-          <rect key={`${entry.x} ${entry.y} ${entry.w}`} x={entry.x} y={entry.y} width={entry.w} height={entry.h} fill="url(#beyond)" />
+        .map((rect) => (
+          <rect key={`${rect.x} ${rect.y} ${rect.w}`} x={rect.x} y={rect.y} width={rect.w} height={rect.h} fill="url(#beyond)" />
         ))}
       {(wx || wy) && (
         <rect

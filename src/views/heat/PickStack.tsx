@@ -19,19 +19,19 @@ export function PickStack({ shelf, presses, picked }: { shelf: ShelfReply; press
     <div className="grid max-w-[900px] grid-cols-3 gap-x-4 pt-2">
       <PickField
         label="Blank"
-        items={there(shelf.blanks).map((entry) => ({ id: entry.id, name: entry.name, detail: fabricOf(entry.fabricId) }))}
+        items={there(shelf.blanks).map((blank) => ({ id: blank.id, name: blank.name, detail: fabricOf(blank.fabricId) }))}
         value={picked.blank}
         onChange={(blank) => blank !== picked.blank && take({ blank })}
       />
       <PickField
         label="Transfer"
-        items={there(shelf.products).map((entry) => ({ id: entry.id, name: entry.name, detail: FAMILIES[entry.familyId].name }))}
+        items={there(shelf.products).map((product) => ({ id: product.id, name: product.name, detail: FAMILIES[product.familyId].name }))}
         value={picked.product}
         onChange={(product) => product !== picked.product && take({ product })}
       />
       <PickField
         label="Press"
-        items={there(presses).map((entry) => ({ id: entry.id, name: entry.name, detail: entry.kind }))}
+        items={there(presses).map((press) => ({ id: press.id, name: press.name, detail: press.kind }))}
         value={picked.press}
         onChange={(press) => press !== picked.press && take({ press })}
       />

@@ -27,12 +27,10 @@ type Presses = Reply<'presses'>['presses'];
 
 /** Combinations of the shelf that a press may meet: soft goods with a transfer made for them. */
 function combinations(shelf: Shelf, presses: Presses): { blank: string; product: string; press: string }[] {
-  const own = presses
-    .map(({ press }) => press)
-    .filter((candidate) => !candidate.retiredOn && candidate.kind !== 'iron' && candidate.kind !== 'hand press');
+  const own = presses.map(({ press }) => press).filter((press) => !press.retiredOn && press.kind !== 'iron' && press.kind !== 'hand press');
   return shelf.blanks.flatMap((blank) => {
     const fabric = shelf.fabrics.find((fabric) => fabric.id === blank.fabricId);
-    const press = own.find((candidate) => (candidate.kind === 'cap') === (blank.kind === 'cap'));
+    const press = own.find((press) => (press.kind === 'cap') === (blank.kind === 'cap'));
     if (!fabric || !press || blank.retiredOn || isHard(fabric)) return [];
     return shelf.products
       .filter((product) => !product.retiredOn && product.substrates.includes(fabric.substrate))

@@ -17,7 +17,7 @@ describe('the axes of a map', () => {
   it('any two of them make a sweep that can be reckoned with, however odd the setting in hand', () => {
     for (const variant of [own, withPassage(own, { timeS: 500 }), withPassage(own, { surfaceC: 250 }), withPassage(own, { timeS: 0.6 })])
       for (const x of every)
-        for (const y of every.filter((candidate) => candidate !== x)) {
+        for (const y of every.filter((word) => word !== x)) {
           const axes = { x: { of: x, ...reachOf(x, variant, stack), steps: 60 }, y: { of: y, ...reachOf(y, variant, stack), steps: 60 } };
           expect(SweepQuerySchema.safeParse({ ...variant.query, ...axes }).error?.issues).toBeUndefined();
         }
@@ -47,7 +47,7 @@ describe('the axes of a map', () => {
           for (const value of inside) expect(value >= axis.from - 1e-6 && value <= axis.to + 1e-6).toBe(true);
           const step = (shown[1] ?? 0) - (shown[0] ?? 0);
           const leading = step / 10 ** Math.floor(Math.log10(step) + 1e-9);
-          expect([1, 2, 5, 10].some((candidate) => Math.abs(leading - candidate) < 1e-6)).toBe(true);
+          expect([1, 2, 5, 10].some((value) => Math.abs(leading - value) < 1e-6)).toBe(true);
           shown.slice(1).forEach((value, i) => {
             expect(value - (shown[i] ?? 0)).toBeCloseTo(step, 6);
           });

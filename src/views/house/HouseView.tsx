@@ -84,7 +84,7 @@ function HouseForm({ now, fault, pending, save }: { now: Reply<'house'> } & Savi
               patch({
                 operators: text
                   .split(',')
-                  .map((entry) => entry.trim())
+                  .map((word) => word.trim())
                   .filter(Boolean),
               });
             }}

@@ -14,9 +14,11 @@ export function KeptSettings() {
   const { house } = data;
   const { settings = [] } = house;
   const pressOf = ({ pressId }: HouseSetting) => presses.find(({ press }) => press.id === pressId)?.press;
-  const value = (entry: HouseSetting) =>
-    entry.of === 'time' ? formatDuration(entry.value) : formatQuantity(entry.value, pressOf(entry)?.set.unit ?? house.units.temperature);
-  const name = (entry: HouseSetting) => shelf.products.find(({ id }) => id === entry.productId)?.name ?? entry.productId;
+  const value = (setting: HouseSetting) =>
+    setting.of === 'time'
+      ? formatDuration(setting.value)
+      : formatQuantity(setting.value, pressOf(setting)?.set.unit ?? house.units.temperature);
+  const name = (setting: HouseSetting) => shelf.products.find(({ id }) => id === setting.productId)?.name ?? setting.productId;
   return (
     <section aria-label="Settings the house keeps" className="rule-top mt-6 pt-4">
       <h2>Settings the house keeps</h2>

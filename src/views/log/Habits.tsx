@@ -35,7 +35,7 @@ export function Habits() {
           },
         ]}
         rows={biases}
-        idOf={(entry) => `${entry.operator} ${entry.position}`}
+        idOf={(habit) => `${habit.operator} ${habit.position}`}
       />
     </section>
   );

@@ -64,7 +64,7 @@ function Again({ id }: { id: string }) {
   const [repeat, setRepeat] = useState<Repeat | null>(null);
   const looking = useWrite(async () => setRepeat(await call('again', { params: { id } })));
   const beginning = useWrite(({ order }: Repeat) => write('putOrder', { params: { id: order.id }, body: order }));
-  const begin = (entry: Repeat) => goOnceKept(beginning.save(entry), stationHref(entry.order.id, 'card'));
+  const begin = (again: Repeat) => goOnceKept(beginning.save(again), stationHref(again.order.id, 'card'));
   const fault = looking.fault ?? beginning.fault;
   if (fault) return <Fault of={fault} className="max-w-sm border-l-4 border-brick pl-3 text-brick" />;
   if (!repeat)

@@ -15,7 +15,11 @@ const NAMES = ['Transfer', 'Layer over it', 'Third layer', 'Fourth layer', 'Fift
 
 export function LayerRows({ layers, products, problems, onChange }: LayerRowsProps) {
   const shelf = products.filter((product) => !product.retiredOn || layers.some((layer) => layer.productId === product.id));
-  const items = shelf.map((entry) => ({ id: entry.id, name: entry.name, detail: `${FAMILIES[entry.familyId].name}, ${entry.maker}` }));
+  const items = shelf.map((product) => ({
+    id: product.id,
+    name: product.name,
+    detail: `${FAMILIES[product.familyId].name}, ${product.maker}`,
+  }));
   const change = (key: string, part: Partial<LayerDraft>) =>
     onChange(layers.map((layer) => (layer.key === key ? { ...layer, ...part } : layer)));
   return (

@@ -19,7 +19,7 @@ export function LineList({ state, blankName, current, hrefOf, children }: LineLi
       <div className="sticky top-0 max-h-[calc(100vh-3.5rem)] overflow-auto pt-3">
         <ul>
           {state.order.lines.map((line) => {
-            const progress = state.lines.find((candidate) => candidate.lineId === line.id);
+            const progress = state.lines.find((progress) => progress.lineId === line.id);
             const on = line.id === current;
             return (
               <li key={line.id} className="rule-bottom">

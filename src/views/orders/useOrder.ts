@@ -21,7 +21,7 @@ export function useOrder(orderId: string) {
   const saveOrder = (order: Order, what: string): Promise<boolean> => (data ? save({ order, what, from: data }) : Promise.resolve(false));
   const saveLine = (line: Line, what: string) =>
     data
-      ? saveOrder({ ...data.order, lines: data.order.lines.map((entry) => (entry.id === line.id ? line : entry)) }, what)
+      ? saveOrder({ ...data.order, lines: data.order.lines.map((otherLine) => (otherLine.id === line.id ? line : otherLine)) }, what)
       : Promise.resolve(false);
   return { data, error, fault, clearFault, save: saveOrder, saveLine };
 }

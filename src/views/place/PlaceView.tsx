@@ -58,7 +58,7 @@ function PlaceOfOrder({ orderId, lineId, printKey }: PrintPageProps) {
   const hrefOf = (id: string, key?: string) => stationHref(orderId, 'place', { lineId: id, printKey: key });
   const card = cards.data.cards.find((card) => card.lineId === line.id && card.printKey === print.key)?.card;
   const savePrint = (changed: Print, what: string) =>
-    order.saveLine({ ...line, prints: line.prints.map((entry) => (entry.key === print.key ? changed : entry)) }, what);
+    order.saveLine({ ...line, prints: line.prints.map((otherPrint) => (otherPrint.key === print.key ? changed : otherPrint)) }, what);
   return (
     <>
       <OrderHead state={data} station="place" lineId={line.id} printKey={print.key}>

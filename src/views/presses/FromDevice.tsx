@@ -18,7 +18,7 @@ export function FromDevice({ press, draft, next, house, onTake }: FromDeviceProp
   const { data } = useRoute('devices', {});
   const kind = draft.instrument.kind === 'infrared' ? 'gun' : 'probe';
   const mine = draft.instrument.kind === 'strip' ? [] : (data?.devices.filter((device) => device.kind === kind) ?? []);
-  const simulated = mine.some((candidate) => candidate.simulated);
+  const simulated = mine.some((device) => device.simulated);
   // a reading of the place before is not the next one’s: the hand needs a moment to get there
   const [there, setThere] = useState(false);
   useEffect(() => {
@@ -40,32 +40,32 @@ export function FromDevice({ press, draft, next, house, onTake }: FromDeviceProp
           a press on the move.
         </p>
       )}
-      {mine.map((entry) => (
-        <p key={entry.device} className="flex items-center gap-4 py-1" data-device={entry.device}>
-          {entry.reading ? (
+      {mine.map((device) => (
+        <p key={device.device} className="flex items-center gap-4 py-1" data-device={device.device}>
+          {device.reading ? (
             <>
               <button
                 type="button"
                 className="act"
-                disabled={!entry.reading.steady || !there}
-                onClick={() => entry.reading && onTake(entry.reading.readC)}
+                disabled={!device.reading.steady || !there}
+                onClick={() => device.reading && onTake(device.reading.readC)}
               >
-                Take it from {entry.device}
+                Take it from {device.device}
               </button>
-              <span className="figure text-xl">{formatQuantity(entry.reading.readC, houseUnit('temperature', house).first, 1)}</span>
+              <span className="figure text-xl">{formatQuantity(device.reading.readC, houseUnit('temperature', house).first, 1)}</span>
               <span className="label">
-                {entry.reading.steady ? 'at rest' : 'still moving'}
-                {entry.simulated ? ', simulated' : ''}
+                {device.reading.steady ? 'at rest' : 'still moving'}
+                {device.simulated ? ', simulated' : ''}
               </span>
             </>
           ) : (
             <span className="text-brick">
-              {entry.device}:{' '}
-              {entry.state === 'silent'
+              {device.device}:{' '}
+              {device.state === 'silent'
                 ? 'says nothing'
-                : entry.state === 'clock jumped'
+                : device.state === 'clock jumped'
                   ? 'its clock jumped'
-                  : `sends nonsense (${entry.fault})`}
+                  : `sends nonsense (${device.fault})`}
               . Read it by hand.
             </span>
           )}

@@ -29,15 +29,15 @@ export function MeasuringWorth({ press }: { press: Press }) {
         </p>
       )}
       <ol>
-        {own.map((entry) => (
-          <li key={measureWords(entry)} className="rule-bottom grid grid-cols-[1fr_6rem] gap-4 py-2">
+        {own.map((worth) => (
+          <li key={measureWords(worth)} className="rule-bottom grid grid-cols-[1fr_6rem] gap-4 py-2">
             <span>
-              <strong>{measureWords(entry)}</strong>
+              <strong>{measureWords(worth)}</strong>
               <span className="block">
-                Saves {savedWords(entry)}; {lampWords(entry)}.
+                Saves {savedWords(worth)}; {lampWords(worth)}.
               </span>
             </span>
-            <span className="figure text-right">{entry.minutes} min</span>
+            <span className="figure text-right">{worth.minutes} min</span>
           </li>
         ))}
       </ol>

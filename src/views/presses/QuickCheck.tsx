@@ -17,7 +17,7 @@ const CheckSchema = z.object({
   instrument: InstrumentSchema,
   finish: z.enum(FINISHES),
   setC: z.number(),
-  read: z.array(z.number().nullable()).refine((read) => read.some((candidate) => candidate !== null), 'Read one place at least.'),
+  read: z.array(z.number().nullable()).refine((read) => read.some((value) => value !== null), 'Read one place at least.'),
 });
 interface QuickCheckProps {
   press: Press;
@@ -86,7 +86,7 @@ export function QuickCheck({ press, report, map }: QuickCheckProps) {
               value={doc.read[i] ?? null}
               min={0}
               max={350}
-              onChange={(value) => patch({ read: doc.read.map((entry, at) => (at === i ? value : entry)) })}
+              onChange={(value) => patch({ read: doc.read.map((figure, at) => (at === i ? value : figure)) })}
               problem={i === 0 ? fields.read : undefined}
             />
           ))}

@@ -32,7 +32,7 @@ function RecordOf({ orderId }: { orderId: string }) {
       <div className="mx-auto max-w-[1240px] px-5 pt-4">
         <ul className="flex flex-wrap gap-8 pb-4">
           {data.lines.map((line) => {
-            const doc = data.order.lines.find((candidate) => candidate.id === line.lineId);
+            const doc = data.order.lines.find((otherLine) => otherLine.id === line.lineId);
             const spoiled = spoiledPieces(line);
             return (
               <li key={line.lineId} className="leading-tight">

@@ -77,8 +77,8 @@ export function AfterSheet({ reply, run }: { reply: RunReply; run: LiveRun }) {
           {after.changes.map((change) => (
             <KeepSetting key={`${change.of} ${change.value}`} reply={reply} next={change} endedAt={state.lastAt} />
           ))}
-          {after.doubted.map((entry) => (
-            <DropSetting key={entry.setting.of} reply={reply} doubted={entry} />
+          {after.doubted.map((doubtedSetting) => (
+            <DropSetting key={doubtedSetting.setting.of} reply={reply} doubted={doubtedSetting} />
           ))}
         </div>
       </div>

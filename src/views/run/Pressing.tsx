@@ -43,7 +43,7 @@ function keptWords({ loose, waiting }: Pick<LiveRun, 'loose' | 'waiting'>): stri
 function useSteady<A extends Record<string, () => unknown>>(on: A): A {
   const latest = useRef(on);
   latest.current = on;
-  return useMemo(() => Object.fromEntries(Object.keys(latest.current).map((entry) => [entry, () => latest.current[entry]?.()])) as A, []);
+  return useMemo(() => Object.fromEntries(Object.keys(latest.current).map((word) => [word, () => latest.current[word]?.()])) as A, []);
 }
 
 export function Pressing({ reply, run, readoutC }: { reply: RunReply; run: LiveRun; readoutC: number | null }) {

@@ -42,15 +42,15 @@ export function SpoilChoice({ pieces, due, onChoose, onCancel }: SpoilChoiceProp
       {pieces.length > 1 && (
         <fieldset className="flex flex-wrap items-center gap-2 border-0 p-0 pb-4">
           <legend className="pb-1 text-night-soft">Which of the closing</legend>
-          {pieces.map((entry) => (
+          {pieces.map((value) => (
             <button
-              key={entry}
+              key={value}
               type="button"
-              aria-pressed={entry === piece}
-              className={`act border-night-line text-white ${entry === piece ? 'border-amber' : ''}`}
-              onClick={() => setPiece(entry)}
+              aria-pressed={value === piece}
+              className={`act border-night-line text-white ${value === piece ? 'border-amber' : ''}`}
+              onClick={() => setPiece(value)}
             >
-              piece {entry}
+              piece {value}
             </button>
           ))}
         </fieldset>

@@ -125,9 +125,7 @@ export function BlankEditor({ doc, shelf, fields, onChange, onReplace }: EditorP
           <Cell key={notice} span={2}>
             <Check
               on={doc.notices.includes(notice)}
-              onChange={(on) =>
-                onChange({ notices: on ? [...doc.notices, notice] : doc.notices.filter((candidate) => candidate !== notice) })
-              }
+              onChange={(on) => onChange({ notices: on ? [...doc.notices, notice] : doc.notices.filter((word) => word !== notice) })}
             >
               {notice === 'for children' ? 'Made for children' : 'Food or drink touch it'}
             </Check>

@@ -95,8 +95,8 @@ const MIRRORS = {
 
 export function ProductDetail({ product }: { product: Product }) {
   const never = SUBSTRATES.filter((substrate) => fitnessOn(product, substrate) === 'never');
-  const group = (entry: Product['overrides'][number]) =>
-    [entry.fabricGroup, entry.colourGroup && `${entry.colourGroup} colours`].filter(Boolean).join(', ');
+  const group = (override: Product['overrides'][number]) =>
+    [override.fabricGroup, override.colourGroup && `${override.colourGroup} colours`].filter(Boolean).join(', ');
   return (
     <Facts
       name={product.name}
@@ -137,7 +137,7 @@ export function ProductDetail({ product }: { product: Product }) {
         ['Care', product.care],
         [
           'Sheet',
-          `${product.source.sheet}, ${product.source.on}${product.earlier.length > 0 ? `; earlier: ${product.earlier.map((entry) => entry.source.on).join(', ')}` : ''}`,
+          `${product.source.sheet}, ${product.source.on}${product.earlier.length > 0 ? `; earlier: ${product.earlier.map((earlier) => earlier.source.on).join(', ')}` : ''}`,
         ],
       ]}
     />
@@ -226,7 +226,7 @@ export function BlankDetail({ blank, fabric }: { blank: Blank; fabric: Fabric | 
 }
 
 export function AidDetail({ aid, all }: { aid: Aid; all: readonly Aid[] }) {
-  const names = aid.substitutes.map((id) => all.find((candidate) => candidate.id === id)?.name ?? id);
+  const names = aid.substitutes.map((id) => all.find((aid) => aid.id === id)?.name ?? id);
   return (
     <Facts
       name={aid.name}

@@ -181,7 +181,7 @@ function CompositionPart({
   const { mark, damage } = blendLimits(composition);
   const temp = (c: number) => formatForHouse('temperature', c, house);
   const set = (i: number, part: Partial<(typeof composition)[number]>) =>
-    onChange({ composition: composition.map((entry, j) => (i === j ? { ...entry, ...part } : entry)) });
+    onChange({ composition: composition.map((share, j) => (i === j ? { ...share, ...part } : share)) });
   return (
     <Part name="Fibres" hint="The weakest of 5 % or more sets the limits.">
       {composition.map((part, i) => (
@@ -215,7 +215,7 @@ function CompositionPart({
             onChange({
               composition: [
                 ...composition,
-                { fibre: FIBRE_IDS.find((id) => !composition.some((candidate) => candidate.fibre === id)) ?? 'cotton', percent: 5 },
+                { fibre: FIBRE_IDS.find((id) => !composition.some((share) => share.fibre === id)) ?? 'cotton', percent: 5 },
               ],
             })
           }

@@ -38,7 +38,7 @@ export function MergePanel<T extends { name: string }>({
                 name={`merge-${field}`}
                 className="size-6 shrink-0"
                 checked={mine.includes(field) === (whose === 'mine')}
-                onChange={() => setMine(whose === 'mine' ? [...mine, field] : mine.filter((candidate) => candidate !== field))}
+                onChange={() => setMine(whose === 'mine' ? [...mine, field] : mine.filter((word) => word !== field))}
               />
               <span className="min-w-0 break-words">
                 {whose}: {words(value)}

@@ -168,15 +168,15 @@ function Stages({ doc, house, fields, onChange }: Some & { house: ReturnType<typ
       hint={`Figures as the sheet writes them, at the platen’s surface: ${house.temperature === 'F' ? '320, 320 ± 9, 311–329, or 311–329, start 320' : '160, 160 ± 5, 155–165, or 155–165, start 160'}.`}
     >
       <div className="col-span-6 flex flex-wrap items-center gap-1">
-        {doc.stages.map((entry, i) => (
+        {doc.stages.map((otherStage, i) => (
           <button
-            key={entry.kind}
+            key={otherStage.kind}
             type="button"
-            aria-pressed={entry.kind === stage?.kind}
-            onClick={() => setAt(entry.kind)}
-            className={`min-h-12 border-b-4 px-3 ${entry.kind === stage?.kind ? 'border-teal font-bold' : 'border-transparent'} ${faulty(i) ? 'text-brick' : ''}`}
+            aria-pressed={otherStage.kind === stage?.kind}
+            onClick={() => setAt(otherStage.kind)}
+            className={`min-h-12 border-b-4 px-3 ${otherStage.kind === stage?.kind ? 'border-teal font-bold' : 'border-transparent'} ${faulty(i) ? 'text-brick' : ''}`}
           >
-            {entry.kind}
+            {otherStage.kind}
           </button>
         ))}
         {missing.map((kind) => (
@@ -188,7 +188,7 @@ function Stages({ doc, house, fields, onChange }: Some & { house: ReturnType<typ
           <button
             type="button"
             className="act act-quiet font-normal"
-            onClick={() => onChange({ stages: doc.stages.filter((candidate) => candidate.kind !== stage.kind) })}
+            onClick={() => onChange({ stages: doc.stages.filter((otherStage) => otherStage.kind !== stage.kind) })}
           >
             Take the {stage.kind} out
           </button>

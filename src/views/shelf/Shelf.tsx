@@ -46,42 +46,42 @@ function rowsOf(shelf: ShelfReply, kind: ShelfKind, words: string, retired: bool
   const gone = (thing: { retiredOn?: string | undefined }) => (thing.retiredOn ? `retired ${thing.retiredOn} · ` : '');
   switch (kind) {
     case 'products':
-      return byWindow(found(shelf, 'products', words, retired)).map((entry) => ({
-        id: entry.id,
-        name: entry.name,
-        detail: `${gone(entry)}${FAMILIES[entry.familyId].name}`,
-        mark: productMark(entry),
+      return byWindow(found(shelf, 'products', words, retired)).map((product) => ({
+        id: product.id,
+        name: product.name,
+        detail: `${gone(product)}${FAMILIES[product.familyId].name}`,
+        mark: productMark(product),
       }));
     case 'fabrics':
-      return byMark(found(shelf, 'fabrics', words, retired)).map((entry) => ({
-        id: entry.id,
-        name: entry.name,
-        detail: `${gone(entry)}${entry.substrate === 'cloth' ? `${formatForHouse('arealMass', entry.massGsm, units)}, ${entry.texture}` : entry.substrate}`,
-        mark: fabricMark(entry),
+      return byMark(found(shelf, 'fabrics', words, retired)).map((fabric) => ({
+        id: fabric.id,
+        name: fabric.name,
+        detail: `${gone(fabric)}${fabric.substrate === 'cloth' ? `${formatForHouse('arealMass', fabric.massGsm, units)}, ${fabric.texture}` : fabric.substrate}`,
+        mark: fabricMark(fabric),
       }));
     case 'blanks':
-      return found(shelf, 'blanks', words, retired).map((entry) => ({
-        id: entry.id,
-        name: entry.name,
-        detail: `${gone(entry)}${entry.kind}, ${entry.colour}`,
+      return found(shelf, 'blanks', words, retired).map((blank) => ({
+        id: blank.id,
+        name: blank.name,
+        detail: `${gone(blank)}${blank.kind}, ${blank.colour}`,
         mark: fabricMark(
-          shelf.fabrics.find((fabric) => fabric.id === entry.fabricId),
-          entry,
+          shelf.fabrics.find((fabric) => fabric.id === blank.fabricId),
+          blank,
         ),
       }));
     case 'aids':
-      return found(shelf, 'aids', words, retired).map((entry) => ({
-        id: entry.id,
-        name: entry.name,
-        detail: `${gone(entry)}${entry.serves}, ${entry.wear}`,
+      return found(shelf, 'aids', words, retired).map((aid) => ({
+        id: aid.id,
+        name: aid.name,
+        detail: `${gone(aid)}${aid.serves}, ${aid.wear}`,
         mark: null,
       }));
     case 'tested':
-      return found(shelf, 'tested', words, retired).map((entry) => ({
-        id: entry.id,
-        name: shelf.products.find(({ id }) => id === entry.productId)?.name ?? entry.name,
-        detail: `${gone(entry)}${entry.result} on ${shelf[entry.on.kind === 'blank' ? 'blanks' : 'fabrics'].find(({ id }) => id === entry.on.id)?.name ?? '?'}`,
-        mark: { kind: 'point', tempC: entry.setC, says: formatDuration(entry.timeS) },
+      return found(shelf, 'tested', words, retired).map((tested) => ({
+        id: tested.id,
+        name: shelf.products.find(({ id }) => id === tested.productId)?.name ?? tested.name,
+        detail: `${gone(tested)}${tested.result} on ${shelf[tested.on.kind === 'blank' ? 'blanks' : 'fabrics'].find(({ id }) => id === tested.on.id)?.name ?? '?'}`,
+        mark: { kind: 'point', tempC: tested.setC, says: formatDuration(tested.timeS) },
       }));
   }
 }
@@ -112,15 +112,15 @@ function ShelfPage({ initialKind, initialOn, initialWords }: ShelfProps) {
     <div className="mx-auto max-w-[1240px] px-5 pt-4">
       <div className="flex flex-wrap items-center gap-x-1">
         <h1 className="pr-4">Shelf</h1>
-        {KINDS.map((entry) => (
+        {KINDS.map((listed) => (
           <button
-            key={entry.kind}
+            key={listed.kind}
             type="button"
-            aria-pressed={entry.kind === kind}
-            onClick={() => setKind(entry.kind)}
-            className={`min-h-12 border-b-4 px-3 ${entry.kind === kind ? 'border-teal font-bold' : 'border-transparent'}`}
+            aria-pressed={listed.kind === kind}
+            onClick={() => setKind(listed.kind)}
+            className={`min-h-12 border-b-4 px-3 ${listed.kind === kind ? 'border-teal font-bold' : 'border-transparent'}`}
           >
-            {entry.many} <span className="figure text-soft">{found(data, entry.kind, '', false).length}</span>
+            {listed.many} <span className="figure text-soft">{found(data, listed.kind, '', false).length}</span>
           </button>
         ))}
         <span className="flex-1" />

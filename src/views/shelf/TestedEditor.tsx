@@ -44,7 +44,7 @@ export function TestedEditor({ doc, shelf, fields, onChange }: EditorProps<Teste
             key={`transfer ${doc.productId}`}
             label="Transfer"
             autoFocus={doc.productId === ''}
-            items={inUse(shelf.products, doc.productId).map((entry) => ({ id: entry.id, name: entry.name, detail: entry.maker }))}
+            items={inUse(shelf.products, doc.productId).map((product) => ({ id: product.id, name: product.name, detail: product.maker }))}
             value={doc.productId || null}
             onChange={(productId) => change({ productId, ...asOnSheet(productId) })}
             problem={fields.productId}
@@ -59,8 +59,8 @@ export function TestedEditor({ doc, shelf, fields, onChange }: EditorProps<Teste
             label={doc.on.kind === 'blank' ? 'Blank' : 'Fabric'}
             items={
               doc.on.kind === 'blank'
-                ? inUse(shelf.blanks, doc.on.id).map((entry) => ({ id: entry.id, name: entry.name, detail: entry.colour }))
-                : inUse(shelf.fabrics, doc.on.id).map((entry) => ({ id: entry.id, name: entry.name, detail: entry.substrate }))
+                ? inUse(shelf.blanks, doc.on.id).map((blank) => ({ id: blank.id, name: blank.name, detail: blank.colour }))
+                : inUse(shelf.fabrics, doc.on.id).map((fabric) => ({ id: fabric.id, name: fabric.name, detail: fabric.substrate }))
             }
             value={doc.on.id || null}
             onChange={(id) => change({ on: { ...doc.on, id } })}

@@ -56,9 +56,9 @@ function wishFrom(asked: URLSearchParams, blank: Blank): Wish {
 
 /** What serves this art, what would serve another, and what does not serve at all. */
 const GROUPS = [
-  { name: 'For this art', has: (entry: Ranked[number]) => entry.lamp !== 'hold' && entry.suitsArt },
-  { name: 'Would need other art', has: (entry: Ranked[number]) => entry.lamp !== 'hold' && !entry.suitsArt },
-  { name: 'Not on this blank', has: (entry: Ranked[number]) => entry.lamp === 'hold' },
+  { name: 'For this art', has: (suited: Ranked[number]) => suited.lamp !== 'hold' && suited.suitsArt },
+  { name: 'Would need other art', has: (suited: Ranked[number]) => suited.lamp !== 'hold' && !suited.suitsArt },
+  { name: 'Not on this blank', has: (suited: Ranked[number]) => suited.lamp === 'hold' },
 ] as const;
 
 /** The way back to the print that asked, with a transfer taken. */
@@ -158,13 +158,13 @@ function Page({ asked }: { asked: URLSearchParams }) {
               <section key={name} aria-label={name} className="pb-4">
                 <h2 className="rule-bottom pb-1 text-lg">{name}</h2>
                 <ol>
-                  {group.map((entry) => (
+                  {group.map((suited) => (
                     <Suited
-                      key={entry.productId}
-                      one={entry}
-                      best={entry === ranked[0] && name === GROUPS[0].name}
+                      key={suited.productId}
+                      one={suited}
+                      best={suited === ranked[0] && name === GROUPS[0].name}
                       count={wish.count}
-                      use={entry.onShelf ? hrefBack(asked, entry.productId) : null}
+                      use={suited.onShelf ? hrefBack(asked, suited.productId) : null}
                     />
                   ))}
                 </ol>

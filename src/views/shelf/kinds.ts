@@ -13,7 +13,7 @@ export const KINDS = [
 ] as const satisfies readonly { kind: ShelfKind; many: string; one: string; put: string }[];
 
 export const isKind = (text: string | null | undefined): text is ShelfKind => KINDS.some((kind) => kind.kind === text);
-export const kindOf = (kind: ShelfKind) => KINDS.find((candidate) => candidate.kind === kind) ?? KINDS[0];
+export const kindOf = (kind: ShelfKind) => KINDS.find((listed) => listed.kind === kind) ?? KINDS[0];
 
 /** Things of a kind that are known by every word. */
 export function found<K extends ShelfKind>(shelf: ShelfReply, kind: K, words: string, retired: boolean): Things[K][] {

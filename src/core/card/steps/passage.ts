@@ -35,7 +35,7 @@ const tackWords = (draft: Draft): Phrase => {
     draft.fullS[i] ? phrase`${seconds(tackOf(draft, i))} in full` : phrase`${seconds(tackOf(draft, i))}`,
   );
   const alike = new Set(times.map((words) => JSON.stringify(words))).size === 1;
-  return (alike ? times.slice(0, 1) : times).reduce((all, entry) => phrase`${all}, then ${entry}`);
+  return (alike ? times.slice(0, 1) : times).reduce((all, next) => phrase`${all}, then ${next}`);
 };
 
 /** What lower layers are tacked at, where that is not the press stage's. */
@@ -43,7 +43,7 @@ const tackHeat = ({ tack, press }: SetValues, { set }: Press): Phrase => {
   const heats = [...new Set(tack)];
   return heats.every((tempC) => tempC === press)
     ? phrase``
-    : phrase` at ${heats.map((tempC) => phrase`${setTemp(tempC, set.unit)}`).reduce((all, entry) => phrase`${all}, then ${entry}`)}`;
+    : phrase` at ${heats.map((tempC) => phrase`${setTemp(tempC, set.unit)}`).reduce((all, next) => phrase`${all}, then ${next}`)}`;
 };
 
 export const PASSAGE_STEPS: readonly StepRule[] = [

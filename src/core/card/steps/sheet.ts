@@ -74,7 +74,7 @@ export const SHEET_STEPS: readonly StepRule[] = [
     at: 'place',
     says: ({ input: { product, under } }) => {
       const backed = [...under, product].filter(
-        (candidate) => candidate.facing === 'face up' && candidate.carrier === 'none' && candidate.familyId !== 'heat-glued-patch',
+        (product) => product.facing === 'face up' && product.carrier === 'none' && product.familyId !== 'heat-glued-patch',
       );
       if (backed.length === 0) return null;
       return under.length === 0

@@ -37,7 +37,7 @@ export function letteringOf({ of: { layers }, set }: { of: Pick<Card['of'], 'lay
 export function letteringWords(lettering: readonly Lettering[]): Phrase {
   return lettering
     .map(({ mirror, layers }) => (layers.length === 0 ? mirrorWords(mirror) : phrase`${layers.join(', ')}: ${mirrorWords(mirror)}`))
-    .reduce((all, entry) => phrase`${all} ${entry}`);
+    .reduce((all, next) => phrase`${all} ${next}`);
 }
 
 function mirrorWords(mirror: Mirror): Phrase {

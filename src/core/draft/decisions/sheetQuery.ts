@@ -23,7 +23,7 @@ export const SHEET_QUERY: readonly Decision<object, SheetQuery>[] = [
     rank: 'usual',
     decide: ({ product, print }) => {
       const colour = colourOf(print);
-      const group = product.colours.find((candidate) => candidate.name === colour)?.group;
+      const group = product.colours.find((colourGroup) => colourGroup.name === colour)?.group;
       return when(group !== undefined && product.overrides.some((override) => override.colourGroup === group), () => ({
         set: { colour },
         source: SHEET,

@@ -177,7 +177,7 @@ export const FABRIC_RULES: readonly Rule[] = [
     evaluate: ({ print, product }) => {
       const colour = print.layers.find((layer) => layer.productId === product.id)?.colour;
       return when(
-        colour !== undefined && product.colours.length > 0 && !product.colours.some((candidate) => candidate.name === colour),
+        colour !== undefined && product.colours.length > 0 && !product.colours.some((known) => known.name === colour),
         () => phrase`The sheet of ${product.name} lists no ${colour ?? ''}: its settings for that colour are not known.`,
       );
     },
@@ -197,7 +197,7 @@ export const FABRIC_RULES: readonly Rule[] = [
     field: 'art',
     level: 'care',
     evaluate: ({ blank, product, press }) => {
-      const gone = [blank, product, press].find((candidate) => candidate.retiredOn !== undefined);
+      const gone = [blank, product, press].find((known) => known.retiredOn !== undefined);
       return when(gone !== undefined, () => phrase`${gone?.name ?? ''} was taken off the shelf on ${gone?.retiredOn ?? ''}.`);
     },
   },

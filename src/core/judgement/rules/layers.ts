@@ -12,7 +12,7 @@ const MOST_LAYERS = 3;
 function liesUnder(layers: readonly PrintLayer[], lower: number): boolean {
   const order = pressingOrder(layers) ?? layers;
   const reaches = (from: PrintLayer | undefined): boolean =>
-    from?.over.some((key) => key === order[lower]?.key || reaches(order.find((candidate) => candidate.key === key))) ?? false;
+    from?.over.some((key) => key === order[lower]?.key || reaches(order.find((layer) => layer.key === key))) ?? false;
   return reaches(order.at(-1));
 }
 
@@ -35,7 +35,7 @@ export const LAYER_RULES: readonly Rule[] = [
     field: 'layers',
     level: 'hold',
     evaluate: ({ under, product }) => {
-      const wrong = under.length > 0 ? [...under, product].find((candidate) => candidate.layer === 'alone') : undefined;
+      const wrong = under.length > 0 ? [...under, product].find((product) => product.layer === 'alone') : undefined;
       return when(
         wrong !== undefined,
         () => phrase`${wrong?.name ?? ''} (${wrong ? familyOf(wrong).name : ''}) is not made to be layered.`,
