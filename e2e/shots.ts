@@ -23,7 +23,7 @@ const SHOTS: Shot[] = [
   { name: 'card-clear', path: '/orders/order-guide-tees/card?line=line-guide-m' },
   {
     name: 'card-care-why',
-    path: '/orders/order-hoodies/card',
+    path: '/orders/order-vests/card',
     before: (page) => page.getByRole('button', { name: /^Temperature/ }).click(),
   },
   { name: 'card-hold', path: '/orders/order-members/card' },

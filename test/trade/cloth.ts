@@ -196,6 +196,7 @@ export const CLOTH: readonly Case[] = [
     with: 'coated-fabric-film',
     lamp: 'care',
     because: /^A test piece held; without it: About 1 in 5 marked beside the art: nylon[^|]*$/,
+    reason: /To stay unmarked: nylon[^|]*; a test piece held, so it does not steer the setting\./,
   },
   {
     says: 'nylon of unknown finish: a test piece first',

@@ -78,7 +78,8 @@ export function temperatureReasons(
     { source: 'sheet', says: sheetWords(product, pressOf(draft).tempC) },
     ...window.bounds.flatMap((bound): Say[] => {
       const whose = WHOSE[bound.side];
-      return whose ? [{ source: blank.tested ? 'blank' : 'fabric', says: phrase`${whose}: ${bound.says}.` }] : [];
+      const eased = bound.eased ? '; a test piece held, so it does not steer the setting' : '';
+      return whose ? [{ source: blank.tested ? 'blank' : 'fabric', says: phrase`${whose}: ${bound.says}${eased}.` }] : [];
     }),
     {
       source: 'press',

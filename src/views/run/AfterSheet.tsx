@@ -50,7 +50,7 @@ export function AfterSheet({ reply, run }: { reply: RunReply; run: LiveRun }) {
             <AfterTimes
               plan="carded"
               caption="Peels, from the opening on"
-              off="late or early"
+              off="late, or 5 s early"
               rows={after.peels.map((peel) => ({ ...peel, what: peel.peel }))}
             />
           )}
