@@ -49,8 +49,8 @@ export function AfterSheet({ reply, run }: { reply: RunReply; run: LiveRun }) {
           {after.peels.length > 0 && (
             <AfterTimes
               plan="carded"
-              caption="Peels, from the opening on"
-              off="late, or 5 s early"
+              caption="Peels, from the opening on; early: by 5 s"
+              off="late or early"
               rows={after.peels.map((peel) => ({ ...peel, what: peel.peel }))}
             />
           )}
