@@ -11,6 +11,9 @@ const USUAL = {
   photo: 'c',
   time: 't',
   heat: 'h',
+  pressure: 'b',
+  read: 'r',
+  spot: 's',
   goes: 'g',
   sounds: 'm',
   full: 'f',
@@ -26,7 +29,13 @@ const isLetter = (key: unknown): key is string => typeof key === 'string' && /^[
 /** What was kept, as far as it can be believed: one letter for each act, and none twice. */
 export function readKeys(text: string | null): Keys {
   try {
-    const stored = { ...USUAL, ...(JSON.parse(text ?? '{}') as Record<string, unknown>) } as Record<KeyedAct, unknown>;
+    const own = JSON.parse(text ?? '{}') as Partial<Record<KeyedAct, unknown>>;
+    const taken = new Set(Object.values(own));
+    const free = [...'abcdefghijklmnopqrstuvwxyz'].filter((letter) => !taken.has(letter) && !Object.values<string>(USUAL).includes(letter));
+    // an act that came with a newer app leaves an older choice its letter
+    const stored = Object.fromEntries(
+      KEYED_ACTS.map((act) => [act, own[act] ?? (taken.has(USUAL[act]) ? free.shift() : USUAL[act])]),
+    ) as Record<KeyedAct, unknown>;
     const letters = KEYED_ACTS.map((act) => stored[act]);
     if (!letters.every(isLetter) || new Set(letters).size !== letters.length) return USUAL;
     return Object.fromEntries(KEYED_ACTS.map((act) => [act, stored[act]])) as Keys;

@@ -41,6 +41,7 @@ const namesOf = (input: ResolveInput, draft: Draft): Card['of'] => {
     duty: blank.duty,
     productId: product.id,
     productName: product.name,
+    familyId: product.familyId,
     familyName: FAMILIES[product.familyId].name,
     layers: layersOf(input).map((layer, i) => {
       const under = draft.under[i];
@@ -111,6 +112,9 @@ export function resolve(original: ResolveInput, trade: Trade = TRADE): Card {
     }),
     ...(heat && { heat }),
     stages,
+    ...(new Set(stages.flatMap(({ setC }) => setC ?? [])).size > 1 && {
+      turning: { heater: input.press.heater ?? null, roomC: input.house.room.tempC },
+    }),
     steps: stepsOf({ input, draft, set, values, layers: of.layers }, trade.steps),
     reasons: inOrder(reasons),
     care: product.care,

@@ -6,8 +6,8 @@ import { MIRRORS, ReasonSchema } from '../draft';
 import { LampSchema, PressureSettingSchema, SettingSchema } from '../judgement';
 import { COVER_KINDS, DUTIES, POSITIONS, PRESSURE_BANDS, SIDES } from '../materials';
 import { LaySchema, RosterEntrySchema } from '../order';
-import { BandSchema } from '../press';
-import { FigureSchema, PEELS } from '../sheet';
+import { BandSchema, HeaterSchema } from '../press';
+import { FAMILY_IDS, FigureSchema, PEELS } from '../sheet';
 import { PhraseSchema } from '../units';
 import { MarginSchema, WindowSchema } from '../window';
 
@@ -116,6 +116,8 @@ export const CardSchema = z.object({
     duty: z.enum(DUTIES),
     productId: z.string(),
     productName: z.string(),
+    /** Absent: from before it was kept beside its name. */
+    familyId: z.enum(FAMILY_IDS).optional(),
     familyName: z.string(),
     /** Every layer in pressing order; the last is the product above. */
     layers: z.array(LayerOfSchema),
@@ -156,6 +158,8 @@ export const CardSchema = z.object({
   /** Absent: not worked out, on a card on Hold or from before it was. */
   heat: HeatSchema.optional(),
   stages: z.array(StageSchema),
+  /** By what a change of heat between its closings is reckoned; absent: there is none, or from before it was. */
+  turning: z.object({ heater: HeaterSchema.nullable(), roomC: Temp }).optional(),
   steps: z.array(StepSchema),
   reasons: z.array(ReasonSchema),
   care: z.string(),

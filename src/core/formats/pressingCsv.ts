@@ -68,7 +68,16 @@ const COLUMNS: readonly Column[] = [
   text('order_id', 'orderId'),
   text('line', 'lineId'),
   text('print', 'printKey'),
+  { heading: 'readings', get: (p) => p.closings.flatMap(readingWords).join('; ') },
+  { heading: 'late_s', get: (p) => (p.peels ?? []).map(({ peel, plannedS, tookS }) => `${peel} ${round(tookS - plannedS)}`).join('; ') },
 ];
+
+/** `marry panel 152.5 C`, `press gauge 5.2`, and whether it was closed all the same. */
+function readingWords({ stage, readC, readings = [], passedOver }: Pressing['closings'][number]): string[] {
+  const live = typeof readC === 'number' ? [`${stage} panel ${round(readC)} C as it closed`] : [];
+  const read = readings.map(({ by, value }) => `${stage} ${by} ${round(value)}${by === 'gauge' ? '' : ' C'}`);
+  return [...read, ...live, ...(passedOver ? [`${stage} heat passed over`] : [])];
+}
 
 const WRITTEN = { escape_formulas: true, record_delimiter: 'windows' } as const;
 

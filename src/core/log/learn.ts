@@ -98,8 +98,8 @@ export function shiftAfter(evidence: readonly Evidence[]): ShiftPosterior {
 /** How a pressing came out, as far as heat and pressure are to thank or to blame; null: it tells nothing of them. */
 export function bondOutcome({ outcome, reason, laidBack }: Pick<Pressing, 'outcome' | 'reason' | 'laidBack'>): BondOutcome | null {
   if (outcome === 'good') return laidBack > 0 ? 'laid back' : 'good';
-  if (reason === 'would not peel clean') return 'lifted';
-  return reason === 'ink spread or sunk' ? 'over-pressed' : null;
+  if (reason === 'would not peel clean' || reason === 'edge lifted') return 'lifted';
+  return reason === 'ink spread or sunk' || reason === 'small shapes filled in' ? 'over-pressed' : null;
 }
 
 /** A pressing with what its card reckoned. */

@@ -1,9 +1,9 @@
 /** The pressing: the record of one print's whole passage on one item. Written once; later facts are amendments. */
 import { z } from 'zod';
 import type { Card } from '../card';
-import { Id, Words } from '../materials';
+import { COVER_KINDS, Id, PRESSURE_BANDS, Words } from '../materials';
 import { RosterEntrySchema } from '../order';
-import { type PieceResult, type Run, SPOIL_REASONS } from '../run';
+import { type PieceResult, READ_BY, type Run, SPOIL_REASONS, SpotAreaSchema } from '../run';
 
 export const PressingSchema = z.object({
   id: z.uuid(),
@@ -41,10 +41,32 @@ export const PressingSchema = z.object({
       closedAt: z.number(),
       openedAt: z.number(),
       readC: z.number().nullable().optional(),
+      /** What the press was set to, °C, and its band of pressure where that was not as carded. */
+      setC: z.number().optional(),
+      band: z.enum(PRESSURE_BANDS).optional(),
+      /** What was read before it and during it: °C, or the gauge's own figure. */
+      readings: z.array(z.object({ by: z.enum(READ_BY), value: z.number(), at: z.number() })).optional(),
+      /** Made although the last reading of the heat was off. */
+      passedOver: z.literal(true).optional(),
+      /** A part pressed again: where on the art, as shares of it, and under what. */
+      spot: z.object({ area: SpotAreaSchema, cover: z.enum(COVER_KINDS).nullable() }).optional(),
     }),
   ),
+  /** Each peel: s after the opening (or the end of a rub) until the hand began, as carded and as it was. */
+  peels: z
+    .array(
+      z.object({
+        peel: z.enum(['hot', 'warm', 'cold']),
+        plannedS: z.number(),
+        tookS: z.number(),
+        untilS: z.number().optional(),
+      }),
+    )
+    .optional(),
   outcome: z.enum(['good', 'spoiled']),
   reason: z.enum(SPOIL_REASONS).nullable(),
+  /** What was lost of a spoiled piece where that was its blank alone; absent: the whole piece. */
+  lost: z.literal('blank').optional(),
   laidBack: z.number().int(),
   note: z.string(),
   /** Photos of it, by their ids; absent where none was taken. */
@@ -61,7 +83,7 @@ export type Pressing = z.infer<typeof PressingSchema>;
 export const AmendmentSchema = z.object({
   id: z.uuid(),
   pressingId: z.uuid(),
-  field: z.enum(['standing', 'outcome', 'note', 'placement']),
+  field: z.enum(['standing', 'outcome', 'note', 'placement', 'rescued']),
   from: z.string(),
   to: z.string(),
   by: z.string(),
@@ -113,6 +135,8 @@ export function pressingOf(run: Run, card: Card, result: PieceResult, context: P
     closings: result.closings,
     outcome: result.outcome,
     reason: result.reason,
+    ...(result.lost && { lost: result.lost }),
+    ...(result.peels.length > 0 && { peels: result.peels }),
     laidBack: result.laidBack,
     note: result.note,
     ...(result.photos.length > 0 && { photos: result.photos }),

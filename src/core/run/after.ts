@@ -2,8 +2,10 @@
 import { mean } from 'simple-statistics';
 import type { Card } from '../card';
 import { type House, type HouseSetting, houseSetting } from '../house';
+import type { ChosenStage } from '../sheet';
 import type { SpoilReason } from './events';
-import type { DoneClosing, DonePeel, PieceResult, RunState } from './state';
+import { isOfTheHeat } from './faults';
+import type { DoneClosing, DonePeel, LostTransfer, PieceResult, RunState } from './state';
 
 /** Mean and planned seconds of the closings of one stage. */
 export interface StageTimes {
@@ -36,6 +38,8 @@ export interface AfterRun {
   peels: PeelTimes[];
   spoiled: { reason: SpoilReason; pieces: number[] }[];
   laidBack: number[];
+  /** Sheets and transfers lost while their blanks are still good. */
+  lost: readonly LostTransfer[];
   changes: NextTime[];
   doubted: Doubted[];
 }
@@ -49,6 +53,8 @@ interface Evidence {
 /** A change for next time and what speaks for it. */
 export interface NextTime extends Evidence {
   of: HouseSetting['of'];
+  /** The closing it is of; absent: the full press. */
+  stage?: ChosenStage;
   /** s; or °C on the readout. */
   value: number;
 }
@@ -105,9 +111,6 @@ function peelsOf(worked: readonly Worked[]): PeelTimes[] {
   });
 }
 
-/** Faults that time and heat have a hand in; a piece laid crooked says nothing against its setting. */
-const OF_THE_HEAT: ReadonlySet<SpoilReason> = new Set(['would not peel clean', 'shine or press mark', 'scorched', 'ink spread or sunk']);
-
 /** Whether it had the time that was set: a press opened off by so much says nothing of it. */
 const hadItsTime = ({ closings }: PieceResult): boolean =>
   closings.every((closing) => closing.stage !== 'press' || Math.abs(offS(closing)) < LATE_S);
@@ -116,7 +119,7 @@ function evidenceOf(results: readonly PieceResult[]): Evidence {
   const own = results.filter(hadItsTime);
   return {
     good: own.filter(({ outcome }) => outcome === 'good').length,
-    spoiled: own.filter(({ reason }) => reason !== null && OF_THE_HEAT.has(reason)).length,
+    spoiled: own.filter(({ reason }) => isOfTheHeat(reason)).length,
   };
 }
 
@@ -137,6 +140,25 @@ function changesOf(card: Pick<Card, 'set'>, results: readonly PieceResult[]): Ne
     const others = [...new Set(results.map(SET[of]))].filter((value): value is number => value !== null && !asCarded(card, of, value));
     return others.map((value) => ({ of, value, ...evidenceOf(results.filter((result) => SET[of](result) === value)) }));
   }).filter(({ good, spoiled }) => good > spoiled);
+}
+
+/** Whether a closing of a stage was made with a setting. */
+const wasSet = (of: HouseSetting['of'], value: number, closing: DoneClosing): boolean =>
+  of === 'time' ? closing.plannedS === value : closing.setC === value;
+
+/** What the other closings were set to in the run, where more pieces came out good than spoiled with it. */
+function stageChangesOf({ sets }: Pick<RunState, 'sets'>, results: readonly PieceResult[]): NextTime[] {
+  const own = Object.entries(sets).filter(([stage]) => stage !== 'press') as [ChosenStage, RunState['sets']['press']][];
+  return own
+    .flatMap(([stage, set]) => [
+      ...(set?.timeS === undefined ? [] : [{ stage, of: 'time' as const, value: set.timeS }]),
+      ...(set?.tempC === undefined ? [] : [{ stage, of: 'temperature' as const, value: set.tempC }]),
+    ])
+    .map((change) => ({
+      ...change,
+      ...evidenceOf(results.filter(({ closings }) => closings.some((c) => c.stage === change.stage && wasSet(change.of, change.value, c)))),
+    }))
+    .filter(({ good, spoiled }) => good > spoiled);
 }
 
 /** Settings of the house the card stood on, where no fewer of the pieces pressed by it were spoiled by the heat than came out good. */
@@ -180,7 +202,8 @@ export function afterRun(
     peels: peelsOf(worked),
     spoiled: reasons.map((reason) => ({ reason, pieces: results.filter((result) => result.reason === reason).map(({ piece }) => piece) })),
     laidBack: results.filter((result) => result.laidBack > 0).map(({ piece }) => piece),
-    changes: changesOf(card, results),
+    lost: run.lost,
+    changes: [...changesOf(card, results), ...stageChangesOf(run, results)],
     doubted: doubtedOf(card, results, house),
   };
 }

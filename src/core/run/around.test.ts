@@ -107,11 +107,21 @@ describe('the set-up before the first closing', () => {
   });
 
   it('spares are told once transfers were counted, and what is short', () => {
-    expect(sparesOf({}, 5, 2)).toBeNull();
-    expect(sparesOf({ parcel: null }, 5, 2)).toBeNull();
+    const gone = (checks: Record<string, number | null>, spoiled: number, blanks = 0, lost = 0) => ({
+      checks,
+      results: Array.from({ length: spoiled }, (_, i) => ({
+        outcome: 'spoiled',
+        ...(i < blanks && { lost: 'blank' }),
+      })) as RunState['results'],
+      lost: Array.from({ length: lost }, () => ({})) as RunState['lost'],
+    });
+    expect(sparesOf(gone({}, 2), 5)).toBeNull();
+    expect(sparesOf(gone({ parcel: null }, 2), 5)).toBeNull();
+    // a blank lost alone leaves its transfer; a sheet lost alone is one more
+    expect(sparesOf(gone({ parcel: 10 }, 2, 1, 1), 5)).toBe(3);
     fc.assert(
       fc.property(fc.nat(50), fc.integer({ min: 1, max: 50 }), fc.nat(50), (counted, pieces, spoiled) => {
-        expect(sparesOf({ parcel: counted }, pieces, spoiled)).toBe(counted - pieces - spoiled);
+        expect(sparesOf(gone({ parcel: counted }, spoiled), pieces)).toBe(counted - pieces - spoiled);
       }),
     );
   });

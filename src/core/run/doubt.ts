@@ -1,5 +1,5 @@
 /** Settings so far from the card that they may be a slip of the hand: asked about once, then taken. */
-import type { Card } from '../card';
+import { type Card, closingsOfCard } from '../card';
 import { type Phrase, phrase, seconds, setTemp } from '../units';
 import type { RunFact } from './events';
 
@@ -9,12 +9,14 @@ const FAR_K = 12;
 const FAR_TIMES = 2;
 
 /** What is odd about a setting; null: nothing. */
-export function doubtOf(fact: RunFact, { set, window }: Pick<Card, 'set' | 'window'>): Phrase | null {
+export function doubtOf(fact: RunFact, card: Pick<Card, 'set' | 'window' | 'stages'>): Phrase | null {
+  if (fact.kind !== 'set' && fact.kind !== 'set temperature') return null;
+  const carded = closingsOfCard(card).find(({ kind }) => kind === fact.of) ?? card.set;
   if (fact.kind === 'set') {
-    const far = fact.timeS > FAR_TIMES * set.timeS || fact.timeS < set.timeS / FAR_TIMES;
-    return far ? phrase`${seconds(fact.timeS)} is far from the carded ${seconds(set.timeS)}.` : null;
+    const far = fact.timeS > FAR_TIMES * carded.timeS || fact.timeS < carded.timeS / FAR_TIMES;
+    return far ? phrase`${seconds(fact.timeS)} is far from the carded ${seconds(carded.timeS)}.` : null;
   }
-  if (fact.kind !== 'set temperature' || Math.abs(fact.tempC - set.tempC) <= FAR_K) return null;
-  const { unit } = window.settable;
-  return phrase`${setTemp(fact.tempC, unit)} is far from the carded ${setTemp(set.tempC, unit)}.`;
+  if (Math.abs(fact.tempC - carded.tempC) <= FAR_K) return null;
+  const { unit } = card.window.settable;
+  return phrase`${setTemp(fact.tempC, unit)} is far from the carded ${setTemp(carded.tempC, unit)}.`;
 }

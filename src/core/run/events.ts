@@ -1,6 +1,7 @@
 /** What can happen in a run. Events are facts: each has an id of its own, an instant, and is never changed. */
 import { z } from 'zod';
-import { Dwell, Id, SetTemp, Words } from '../materials';
+import { COVER_KINDS, Dwell, Id, PRESSURE_BANDS, SetTemp, Words } from '../materials';
+import { CHOSEN_STAGES } from '../sheet';
 
 /** Why a piece was spoiled, in the words of the press room; the order is that of the keys that choose them. */
 export const SPOIL_REASONS = [
@@ -12,8 +13,33 @@ export const SPOIL_REASONS = [
   'fault in the blank',
   'fault in the transfer',
   'something else',
+  'edge lifted',
+  'carrier torn',
+  'gap between layers',
+  'voids in the print',
+  'small shapes filled in',
+  'not matte all over',
+  'stones missing',
+  'tape mark',
+  'pressed flat',
 ] as const;
 export type SpoilReason = (typeof SPOIL_REASONS)[number];
+
+/**
+ * What a slip costs: a sheet that never met its blank, the transfer while the blank is still good, the blank while the transfer is,
+ * or the piece, both together.
+ */
+export const LOST = ['sheet', 'transfer', 'blank', 'piece'] as const;
+export type Lost = (typeof LOST)[number];
+
+/** What is read at a press: its own panel, a gun or a probe at the platen's face, °C; or its gauge, in the gauge's own figures. */
+export const READ_BY = ['panel', 'gun', 'probe', 'gauge'] as const;
+export type ReadBy = (typeof READ_BY)[number];
+
+/** Where on the art something is, as shares of its width and height from its top left corner. */
+const Share = z.number().min(0).max(1);
+export const SpotAreaSchema = z.object({ x: Share, y: Share, width: Share.positive(), height: Share.positive() });
+export type SpotArea = z.infer<typeof SpotAreaSchema>;
 
 /** How the pieces are gone through: each to its end as far as the clocks allow, or all of them through one stage first. */
 export const STYLES = ['piece by piece', 'step by step'] as const;
@@ -29,16 +55,40 @@ const piece = z.number().int().min(1).max(1000).optional();
 /** The stage its piece was seen at; absent: whichever it is at. So a step that two devices take at once is taken once. */
 const stage = z.number().int().min(0).max(100).optional();
 
+const PanelC = z.number().min(-50).max(400);
+/** Which closing; absent: the full press. */
+const of = z.enum(CHOSEN_STAGES).optional();
+
 export const RunEventSchema = z.discriminatedUnion('kind', [
   /** A stage of the hands or a wait is over. */
   z.object({ ...base, kind: z.literal('next'), piece, stage }),
   /** With what a device read of the platen as it closed, °C, where one did. */
-  z.object({ ...base, kind: z.literal('closed'), piece, stage, readC: z.number().min(-50).max(400).optional() }),
+  z.object({ ...base, kind: z.literal('closed'), piece, stage, readC: PanelC.optional() }),
   z.object({ ...base, kind: z.literal('opened'), piece, stage }),
   z.object({ ...base, kind: z.literal('peeled'), piece, stage }),
   z.object({ ...base, kind: z.literal('laid back'), piece, stage }),
   z.object({ ...base, kind: z.literal('kept'), piece, stage }),
-  z.object({ ...base, kind: z.literal('spoiled'), piece, stage, reason: z.enum(SPOIL_REASONS), note: Words }),
+  /** `lost` absent: the piece. */
+  z.object({
+    ...base,
+    kind: z.literal('spoiled'),
+    piece,
+    stage,
+    reason: z.enum(SPOIL_REASONS),
+    note: Words,
+    lost: z.enum(LOST).optional(),
+  }),
+  /** The press was shut on a part of a piece again, under a cover or bare. */
+  z.object({
+    ...base,
+    kind: z.literal('spot closed'),
+    piece,
+    stage,
+    area: SpotAreaSchema,
+    timeS: Dwell,
+    cover: z.enum(COVER_KINDS).nullable(),
+    readC: PanelC.optional(),
+  }),
   /** Something worth keeping about a piece. */
   z.object({ ...base, kind: z.literal('noted'), piece, note: Words.min(1) }),
   /** A photo of a piece was taken; the picture itself is kept by this id. */
@@ -49,9 +99,18 @@ export const RunEventSchema = z.discriminatedUnion('kind', [
   z.object({ ...base, kind: z.literal('trying'), timeS: Dwell }),
   /** A scrap was pressed for so long, and how it looks. */
   z.object({ ...base, kind: z.literal('tried'), timeS: Dwell, looks: z.enum(TRIAL_LOOKS) }),
-  /** From here on the full press is set otherwise than carded: seconds or °C. */
-  z.object({ ...base, kind: z.literal('set'), timeS: Dwell }),
-  z.object({ ...base, kind: z.literal('set temperature'), tempC: SetTemp }),
+  /** From here on a closing is set otherwise than carded: seconds, °C, or a band of pressure. */
+  z.object({ ...base, kind: z.literal('set'), timeS: Dwell, of }),
+  z.object({ ...base, kind: z.literal('set temperature'), tempC: SetTemp, of }),
+  z.object({ ...base, kind: z.literal('set pressure'), band: z.enum(PRESSURE_BANDS), of }),
+  /** The press was turned to the heat of the next closing, °C. */
+  z.object({ ...base, kind: z.literal('turned'), tempC: SetTemp }),
+  /** Something was read at the press. */
+  z.object({ ...base, kind: z.literal('read'), by: z.enum(READ_BY), value: z.number().min(-50).max(2000) }),
+  /** A peel that was begun is done, sooner than planned: the hands are free again. */
+  z.object({ ...base, kind: z.literal('freed') }),
+  /** The next closings are made although the last reading is off. */
+  z.object({ ...base, kind: z.literal('heat passed over') }),
   z.object({ ...base, kind: z.literal('goes'), style: z.enum(STYLES) }),
   z.object({ ...base, kind: z.literal('paused') }),
   z.object({ ...base, kind: z.literal('resumed') }),

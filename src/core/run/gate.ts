@@ -173,7 +173,9 @@ export function leadIn(card: Card, checks: readonly Check[], run: RunState, hold
 export type LeadIn = { state: 'set-up'; check: Check } | { state: 'trial'; next: Exclude<TrialNext, { state: 'over' }> };
 
 /** Transfers left over once every piece still to come has one; null where nobody counted. Below 0: so many are short. */
-export function sparesOf(looked: Record<string, number | null>, pieces: number, spoiled: number): number | null {
-  const counted = looked.parcel ?? null;
-  return counted === null ? null : counted - pieces - spoiled;
+export function sparesOf({ checks, results, lost }: Pick<RunState, 'checks' | 'results' | 'lost'>, pieces: number): number | null {
+  const counted = checks.parcel ?? null;
+  // a blank lost alone leaves its transfer
+  const gone = lost.length + results.filter((result) => result.outcome === 'spoiled' && result.lost !== 'blank').length;
+  return counted === null ? null : counted - pieces - gone;
 }

@@ -58,7 +58,8 @@ describe('what is told beside a cue', () => {
 
   it('a full press tells the time it is set to now; what else is closed keeps its own', () => {
     const stages = card().stages.filter(({ by }) => by === 'press');
-    const words = (setS: number | null) => stages.map((stage) => phraseText(stageWords(stage, { setS }), HOUSE).replaceAll('\u00a0', ' '));
+    const words = (setS: number | null) =>
+      stages.map((stage) => phraseText(stageWords(stage, { setS, sets: {} }), HOUSE).replaceAll('\u00a0', ' '));
     const [before, press] = words(null);
     expect(words(null)).toEqual(stages.map(({ says }) => phraseText(says, HOUSE).replaceAll('\u00a0', ' ')));
     expect(words(14)).toEqual([before, press?.replace('12 s', '14 s')]);

@@ -5,6 +5,10 @@ export type { Why } from './choose';
 export { type Clock, type Cooling, type Cue, clocksOf, cooling, cueOf, factOf, following, styleOf } from './cue';
 export { doubtOf } from './doubt';
 export {
+  LOST,
+  type Lost,
+  READ_BY,
+  type ReadBy,
   type Run,
   type RunEvent,
   type RunEventKind,
@@ -13,13 +17,18 @@ export {
   RunSchema,
   SPOIL_REASONS,
   type SpoilReason,
+  type SpotArea,
+  SpotAreaSchema,
   type Style,
   TRIAL_LOOKS,
   type TrialLooks,
 } from './events';
+export { looksFor, reasonsFor } from './faults';
+export { changesAhead, cueVerb, type FiguresNow, figuresNow, heatWords, type NextFigures } from './figures';
 export { type Check, FOLLOWS_MS, firstHeat, gateOf, type LeadIn, leadIn, REST, settled, sparesOf, stillHolds, TRIAL } from './gate';
+export { type HeatState, type Live, setNow } from './heat';
 export { type How, howOf, stageWords } from './how';
-export { lotOf } from './lots';
+export { lotOf, secondsOf } from './lots';
 export {
   type Applied,
   apply,
@@ -33,4 +42,5 @@ export {
   UnknownMachine,
 } from './machine';
 export { MACHINE_VERSION, type PlannedStage, planOf, type RunPlan } from './plan';
-export type { Counts, DoneClosing, Lot, PieceResult, RunState } from './state';
+export { lostChoices } from './stageSteps';
+export type { Counts, DoneClosing, LostTransfer, Lot, PieceResult, Reading, RunState } from './state';

@@ -1,13 +1,15 @@
 /** Lots of pieces on their way: which an event is about, where they stand, and how they go on. The press holds at most one. */
-import { type PlannedStage, placeOf, type RunPlan } from './plan';
+import { closingKind, type PlannedStage, placeOf, type RunPlan } from './plan';
 import type { Lot, RunState } from './state';
 
-/** Seconds of a stage as it is set now: the full press may be set otherwise than carded. */
-export const secondsOf = (stage: PlannedStage, { setS }: Pick<RunState, 'setS'>): number =>
-  stage.kind === 'press' && setS !== null ? setS : stage.timeS;
+/** Seconds of a stage as it is set now: every closing may be set otherwise than carded. */
+export const secondsOf = (stage: PlannedStage, { setS, sets }: Pick<RunState, 'setS' | 'sets'>): number => {
+  if (stage.kind === 'press' && setS !== null) return setS;
+  return (stage.by === 'press' ? sets[closingKind(stage)]?.timeS : undefined) ?? stage.timeS;
+};
 
 /** The lot that would be begun next; null: all are on their way. */
-export function nextLot({ pieces, perClosing }: RunPlan, { begun, lastAt }: RunState): Lot | null {
+export function nextLot({ pieces, perClosing }: RunPlan, { begun, lastAt }: Pick<RunState, 'begun' | 'lastAt'>): Lot | null {
   if (begun >= pieces) return null;
   const many = Math.min(perClosing, pieces - begun);
   return {
@@ -42,8 +44,8 @@ export const onPress = ({ active }: RunState): Lot | undefined => active.find((l
 
 /** Puts a lot back into the run as it is now; one without pieces is over. */
 export function withLot(plan: RunPlan, run: RunState, lot: Lot): RunState {
-  const begun = Math.max(run.begun, lot.first - 1 + Math.min(plan.perClosing, plan.pieces - lot.first + 1));
   const known = run.active.some((otherLot) => otherLot.first === lot.first);
+  const begun = known ? run.begun : Math.max(run.begun, lot.first - 1 + Math.min(plan.perClosing, plan.pieces - lot.first + 1));
   const active = known ? run.active.map((otherLot) => (otherLot.first === lot.first ? lot : otherLot)) : [...run.active, lot];
   const still = active.filter((lot) => lot.pieces.length > 0);
   return { ...run, begun, active: still, done: run.done || (still.length === 0 && begun >= plan.pieces) };

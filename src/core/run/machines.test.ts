@@ -20,7 +20,7 @@ describe('runs of the first machine', () => {
       events.forEach((event, i) => {
         expect(apply(plan, startedAt, events.slice(0, i), event).state).toBe('ok');
       });
-      expect(replay(plan, startedAt, events)).toEqual(state);
+      expect(replay(plan, startedAt, events)).toMatchObject(state);
     },
   );
 });

@@ -1,5 +1,7 @@
 /** What a run needs of its card: the stages of a piece, where it lies in each, and how warm it is peeled. */
 import type { Card } from '../card';
+import type { Heater } from '../press';
+import type { ChosenStage } from '../sheet';
 
 /** What the machine needs of a card's stage. */
 export interface PlannedStage {
@@ -19,20 +21,53 @@ export interface RunPlan {
   /** Pieces that go into the press together. */
   perClosing: number;
   stages: readonly PlannedStage[];
+  /** What is known of the press's heat; absent: nothing. */
+  heat?: PlannedHeat;
+}
+
+/** The press's heat as the card found it. */
+export interface PlannedHeat {
+  /** Face of the platen minus its panel, K, in the middle of the art. */
+  offsetK: number;
+  heater: Heater | null;
+  roomC: number;
 }
 
 /** Version of the machine that new runs are taken by. */
-export const MACHINE_VERSION = 1;
+export const MACHINE_VERSION = 2;
 
 export const planOf = (
   { pieces, perClosing, machine }: Pick<RunPlan, 'pieces' | 'perClosing' | 'machine'>,
-  card: Pick<Card, 'stages'>,
+  card: Pick<Card, 'stages'> & Partial<Pick<Card, 'set' | 'delivered' | 'turning'>>,
 ): RunPlan => ({
   machine,
   pieces,
   perClosing,
   stages: card.stages,
+  ...(card.delivered &&
+    card.set && {
+      heat: {
+        offsetK: card.delivered.midC - card.set.tempC,
+        heater: card.turning?.heater ?? null,
+        roomC: card.turning?.roomC ?? USUAL_ROOM_C,
+      },
+    }),
 });
+
+/** Where a card does not say how warm the room is, °C. */
+const USUAL_ROOM_C = 22;
+
+/** By which closing's settings a stage of the press goes. */
+export const closingKind = ({ kind }: PlannedStage): ChosenStage | 'press' =>
+  kind === 'marry' || kind === 'pre-press' || kind === 'tack' || kind === 'finish' ? kind : 'press';
+
+/** The first stage for which the blank is in the press: what goes wrong before it costs a sheet alone. */
+export function meetsBlankAt({ stages }: Pick<RunPlan, 'stages'>): number {
+  return Math.max(
+    0,
+    stages.findIndex(({ kind }) => kind === 'load'),
+  );
+}
 
 /** Stages of the hands for which the piece lies on the press. */
 const ON_PRESS = new Set(['load', 'place', 'turn over', 'rub']);

@@ -3,7 +3,16 @@
  * A lot is `active` from its first event until its last piece has its verdict. Timers are instants, so sleep, reload and replay
  * do no harm.
  */
-import type { SpoilReason, Style, TrialLooks } from './events';
+import type { CoverKind, PressureBand } from '../materials';
+import type { ChosenStage } from '../sheet';
+import type { Lost, ReadBy, SpoilReason, SpotArea, Style, TrialLooks } from './events';
+
+/** Something read at the press: °C by its panel, a gun or a probe; by its gauge in the gauge's own figures. */
+export interface Reading {
+  by: ReadBy;
+  value: number;
+  at: number;
+}
 
 /** One shutting of the press, as it was really done. Instants are ms since the epoch, UTC. */
 export interface DoneClosing {
@@ -13,6 +22,16 @@ export interface DoneClosing {
   openedAt: number;
   /** What a device read of the platen as it closed, °C; null: none did. */
   readC: number | null;
+  /** What the press was set to, °C; absent: as carded, in runs of the first machine. */
+  setC?: number;
+  /** The band of pressure, where it was set otherwise than carded. */
+  band?: PressureBand;
+  /** What was read before it and during it; absent: nothing was. */
+  readings?: Reading[];
+  /** Made although the last reading was off. */
+  passedOver?: true;
+  /** A part pressed again: where on the art, and under what. */
+  spot?: { area: SpotArea; cover: CoverKind | null };
 }
 
 /** A peel as it was really done. */
@@ -45,6 +64,43 @@ export interface PieceResult {
   photos: string[];
   /** The event that gave the verdict; the pressing carries its id. */
   eventId: string;
+  /** What was lost of a spoiled one, where only its blank was; absent: all of it, or nothing. */
+  lost?: 'blank';
+}
+
+/** A sheet or a transfer that was lost while its blank is still good: the piece begins again with another. */
+export interface LostTransfer {
+  piece: number;
+  lost: Exclude<Lost, 'piece' | 'blank'>;
+  reason: SpoilReason;
+  note: string;
+  at: number;
+  eventId: string;
+}
+
+/** The heat of the press, as the run knows it. */
+export interface PressHeat {
+  /** What it is set to, °C; null: as the first closing wants it. */
+  setC: number | null;
+  /** Turned there in this run, and from what: until something is read nobody knows whether it is there. */
+  turned: { fromC: number; at: number } | null;
+  /** The last reading of its heat since it was set so. */
+  read: Reading | null;
+  passedOver: boolean;
+}
+
+/** How much longer than planned this person's hands take: logarithms of the ratios, counted and summed. */
+export interface Pace {
+  n: number;
+  sum: number;
+  squares: number;
+}
+
+/** What a closing is set to in this run, where that is not as carded. */
+export interface StageSetting {
+  timeS?: number;
+  tempC?: number;
+  band?: PressureBand;
 }
 
 /** Pieces that are pressed together, on their way. */
@@ -70,6 +126,8 @@ export interface Lot {
   setS: number | null;
   /** Read as the press closed on it, °C. */
   readC: number | null;
+  /** What is kept of the closing that runs, beside its times; absent: nothing runs. */
+  closing?: Pick<DoneClosing, 'setC' | 'band' | 'readings' | 'passedOver' | 'spot'>;
 }
 
 export interface RunState {
@@ -95,11 +153,26 @@ export interface RunState {
   scrap: { timeS: number; dueAt: number } | null;
   notes: { piece: number; note: string }[];
   photos: { piece: number; photo: string }[];
+  heat: PressHeat;
+  /** What the other closings are set to from now on; of the full press the time and heat are `setS` and `setC`. */
+  sets: Partial<Record<ChosenStage | 'press', StageSetting>>;
+  /** Sheets and transfers lost while their blanks are still good. */
+  lost: LostTransfer[];
+  pace: Pace;
+  /** Until when the hands are at a peel that was begun, ms; null: they are free. */
+  handsUntil: number | null;
+  /** Read since the last closing, kept with the next. */
+  readings: Reading[];
 }
 
 export interface Counts {
   good: number;
+  /** Pieces lost, blank and transfer. */
   spoiled: number;
+  /** Sheets and transfers lost while their blanks are still good. */
+  sheetsLost: number;
+  transfersLost: number;
+
   /** Presses again after a lift, over all pieces. */
   again: number;
   left: number;
@@ -122,4 +195,10 @@ export const startRun = (at: number): RunState => ({
   scrap: null,
   notes: [],
   photos: [],
+  heat: { setC: null, turned: null, read: null, passedOver: false },
+  sets: {},
+  lost: [],
+  pace: { n: 0, sum: 0, squares: 0 },
+  handsUntil: null,
+  readings: [],
 });

@@ -1,7 +1,7 @@
 /** The rail: what every press does now, and every run that is open. */
 import type { Rail, Unreadable } from '../../contract/schemas';
 import { figuresAt } from '../../core/card';
-import { type Clock, clocksOf, cueOf } from '../../core/run';
+import { type Clock, clocksOf, cueOf, cueVerb, type Live, setNow } from '../../core/run';
 import { Refusal } from '../refusal';
 import { openedUpTo, openRunsNow } from './openedRun';
 import { type Db, perShop, remember } from './perShop';
@@ -26,36 +26,41 @@ const namesOf = perShop(() => new Map<string, { mark: string; value: string }>()
 export const GOOD_FOR_MS = 1000;
 const MOST_TOLD = 400;
 
-function cueWords(db: Db, { row, newest }: ReturnType<typeof openRunsNow>[number], orders: string, now: number): CueWords {
+function cueWords(db: Db, { row, newest }: ReturnType<typeof openRunsNow>[number], orders: string, now: number, live: LiveOf): CueWords {
   const mark = `${newest} ${orders}`;
   const memory = cueWordsOf(db);
   const before = memory.get(row.id);
   if (before?.mark === mark && now >= before.at && now - before.at < GOOD_FOR_MS) return before;
   const { card, plan, state } = openedUpTo(db, row, newest);
   const clocks = clocksOf(plan, state);
-  const cue = cueOf(plan, state, now);
+  const cue = cueOf(plan, state, now, null, live(row.pressId));
   const run: RailRun = {
     runId: row.id,
     orderId: row.orderId,
     lineId: row.lineId,
     pressId: row.pressId,
     label: `${whileSame(db, namesOf(db), row.orderId, orders, () => orderNameOf(db, row.orderId))}, ${card.of.size}`,
-    verb: cue.verb,
+    verb: cueVerb(cue, card.window.settable.unit),
     now: [...cue.pieces],
     pieces: row.pieces,
     clocks: clocks.map((clock: Clock) => ({ ...clock })),
   };
   const closed = clocks.some(({ phase }) => phase === 'closed');
-  return remember(db, memory, row.id, { mark, at: now, run, setC: figuresAt(card, cue.stage)?.tempC ?? card.set.tempC, closed }, MOST_TOLD);
+  const ofMachine = plan.machine < 2 ? null : setNow(plan, state);
+  const setC = ofMachine ?? figuresAt(card, cue.stage)?.tempC ?? card.set.tempC;
+  return remember(db, memory, row.id, { mark, at: now, run, setC, closed }, MOST_TOLD);
 }
 
-export function readRail(db: Db, now: number): Rail {
+/** What a press's panel says this moment; null: no device tells. */
+export type LiveOf = (pressId: string) => Live | null;
+
+export function readRail(db: Db, now: number, live: LiveOf = () => null): Rail {
   const open: CueWords[] = [];
   const orders = markOf(db, 'orders');
   const unreadable: Unreadable[] = [];
   for (const openRun of openRunsNow(db)) {
     try {
-      open.push(cueWords(db, openRun, orders, now));
+      open.push(cueWords(db, openRun, orders, now, live));
     } catch (error) {
       if (!(error instanceof Refusal)) throw error;
       const { id, orderId } = openRun.row;

@@ -18,6 +18,15 @@ const RESULTS: Record<NonNullable<Pressing['reason']>, Tested['result']> = {
   'fault in the blank': 'another fault',
   'fault in the transfer': 'another fault',
   'something else': 'another fault',
+  'edge lifted': 'lifted',
+  'carrier torn': 'another fault',
+  'gap between layers': 'another fault',
+  'voids in the print': 'another fault',
+  'small shapes filled in': 'another fault',
+  'not matte all over': 'another fault',
+  'stones missing': 'lifted',
+  'tape mark': 'marked',
+  'pressed flat': 'another fault',
 };
 
 function testedOf(pressing: Pressing, { of, set }: Card, offSheet: boolean): Tested {

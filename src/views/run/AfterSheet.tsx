@@ -57,11 +57,18 @@ export function AfterSheet({ reply, run }: { reply: RunReply; run: LiveRun }) {
         </div>
         <div>
           <h2 className="text-night-soft">What went wrong</h2>
-          {after.spoiled.length === 0 && after.laidBack.length === 0 && <p className="pt-2 text-xl">Nothing was spoiled or laid back.</p>}
+          {after.spoiled.length + after.laidBack.length + after.lost.length === 0 && (
+            <p className="pt-2 text-xl">Nothing was spoiled or laid back.</p>
+          )}
           <ul className="m-0 list-none p-0 pt-1 text-xl">
             {after.spoiled.map(({ reason, pieces }) => (
               <li key={reason} className="border-b border-night-line py-1.5">
                 {reason}: piece {pieces.join(', ')}
+              </li>
+            ))}
+            {after.lost.map(({ eventId, lost, reason, piece }) => (
+              <li key={eventId} className="border-b border-night-line py-1.5">
+                {lost} lost, {reason}: for piece {piece}
               </li>
             ))}
             {after.laidBack.length > 0 && (
@@ -75,7 +82,7 @@ export function AfterSheet({ reply, run }: { reply: RunReply; run: LiveRun }) {
             </p>
           )}
           {after.changes.map((change) => (
-            <KeepSetting key={`${change.of} ${change.value}`} reply={reply} next={change} endedAt={state.lastAt} />
+            <KeepSetting key={`${change.stage} ${change.of} ${change.value}`} reply={reply} next={change} endedAt={state.lastAt} />
           ))}
           {after.doubted.map((doubtedSetting) => (
             <DropSetting key={doubtedSetting.setting.of} reply={reply} doubted={doubtedSetting} />

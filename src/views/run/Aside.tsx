@@ -1,73 +1,108 @@
-/** What is noted beside the run by one key and a few letters: a word about a piece, or a setting that is not as carded. */
+/** What is noted beside the run by one key and a few letters: a word about a piece, a reading, or a setting that is not as carded. */
 import { useEffect, useRef, useState } from 'react';
 import type { Card } from '../../core/card';
-import { doubtOf, type RunFact } from '../../core/run';
-import { parseQuantity, phraseText, UNITS } from '../../core/units';
+import { PRESSURE_BANDS } from '../../core/materials';
+import { doubtOf, type FiguresNow, READ_BY, type ReadBy, type RunFact } from '../../core/run';
+import { formatFigure, parseQuantity, phraseText, UNITS } from '../../core/units';
 import { useUnits } from '../../ui/house';
 
-export type AsideKind = 'note' | 'time' | 'temperature';
+export type AsideKind = 'note' | 'time' | 'temperature' | 'pressure' | 'reading';
 
 interface AsideProps {
   kind: AsideKind;
   card: Card;
+  /** The closing in hand, whose setting it is; null: that of the full press. */
+  closing: FiguresNow | null;
+  /** What the press's panel says this moment, °C; null: no device tells. */
+  readoutC: number | null;
   piece: number | undefined;
   onFact: (fact: RunFact) => void;
   onClose: () => void;
 }
 
-const LABELS: Record<AsideKind, string> = {
-  note: 'A note about',
-  time: 'Seconds of the full press from now on',
-  temperature: 'Set temperature from now on',
-};
-
-export function Aside({ kind, card, piece, onFact, onClose }: AsideProps) {
-  const [typed, setTyped] = useState('');
+export function Aside({ kind, card, closing, readoutC, piece, onFact, onClose }: AsideProps) {
+  const { unit } = card.window.settable;
+  const wantedC = readoutC ?? closing?.tempC ?? card.set.tempC;
+  const [typed, setTyped] = useState(kind === 'reading' ? formatFigure(wantedC, unit) : '');
+  const [by, setBy] = useState<ReadBy>('panel');
   const [fault, setFault] = useState<string | null>(null);
   // what was asked about once is taken the second time
   const [asked, setAsked] = useState<string | null>(null);
   const field = useRef<HTMLInputElement>(null);
-  useEffect(() => field.current?.focus(), []);
-  const { unit } = card.window.settable;
   const units = useUnits();
-  const keep = () => {
-    const fact = factFrom(kind, typed, unit, piece);
+  const gauge = card.set.pressure.setting.gauge;
+  // ready to be kept as it stands, or typed over
+  useEffect(() => field.current?.select(), []);
+  const keep = (text = typed) => {
+    const fact = factFrom(kind, text.trim(), {
+      unit,
+      piece,
+      by,
+      linePressure: gauge === 'air' ? units.linePressure : null,
+      of: closing?.of,
+    });
     if (typeof fact === 'string') return setFault(fact);
-    const doubt = asked === typed ? null : doubtOf(fact, card);
+    const doubt = asked === text ? null : doubtOf(fact, card);
     if (doubt) {
-      setAsked(typed);
+      setAsked(text);
       return setFault(`${phraseText(doubt, units)} Keep it once more to set it all the same.`);
     }
     onFact(fact);
     onClose();
   };
+  const chooseBy = (next: ReadBy) => {
+    setBy(next);
+    setFault(null);
+    setTyped(next === 'panel' ? formatFigure(wantedC, unit) : '');
+    field.current?.focus();
+  };
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      if (event.key === 'Escape') onClose();
+    };
+    document.addEventListener('keydown', onKey);
+    return () => document.removeEventListener('keydown', onKey);
+  }, [onClose]);
+  const whose = closing?.of ?? 'full press';
   return (
     <div className="flex flex-wrap items-end gap-3 pt-3">
-      <label className="block min-w-80 flex-1">
-        <span className="text-night-soft">
-          {LABELS[kind]}
-          {kind === 'note' && piece !== undefined ? ` piece ${piece}` : kind === 'temperature' ? `, ${UNITS[unit].symbol}` : ''}
-        </span>
-        <input
-          ref={field}
-          className="entry mt-1 border-night-line bg-night text-xl text-white"
-          value={typed}
-          maxLength={500}
-          autoComplete="off"
-          aria-invalid={fault ? true : undefined}
-          onChange={(event) => {
-            setTyped(event.target.value);
-            setFault(null);
-          }}
-          onKeyDown={(event) => {
-            if (event.key === 'Enter') keep();
-            if (event.key === 'Escape') onClose();
-          }}
+      {kind === 'reading' && (
+        <Choices label="Read by" list={READ_BY.filter((entry) => entry !== 'gauge' || gauge !== 'feel')} chosen={by} onChoose={chooseBy} />
+      )}
+      {kind === 'pressure' ? (
+        <Choices
+          label={`Pressure of the ${whose} from now on`}
+          list={PRESSURE_BANDS}
+          chosen={closing?.band ?? card.set.pressure.band}
+          onChoose={keep}
+          isFirst
         />
-      </label>
-      <button type="button" className="act border-amber text-amber" onClick={keep}>
-        Keep it <span className="key">Enter</span>
-      </button>
+      ) : (
+        <>
+          <label className="block min-w-80 flex-1">
+            <span className="text-night-soft">{labelOf(kind, { whose, piece, unit: by === 'gauge' ? null : UNITS[unit].symbol })}</span>
+            <input
+              ref={field}
+              className="entry mt-1 border-night-line bg-night text-xl text-white"
+              value={typed}
+              maxLength={500}
+              autoComplete="off"
+              inputMode={kind === 'note' ? 'text' : 'decimal'}
+              aria-invalid={fault ? true : undefined}
+              onChange={(event) => {
+                setTyped(event.target.value);
+                setFault(null);
+              }}
+              onKeyDown={(event) => {
+                if (event.key === 'Enter') keep();
+              }}
+            />
+          </label>
+          <button type="button" className="act border-amber text-amber" onClick={() => keep()}>
+            Keep it <span className="key">Enter</span>
+          </button>
+        </>
+      )}
       <button type="button" className="act border-night-line text-white" onClick={onClose}>
         Leave it <span className="key">Esc</span>
       </button>
@@ -80,15 +115,85 @@ export function Aside({ kind, card, piece, onFact, onClose }: AsideProps) {
   );
 }
 
-/** The fact typed, or what is wrong with it. */
-function factFrom(kind: AsideKind, typed: string, unit: 'C' | 'F', piece: number | undefined): RunFact | string {
-  const text = typed.trim();
-  if (text === '') return 'Nothing is typed yet.';
-  if (kind === 'note') return { kind: 'noted', note: text, ...(piece !== undefined && { piece }) };
-  if (kind === 'time') {
-    const read = parseQuantity('duration', text, { unit: 's', min: 1, max: 600 });
-    return read.state === 'ok' ? { kind: 'set', timeS: read.value } : `Time: ${read.message}`;
+interface ChoicesProps<T extends string> {
+  label: string;
+  list: readonly T[];
+  chosen: T;
+  onChoose: (entry: T) => void;
+  /** Its chosen one has the keys. */
+  isFirst?: boolean;
+}
+
+function Choices<T extends string>({ label, list, chosen, onChoose, isFirst = false }: ChoicesProps<T>) {
+  const on = useRef<HTMLButtonElement>(null);
+  useEffect(() => {
+    if (isFirst) on.current?.focus();
+  }, [isFirst]);
+  return (
+    <fieldset className="border-0 p-0">
+      <legend className="pb-1 text-night-soft">{label}</legend>
+      <span className="flex flex-wrap gap-2">
+        {list.map((entry) => (
+          <button
+            key={entry}
+            ref={entry === chosen ? on : undefined}
+            type="button"
+            aria-pressed={entry === chosen}
+            className={`act min-h-12 border-night-line text-white ${entry === chosen ? 'border-amber text-amber' : ''}`}
+            onClick={() => onChoose(entry)}
+          >
+            {entry}
+          </button>
+        ))}
+      </span>
+    </fieldset>
+  );
+}
+
+function labelOf(kind: AsideKind, { whose, piece, unit }: { whose: string; piece: number | undefined; unit: string | null }): string {
+  switch (kind) {
+    case 'note':
+      return `A note about${piece === undefined ? '' : ` piece ${piece}`}`;
+    case 'time':
+      return `Seconds of the ${whose} from now on`;
+    case 'reading':
+      return unit === null ? 'What the gauge shows, with the piece in the press' : `What it reads, ${unit}`;
+    default:
+      return `Set temperature of the ${whose} from now on, ${unit}`;
   }
-  const read = parseQuantity('temperature', text, { unit, min: 40, max: 260 });
-  return read.state === 'ok' ? { kind: 'set temperature', tempC: read.value } : `Temperature: ${read.message}`;
+}
+
+interface Typing {
+  unit: 'C' | 'F';
+  piece: number | undefined;
+  by: ReadBy;
+  /** The unit of an air line's gauge; null: a dial. */
+  linePressure: 'bar' | 'psi' | null;
+  of: FiguresNow['of'];
+}
+
+/** The fact typed, or what is wrong with it. */
+function factFrom(kind: AsideKind, text: string, { unit, piece, by, linePressure, of }: Typing): RunFact | string {
+  if (text === '') return 'Nothing is typed yet.';
+  const own = of && { of };
+  if (kind === 'note') return { kind: 'noted', note: text, ...(piece !== undefined && { piece }) };
+  if (kind === 'pressure') return { kind: 'set pressure', band: text as FiguresNow['band'], ...own };
+  if (kind === 'time') {
+    const read = parseQuantity('duration', text, { unit: 's', min: 1, max: 3600 });
+    return read.state === 'ok' ? { kind: 'set', timeS: read.value, ...own } : `Time: ${read.message}`;
+  }
+  if (kind === 'reading' && by === 'gauge') return gaugeFrom(text, linePressure);
+  const read = parseQuantity('temperature', text, { unit, min: kind === 'reading' ? 0 : 40, max: kind === 'reading' ? 300 : 260 });
+  if (read.state !== 'ok') return `Temperature: ${read.message}`;
+  return kind === 'reading' ? { kind: 'read', by, value: read.value } : { kind: 'set temperature', tempC: read.value, ...own };
+}
+
+/** A dial's own figure, or an air line's pressure in kPa. */
+function gaugeFrom(text: string, linePressure: Typing['linePressure']): RunFact | string {
+  if (linePressure) {
+    const read = parseQuantity('linePressure', text, { unit: linePressure, min: 0, max: 1500 });
+    return read.state === 'ok' ? { kind: 'read', by: 'gauge', value: read.value } : `Gauge: ${read.message}`;
+  }
+  const value = Number(text.replace(',', '.'));
+  return Number.isFinite(value) && value >= 0 && value <= 10 ? { kind: 'read', by: 'gauge', value } : 'Gauge: a dial shows 0 to 10.';
 }

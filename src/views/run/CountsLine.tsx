@@ -12,6 +12,7 @@ export function CountsLine({ counts, spares }: { counts: Counts; spares: number 
       {count(counts.good, 'good')}
       {count(counts.again, 'again')}
       {count(counts.spoiled, 'spoiled')}
+      {counts.sheetsLost + counts.transfersLost > 0 && count(counts.sheetsLost + counts.transfersLost, lostWord(counts))}
       {count(counts.left, 'left')}
       {spares !== null &&
         (spares >= 0 ? (
@@ -24,3 +25,9 @@ export function CountsLine({ counts, spares }: { counts: Counts; spares: number 
     </span>
   );
 }
+
+/** What was lost while its blank is still good. */
+const lostWord = ({ sheetsLost, transfersLost }: Counts): string => {
+  const what = sheetsLost > 0 && transfersLost > 0 ? 'sheet or transfer' : sheetsLost > 0 ? 'sheet' : 'transfer';
+  return `${what}${sheetsLost + transfersLost > 1 ? 's' : ''} lost`;
+};

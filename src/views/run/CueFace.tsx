@@ -1,6 +1,6 @@
 /** The cue: what to do now and for which piece, its clock, why, and what comes after. The whole of it is the button. */
 import type { Card } from '../../core/card';
-import { type Cue, type How, howOf, stageWords } from '../../core/run';
+import { type Cue, cueVerb, type How, heatWords, howOf, type RunState, stageWords } from '../../core/run';
 import { type Phrase, phraseText } from '../../core/units';
 import { useUnits } from '../../ui/house';
 import { piecesWords } from '../../ui/pieces';
@@ -13,17 +13,17 @@ interface CueFaceProps {
   cue: Cue;
   next: readonly Cue[];
   card: Card;
-  /** Seconds of the full press where they are not as carded. */
-  setS: number | null;
+  /** What is set otherwise than carded, and whether a piece has been looked at. */
+  state: Pick<RunState, 'setS' | 'sets' | 'results'>;
   /** What is to be said instead of why: a refusal, seconds left, steps that wait. */
   word: string;
   onAct: () => void;
 }
 
-export function CueFace({ cue, next, card, setS, word, onAct }: CueFaceProps) {
+export function CueFace({ cue, next, card, state, word, onAct }: CueFaceProps) {
   const stage = card.stages[cue.stage];
-  const person = cue.pieces.length === 1 ? card.of.roster[(cue.pieces[0] ?? 0) - 1] : undefined;
-  const many = cue.pieces.length > 0;
+  const { unit } = card.window.settable;
+  const heat = heatWords(cue, unit);
   const why = word || (cue.why ? WHY[cue.why] : '');
   return (
     <button
@@ -34,7 +34,7 @@ export function CueFace({ cue, next, card, setS, word, onAct }: CueFaceProps) {
     >
       <span className="flex flex-wrap items-end justify-between gap-x-8">
         <span data-verb className="block leading-none font-bold" style={{ fontSize: 'clamp(60px, 9.2vw, 118px)' }}>
-          {cue.verb}
+          {cueVerb(cue, unit)}
         </span>
         {cue.leftS !== null && cue.act === null ? (
           <span className="flex items-baseline gap-3 leading-none font-semibold" style={{ fontSize: 'clamp(60px, 9.2vw, 118px)' }}>
@@ -45,29 +45,36 @@ export function CueFace({ cue, next, card, setS, word, onAct }: CueFaceProps) {
       </span>
       <DrainingBar lastsS={cue.lastsS} dueAt={cue.dueAt} />
       <span className="flex flex-wrap items-baseline gap-x-4 pt-2 text-2xl">
-        {many && (
-          <span className="inline-block text-4xl leading-none font-bold" data-piece>
-            {person ? (
-              <>
-                {person.number && <span className="figure">{person.number}</span>} {person.name}{' '}
-                <span className="text-2xl font-normal text-night-soft">{piecesWords(cue.pieces)}</span>
-              </>
-            ) : (
-              <span className="inline-block first-letter:uppercase">{piecesWords(cue.pieces)}</span>
-            )}
-          </span>
-        )}
+        <WhichPiece card={card} pieces={cue.pieces} />
         {card.of.side && <span className="text-4xl leading-none font-bold">{card.of.position}</span>}
-        <span className="text-night-soft">{stage ? <Says words={stageWords(stage, { setS })} /> : null}</span>
+        <span className="text-night-soft">{heat ? <Says words={heat} /> : stage ? <Says words={stageWords(stage, state)} /> : null}</span>
       </span>
-      <HowTo how={howOf(card, cue)} />
+      {!heat && <HowTo how={howOf(card, cue, state.results.length === 0)} />}
       <span className="flex min-h-9 flex-wrap items-baseline gap-x-4 pt-1 text-xl">
         {why && <span className="text-amber">{why}</span>}
         <span className="text-night-soft" data-next>
-          {next.length > 0 ? `Then: ${next.map((cue) => `${cue.verb.toLowerCase()}, ${piecesWords(cue.pieces)}`).join('; ')}` : ''}
+          {next.length > 0 ? `Then: ${next.map((cue) => nextWords(cue, unit)).join('; ')}` : ''}
         </span>
       </span>
     </button>
+  );
+}
+
+/** The piece a cue is about, by its person where it has one. */
+function WhichPiece({ card, pieces }: { card: Card; pieces: readonly number[] }) {
+  if (pieces.length === 0) return null;
+  const person = pieces.length === 1 ? card.of.roster[(pieces[0] ?? 0) - 1] : undefined;
+  return (
+    <span className="inline-block text-4xl leading-none font-bold" data-piece>
+      {person ? (
+        <>
+          {person.number && <span className="figure">{person.number}</span>} {person.name}{' '}
+          <span className="text-2xl font-normal text-night-soft">{piecesWords(pieces)}</span>
+        </>
+      ) : (
+        <span className="inline-block first-letter:uppercase">{piecesWords(pieces)}</span>
+      )}
+    </span>
   );
 }
 
@@ -93,3 +100,9 @@ function clock(leftS: number): string {
   const s = Math.ceil(leftS);
   return s < 60 ? String(s) : `${Math.floor(s / 60)}:${String(s % 60).padStart(2, '0')}`;
 }
+
+/** A cue that follows; one about the press's heat is of no piece. */
+const nextWords = (cue: Cue, unit: 'C' | 'F'): string => {
+  const verb = cueVerb(cue, unit);
+  return `${verb.charAt(0).toLowerCase()}${verb.slice(1)}${cue.heat ? '' : `, ${piecesWords(cue.pieces)}`}`;
+};

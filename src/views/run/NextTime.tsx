@@ -2,9 +2,12 @@
 import type { RunReply } from '../../contract';
 import { timeScalesWithMass } from '../../core/draft';
 import { type House, houseSetting, withoutSetting, withSetting } from '../../core/house';
+import type { Choices } from '../../core/order';
 import type { Doubted, NextTime } from '../../core/run';
+import { CLOSING_NAMES } from '../../core/sheet';
 import { formatDuration, formatQuantity } from '../../core/units';
 import { isoDay } from '../../ui/days';
+import { saysTheSame } from '../../ui/equal';
 import { Fault } from '../../ui/Fault';
 import { useRoute } from '../../ui/query';
 import { useHouse } from '../house/useHouse';
@@ -26,16 +29,17 @@ function useOneTimeServes({ card: { of } }: RunReply, kind: NextTime['of']): boo
 }
 
 export function KeepSetting({ reply, next, endedAt }: { reply: RunReply; next: NextTime; endedAt: number }) {
-  const { of, value, good, spoiled } = next;
+  const { of, value, good, spoiled, stage } = next;
   const house = useHouse();
   const serves = useOneTimeServes(reply, of);
-  const setting = { ...usedWith(reply), of, value, on: isoDay(new Date(endedAt)), good, spoiled };
+  const setting = { ...usedWith(reply), of, ...(stage && { stage }), value, on: isoDay(new Date(endedAt)), good, spoiled };
   const isKept = house.data && houseSetting(house.data.house, setting)?.value === value;
   const keep = () => house.data && void house.save(withSetting(house.data.house, setting), `${valueWords(next, reply)} kept by the house`);
   return (
     <div className="pt-2 text-xl">
       <p>
-        {of === 'time' ? 'Press it' : 'Set it to'} {valueWords(next, reply)} from the start: {evidence(next)} so.
+        {stage ? `${CLOSING_NAMES[stage]} ` : of === 'time' ? 'Press it ' : 'Set it to '}
+        {valueWords(next, reply)} from the start: {evidence(next)} so.
       </p>
       <div className="flex flex-wrap items-center gap-3 pt-2">
         {serves && (
@@ -50,13 +54,14 @@ export function KeepSetting({ reply, next, endedAt }: { reply: RunReply; next: N
   );
 }
 
-function KeepOnCard({ reply, next: { of, value } }: { reply: RunReply; next: NextTime }) {
+function KeepOnCard({ reply, next: { of, value, stage } }: { reply: RunReply; next: NextTime }) {
   const { orderId, lineId, printKey } = reply.run;
   const order = useOrder(orderId);
   const line = order.data?.order.lines.find((line) => line.id === lineId);
   const print = line?.prints.find((print) => print.key === printKey);
-  const choice = of === 'time' ? { timeS: value } : { setC: value };
-  const isKept = print && (of === 'time' ? print.choices.timeS : print.choices.setC) === value;
+  const choices = print?.choices ?? {};
+  const choice = choiceOf(choices, of, stage, value);
+  const isKept = print && saysTheSame({ ...choices, ...choice }, choices);
   const keep = () => {
     if (!line || !print) return;
     const changed = { ...print, choices: { ...print.choices, ...choice } };
@@ -73,6 +78,12 @@ function KeepOnCard({ reply, next: { of, value } }: { reply: RunReply; next: Nex
       <Fault of={order.fault} className="basis-full text-amber" />
     </>
   );
+}
+
+/** What of a print's choices becomes another by a setting of one closing. */
+function choiceOf(choices: Choices, of: NextTime['of'], stage: NextTime['stage'], value: number): Choices {
+  if (!stage) return of === 'time' ? { timeS: value } : { setC: value };
+  return of === 'time' ? { stageS: { ...choices.stageS, [stage]: value } } : { stageC: { ...choices.stageC, [stage]: value } };
 }
 
 export function DropSetting({ reply, doubted }: { reply: RunReply; doubted: Doubted }) {

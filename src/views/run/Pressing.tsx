@@ -1,7 +1,21 @@
 /** Pressing: the cue with its clock and what comes next, set values and stack, the cooling lane, and the keys. */
 import { useMemo, useRef, useState } from 'react';
 import type { RunReply } from '../../contract';
-import { cooling, cueOf, factOf, following, type RunFact, standing, styleOf } from '../../core/run';
+import {
+  type Cue,
+  cooling,
+  cueOf,
+  factOf,
+  figuresNow,
+  following,
+  type Live,
+  type Lost,
+  lostChoices,
+  lotOf,
+  type RunFact,
+  standing,
+  styleOf,
+} from '../../core/run';
 import { useSecondsTo } from '../../ui/clock';
 import { KEYED_ACTS, useKeys } from '../../ui/keys';
 import { Stack } from '../../ui/Stack';
@@ -11,9 +25,9 @@ import { Aside, type AsideKind } from './Aside';
 import { CueFace } from './CueFace';
 import { KeysPanel } from './KeysPanel';
 import { Lane } from './Lane';
+import { type Choosing, PieceChoice } from './PieceChoice';
 import { RunKeys } from './RunKeys';
 import { RunSetValues } from './RunSetValues';
-import { SpoilChoice } from './SpoilChoice';
 import { toggleFullScreen } from './useAwake';
 import { useCueSounds, useSounds } from './useCueSounds';
 import { usePhoto } from './usePhoto';
@@ -27,11 +41,28 @@ const SLIP_MS = 600;
 const NO_LAYERS: [] = [];
 
 /** A closing carries what the press's readout says as it closes. */
-const read = (fact: RunFact, readoutC: number | null): RunFact =>
-  fact.kind === 'closed' && readoutC !== null ? { ...fact, readC: Math.round(readoutC * 10) / 10 } : fact;
+const withReading = (fact: RunFact, readoutC: number | null): RunFact =>
+  (fact.kind === 'closed' || fact.kind === 'spot closed') && readoutC !== null ? { ...fact, readC: readoutC } : fact;
 
-const leftWords = (leftS: number, letter: string): string =>
-  `${Math.ceil(leftS)} s are left. Press ${letter.toUpperCase()} to end it early.`;
+const liveOf = (readoutC: number | null, at: number): Live | null => (readoutC === null ? null : { readoutC, at });
+
+const leftWords = ({ leftS, heat }: Cue, letter: string): string =>
+  heat
+    ? `It is not there yet. Press ${letter.toUpperCase()} to close it all the same; the record says so.`
+    : `${Math.ceil(leftS ?? 0)} s are left. Press ${letter.toUpperCase()} to end it early.`;
+
+/** What is said in the cue instead of why it is cued. @param early a clock somebody pressed Space over; null: nobody did */
+function wordOf(run: LiveRun, photo: ReturnType<typeof usePhoto>, early: Cue | null, letter: string): string {
+  const said = run.refusal ?? photo.unread;
+  if (said) return said;
+  return early?.early && early.leftS !== null ? leftWords(early, letter) : keptWords(run) || photo.onWay;
+}
+
+/** What a slip may have cost the pieces of a lot. */
+const lostAt = ({ plan, state }: Pick<LiveRun, 'plan' | 'state'>, pieces: readonly number[]): readonly Lost[] => {
+  const lot = lotOf(plan, state, pieces[0]);
+  return lot ? lostChoices(plan, lot) : ['piece'];
+};
 
 /** Where the last steps are, as long as the server does not have them. */
 function keptWords({ loose, waiting }: Pick<LiveRun, 'loose' | 'waiting'>): string {
@@ -54,17 +85,20 @@ export function Pressing({ reply, run, readoutC }: { reply: RunReply; run: LiveR
     state.lastAt,
   );
   const [picked, setPicked] = useState<number | null>(null);
-  const cue = cueOf(plan, state, now, picked);
+  const live = liveOf(readoutC, now);
+  const cue = cueOf(plan, state, now, picked, live);
   // the cue is painted first; what stands around it follows in the next frame
   const drawn = useAfterPaint(state);
-  const around = drawn === state ? cue : cueOf(plan, drawn, now, picked);
+  const around = drawn === state ? cue : cueOf(plan, drawn, now, picked, live);
   // what follows changes with an event, and when a clock is out
   const changedAt = state.active.reduce((last, { dueAt }) => (dueAt !== null && dueAt <= now ? Math.max(last, dueAt) : last), drawn.lastAt);
   const next = useMemo(() => following(plan, drawn, changedAt, 2), [plan, drawn, changedAt]);
   const [aside, setAside] = useState<AsideKind | 'keys' | null>(null);
-  // pieces that are being spoiled: those of the cue when it began, whatever is cued meanwhile
-  const [spoiling, setSpoiling] = useState<readonly number[] | null>(null);
+  // what is being chosen for pieces: those of the cue when it began, whatever is cued meanwhile
+  const [choosing, setChoosing] = useState<Choosing | null>(null);
   const [early, setEarly] = useState(false);
+  // what a run of the first machine cannot keep is not offered in it
+  const isNew = plan.machine >= 2;
   const keys = useKeys();
   const [sounds, nextSounds] = useSounds();
   useCueSounds(state, cue, run.refusal, sounds);
@@ -83,7 +117,8 @@ export function Pressing({ reply, run, readoutC }: { reply: RunReply; run: LiveR
     if (performance.now() - lastAct.current < SLIP_MS || turned.justNow()) return;
     if (cue.act === null) return setEarly(cue.early !== null);
     lastAct.current = performance.now();
-    happen(read(factOf(cue, cue.act), readoutC));
+    if (cue.act === 'read') return setAside('reading');
+    happen(withReading(factOf(cue, cue.act), readoutC));
   };
   const on = {
     act,
@@ -93,11 +128,14 @@ export function Pressing({ reply, run, readoutC }: { reply: RunReply; run: LiveR
       happen(factOf(cue, cue.early));
     },
     layBack: () => cue.canLayBack && happen({ kind: 'laid back', ...about }),
-    spoil: () => cue.canSpoil && setSpoiling(cue.pieces),
+    spoil: () => cue.canSpoil && setChoosing({ what: 'spoiled', pieces: cue.pieces }),
     undo: () => last && happen({ kind: 'undone', of: last.id }),
     stop: () => happen({ kind: 'stopped' }),
     note: () => setAside('note'),
     photo: () => photo.shoot(cue.pieces[0]),
+    pressure: () => isNew && setAside('pressure'),
+    read: () => isNew && setAside('reading'),
+    spot: () => cue.canSpot && setChoosing({ what: 'spot', pieces: cue.pieces }),
     time: () => setAside('time'),
     heat: () => setAside('temperature'),
     pause: () => happen({ kind: state.pausedAt === null ? 'paused' : 'resumed' }),
@@ -109,19 +147,21 @@ export function Pressing({ reply, run, readoutC }: { reply: RunReply; run: LiveR
   const acts = useSteady(on);
   useRunKeys(
     { ' ': on.act, Enter: on.act, ...Object.fromEntries(KEYED_ACTS.map((act) => [keys[act], on[act]])) },
-    aside !== null || spoiling !== null,
+    aside !== null || choosing !== null,
   );
-  const word = run.refusal ?? photo.unread ?? (early && cue.leftS ? leftWords(cue.leftS, keys.early) : keptWords(run) || photo.onWay);
-  if (spoiling)
+  const word = wordOf(run, photo, early ? cue : null, keys.early);
+  if (choosing)
     return (
-      <SpoilChoice
-        pieces={spoiling}
+      <PieceChoice
+        choosing={choosing}
+        card={card}
+        choices={isNew ? lostAt(run, choosing.pieces) : ['piece']}
         due={cue.verb === 'Open now' ? cueWords(cue) : null}
-        onChoose={(piece, reason, note) => {
-          setSpoiling(null);
-          happen({ kind: 'spoiled', piece, reason, note });
+        onFact={(fact) => {
+          setChoosing(null);
+          happen(withReading(fact, readoutC));
         }}
-        onCancel={() => setSpoiling(null)}
+        onClose={() => setChoosing(null)}
       />
     );
   return (
@@ -129,12 +169,12 @@ export function Pressing({ reply, run, readoutC }: { reply: RunReply; run: LiveR
       <p className="sr-only" aria-live="assertive">
         {cueWords(cue)}
       </p>
-      <CueFace cue={cue} next={next} card={card} setS={state.setS} word={word} onAct={on.act} />
+      <CueFace cue={cue} next={next} card={card} state={state} word={word} onAct={on.act} />
       {photo.field}
       {aside !== 'keys' && (
         <>
           <div className="grid contain-content grid-cols-[minmax(0,1fr)_20rem] gap-x-8 gap-y-3 max-[1199px]:grid-cols-[minmax(0,1fr)_17rem] max-[900px]:grid-cols-1">
-            <RunSetValues card={card} stage={around.stage} setS={drawn.setS} setC={drawn.setC} />
+            <RunSetValues card={card} plan={plan} run={drawn} stage={around.stage} />
             <div className="row-span-2 max-[900px]:hidden">
               <Stack layers={card.stages[around.stage]?.stack ?? NO_LAYERS} faceC={card.delivered.midC} dark />
             </div>
@@ -148,13 +188,23 @@ export function Pressing({ reply, run, readoutC }: { reply: RunReply; run: LiveR
       {aside === 'keys' ? (
         <KeysPanel onClose={() => setAside(null)} />
       ) : aside ? (
-        <Aside kind={aside} card={card} piece={cue.pieces[0]} onFact={happen} onClose={() => setAside(null)} />
+        <Aside
+          kind={aside}
+          card={card}
+          closing={isNew ? figuresNow(card, plan, state, cue.stage) : null}
+          readoutC={readoutC}
+          piece={cue.pieces[0]}
+          onFact={happen}
+          onClose={() => setAside(null)}
+        />
       ) : (
         <RunKeys
           keys={keys}
           early={around.early}
           canLayBack={around.canLayBack}
           canSpoil={around.canSpoil && around.pieces.length > 0}
+          canSpot={around.canSpot}
+          isNew={isNew}
           canUndo={Boolean(last)}
           paused={drawn.pausedAt !== null}
           style={styleOf(plan, drawn)}

@@ -8,6 +8,9 @@ interface RunKeysProps {
   early: Cue['early'];
   canLayBack: boolean;
   canSpoil: boolean;
+  canSpot: boolean;
+  /** The run keeps readings, pressure and parts pressed again. */
+  isNew: boolean;
   canUndo: boolean;
   paused: boolean;
   style: Style;
@@ -16,7 +19,22 @@ interface RunKeysProps {
   on: Record<KeyedAct | 'stop', () => unknown>;
 }
 
-export const RunKeys = memo(function RunKeys({ early, canLayBack, canSpoil, canUndo, paused, style, sounds, keys, on }: RunKeysProps) {
+/** What ending a clock before its time is called. */
+const EARLY: Partial<Record<NonNullable<Cue['early']>, string>> = { opened: 'Open early', 'heat passed over': 'Close it all the same' };
+
+export const RunKeys = memo(function RunKeys({
+  early,
+  canLayBack,
+  canSpoil,
+  canSpot,
+  isNew,
+  canUndo,
+  paused,
+  style,
+  sounds,
+  keys,
+  on,
+}: RunKeysProps) {
   const key = (text: string, act: KeyedAct, can = true, extra = '') => (
     <button
       type="button"
@@ -35,6 +53,8 @@ export const RunKeys = memo(function RunKeys({ early, canLayBack, canSpoil, canU
         {key('Photo', 'photo', canSpoil, quiet)}
         {key('Set time', 'time', true, quiet)}
         {key('Set heat', 'heat', true, quiet)}
+        {isNew && key('Set pressure', 'pressure', true, quiet)}
+        {isNew && key('Reading', 'read', true, quiet)}
         {key(`Goes ${style}`, 'goes', true, quiet)}
         {key(`Sound: ${sounds}`, 'sounds', true, quiet)}
         {key('Full screen', 'full', true, quiet)}
@@ -45,7 +65,8 @@ export const RunKeys = memo(function RunKeys({ early, canLayBack, canSpoil, canU
       </div>
       <div className="sticky bottom-14 flex flex-wrap items-center gap-3 bg-night py-2 max-[700px]:gap-2">
         {key('Lay back, press again', 'layBack', canLayBack)}
-        {key(early === 'opened' ? 'Open early' : 'Cool enough already', 'early', early !== null)}
+        {key(EARLY[early ?? 'next'] ?? 'Cool enough already', 'early', early !== null)}
+        {canSpot && key('Press a part again', 'spot')}
         {key('Undo last step', 'undo', canUndo)}
         {key(paused ? 'Go on' : 'Pause', 'pause', true, paused ? 'border-amber text-amber' : '')}
         {key('Spoiled …', 'spoil', canSpoil, 'ml-auto border-[#e58a78] text-[#ffb4a5]')}

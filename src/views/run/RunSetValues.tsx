@@ -1,29 +1,26 @@
-/** The set values of the closing in hand as they hang at the press: 96 px, in the press's own terms. */
+/** The set values of the closing in hand as they hang at the press: 96 px, in the press's own terms; beside them what the next one changes. */
 import { memo } from 'react';
-import { type Card, type ClosingFigures, figuresAt } from '../../core/card';
+import type { Card } from '../../core/card';
 import { COVER_SHEETS } from '../../core/heat';
-import { formatDuration, formatFigure, UNITS } from '../../core/units';
+import { changesAhead, type FiguresNow, figuresNow, type NextFigures, type RunPlan, type RunState } from '../../core/run';
+import { formatDuration, formatFigure, formatQuantity, UNITS } from '../../core/units';
 import { useUnits } from '../../ui/house';
 
 interface RunSetValuesProps {
   card: Card;
+  plan: RunPlan;
+  run: RunState;
   /** Of the cue; what holds is the closing it is, follows or prepares. */
   stage: number;
-  /** What the full press was set to otherwise than carded in this run. */
-  setS: number | null;
-  setC: number | null;
 }
 
-export const RunSetValues = memo(function RunSetValues({ card, stage, setS, setC }: RunSetValuesProps) {
+export const RunSetValues = memo(function RunSetValues({ card, plan, run, stage }: RunSetValuesProps) {
   const house = useUnits();
   const { unit } = card.window.settable;
-  const carded = figuresAt(card, stage);
-  if (!carded) return null;
-  const isPress = carded.kind === 'press';
-  const timeS = isPress && setS !== null ? setS : carded.timeS;
-  // a stage before the full press that has no heat of its own is done at the same
-  const tempC = setC !== null && carded.tempC === card.set.tempC ? setC : carded.tempC;
-  const { setting, band } = carded;
+  const now = figuresNow(card, plan, run, stage);
+  if (!now) return null;
+  const ahead = changesAhead(card, plan, run, stage);
+  const { setting, band, timeS } = now;
   const gauge =
     setting.gauge === 'dial'
       ? `dial ${setting.reading.toFixed(1)}`
@@ -37,24 +34,37 @@ export const RunSetValues = memo(function RunSetValues({ card, stage, setS, setC
     </span>
   );
   return (
-    <div className="flex flex-wrap items-end gap-x-8" data-closing={carded.kind}>
-      {big(formatFigure(tempC, unit), UNITS[unit].symbol)}
+    <div className="flex flex-wrap items-end gap-x-8" data-closing={now.kind}>
+      {big(formatFigure(now.tempC, unit), UNITS[unit].symbol)}
       {big(timeS < 60 ? String(timeS) : formatDuration(timeS), timeS < 60 ? 's' : '')}
       <span className="pb-2 text-xl leading-snug">
-        <b className="inline-block first-letter:uppercase">{carded.kind}</b>: {band}, {gauge}
-        {carded.lowerC !== null && `, lower ${formatFigure(carded.lowerC, unit)} ${UNITS[unit].symbol}`}
+        <b className="inline-block first-letter:uppercase">{now.kind}</b>: {band}
+        {now.bandAsCarded && `, ${gauge}`}
+        {now.lowerC !== null && `, lower ${formatFigure(now.lowerC, unit)} ${UNITS[unit].symbol}`}
         <br />
-        {peelWords(carded)}, {carded.cover ? `${COVER_SHEETS[carded.cover].name} over it` : 'no cover'}
-        {(isPress ? setS !== null || setC !== null : tempC !== carded.tempC) && <span className="text-amber">, not as carded</span>}
-        {!isPress && setS !== null && (
-          <>
-            <br />
-            <span className="text-amber">full press {formatDuration(setS)}, not as carded</span>
-          </>
-        )}
+        {peelWords(now)}, {now.cover ? `${COVER_SHEETS[now.cover].name} over it` : 'no cover'}
+        {now.changed && <span className="text-amber">, not as carded</span>}
+        {ahead && <Ahead ahead={ahead} unit={unit} />}
       </span>
     </div>
   );
 });
 
-const peelWords = ({ peel }: ClosingFigures): string => (peel === 'none' ? 'no peel' : `${peel} peel`);
+const peelWords = ({ peel }: Pick<FiguresNow, 'peel'>): string => (peel === 'none' ? 'no peel' : `${peel} peel`);
+
+/** What is to be changed before the closing that comes next. */
+function Ahead({ ahead, unit }: { ahead: NextFigures; unit: 'C' | 'F' }) {
+  const words = [
+    ahead.tempC !== null && formatQuantity(ahead.tempC, unit),
+    ahead.timeS !== null && formatDuration(ahead.timeS),
+    ahead.band !== null && `${ahead.band} pressure`,
+    ahead.cover !== undefined && (ahead.cover ? `${COVER_SHEETS[ahead.cover].name} over it` : 'no cover'),
+    ahead.peel !== null && ahead.peel !== 'none' && `${ahead.peel} peel`,
+  ].filter(Boolean);
+  if (words.length === 0) return null;
+  return (
+    <span className="block text-night-soft" data-ahead>
+      then {ahead.kind}: {words.join(', ')}
+    </span>
+  );
+}

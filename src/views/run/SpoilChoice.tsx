@@ -1,69 +1,96 @@
-/** A spoiled piece wants its reason: a figure key or a tap chooses, and only then it is spoiled. Escape goes back. */
+/** A spoiled piece wants what was lost and its reason: a figure key or a tap chooses, and only then it is spoiled. Escape goes back. */
 import { useEffect, useRef, useState } from 'react';
-import { SPOIL_REASONS, type SpoilReason } from '../../core/run';
+import type { Card } from '../../core/card';
+import { type Lost, reasonsFor, type SpoilReason } from '../../core/run';
 
 interface SpoilChoiceProps {
+  of: Card['of'];
   /** Pieces of the closing; of several, one is chosen. */
   pieces: readonly number[];
+  /** What the slip may have cost; the last costs most. */
+  choices: readonly Lost[];
   /** A press whose time is up meanwhile, in words. */
   due: string | null;
-  onChoose: (piece: number, reason: SpoilReason, note: string) => void;
+  onChoose: (choice: { piece: number; lost?: Lost; reason: SpoilReason; note: string }) => void;
   onCancel: () => void;
 }
 
-export function SpoilChoice({ pieces, due, onChoose, onCancel }: SpoilChoiceProps) {
+const LOST_WORDS: Record<Lost, string> = {
+  sheet: 'the sheet; no blank met it yet',
+  transfer: 'the transfer; the blank is good',
+  blank: 'the blank; the transfer is good',
+  piece: 'the piece',
+};
+const HEADS: Record<Lost, (piece: number) => string> = {
+  sheet: (piece) => `The sheet for piece ${piece} is lost, because …`,
+  transfer: (piece) => `The transfer of piece ${piece} is lost, because …`,
+  blank: (piece) => `The blank of piece ${piece} is lost, because …`,
+  piece: (piece) => `Piece ${piece} is spoiled, because …`,
+};
+
+export function SpoilChoice({ of, pieces, choices, due, onChoose, onCancel }: SpoilChoiceProps) {
   const [piece, setPiece] = useState(pieces[0] ?? 1);
+  const [lost, setLost] = useState<Lost>(choices.at(-1) ?? 'piece');
   const [note, setNote] = useState('');
   const heading = useRef<HTMLHeadingElement>(null);
+  const reasons = reasonsFor(of, lost);
+  const choose = (reason: SpoilReason) => onChoose({ piece, reason, note, ...(lost !== 'piece' && { lost }) });
   // on the heading, so that a Space by habit chooses nothing
   useEffect(() => heading.current?.focus(), []);
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       if (event.key === 'Escape') onCancel();
-      const reason = SPOIL_REASONS[Number(event.key) - 1];
+      const reason = reasons[Number(event.key) - 1];
       if (reason && !(event.target instanceof HTMLInputElement)) {
         event.preventDefault();
-        onChoose(piece, reason, note);
+        choose(reason);
       }
     };
     document.addEventListener('keydown', onKey);
     return () => document.removeEventListener('keydown', onKey);
   });
+  const pick = (key: string, on: boolean, words: string, onClick: () => void) => (
+    <button
+      key={key}
+      type="button"
+      aria-pressed={on}
+      className={`act border-night-line text-white ${on ? 'border-amber text-amber' : ''}`}
+      onClick={onClick}
+    >
+      {words}
+    </button>
+  );
   return (
     <section className="flex-1 py-4" aria-label="Why is it spoiled?">
       <h1 ref={heading} tabIndex={-1} className="pb-4 text-5xl outline-none">
-        Piece {piece} is spoiled, because …
+        {HEADS[lost](piece)}
       </h1>
       {due && (
         <p role="alert" className="mb-4 bg-amber px-4 py-2 text-3xl font-bold text-ink">
           {due}: go back with Esc, or choose at once.
         </p>
       )}
+      {choices.length > 1 && (
+        <fieldset className="flex flex-wrap items-center gap-2 border-0 p-0 pb-4">
+          <legend className="pb-1 text-night-soft">What is lost</legend>
+          {choices.map((choice) => pick(choice, choice === lost, LOST_WORDS[choice], () => setLost(choice)))}
+        </fieldset>
+      )}
       {pieces.length > 1 && (
         <fieldset className="flex flex-wrap items-center gap-2 border-0 p-0 pb-4">
           <legend className="pb-1 text-night-soft">Which of the closing</legend>
-          {pieces.map((value) => (
-            <button
-              key={value}
-              type="button"
-              aria-pressed={value === piece}
-              className={`act border-night-line text-white ${value === piece ? 'border-amber' : ''}`}
-              onClick={() => setPiece(value)}
-            >
-              piece {value}
-            </button>
-          ))}
+          {pieces.map((value) => pick(String(value), value === piece, `piece ${value}`, () => setPiece(value)))}
         </fieldset>
       )}
       <ol className="grid max-w-5xl grid-cols-2 gap-3">
-        {SPOIL_REASONS.map((reason, i) => (
+        {reasons.map((reason, i) => (
           <li key={reason}>
             <button
               type="button"
               className="act min-h-16 w-full justify-start border-night-line text-xl text-white"
-              onClick={() => onChoose(piece, reason, note)}
+              onClick={() => choose(reason)}
             >
-              <span className="key">{i + 1}</span> {reason}
+              {i < 9 && <span className="key">{i + 1}</span>} {reason}
             </button>
           </li>
         ))}

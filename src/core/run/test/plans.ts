@@ -63,3 +63,14 @@ export const TWO_SHEET: RunPlan = {
 let serial = 0;
 /** An id that no other event has. */
 export const uuid = () => `00000000-0000-4000-8000-${String(++serial).padStart(12, '0')}`;
+
+/** Two sheets married at 160 °C and pressed at 140: a small platen with a known heater, whose face is 6 K over its panel. */
+export const HEATED: RunPlan = {
+  pieces: 2,
+  perClosing: 1,
+  machine: MACHINE_VERSION,
+  stages: stages(['marry', 60], ['peel', 8], ['load', 10], ['press', 20], ['wait', 150], ['peel', 4], ['inspect', 6]).map((stage) =>
+    stage.by === 'press' ? { ...stage, setC: stage.kind === 'marry' ? 160 : 140 } : stage,
+  ),
+  heat: { offsetK: 6, heater: { powerW: 1000, massKg: 2.5, lossWK: 2 }, roomC: 20 },
+};
