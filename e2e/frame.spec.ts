@@ -45,7 +45,7 @@ ownTest(
     const runs = async () => (await (await page.request.get('/api/v1/rail')).json()).runs;
     await expect.poll(runs).toMatchObject([{ orderId: 'order-crew-tees', verb: 'Close to pre-press' }]);
     await page.getByRole('link', { name: /Dome crew tees, M piece 1/ }).click();
-    await page.getByRole('button', { name: 'Stop the run here' }).click();
+    await page.getByRole('button', { name: 'Stop the run' }).click();
     await expect(page.getByRole('heading', { name: /^Stopped/ })).toBeVisible();
   },
 );

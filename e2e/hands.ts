@@ -10,7 +10,19 @@ async function space(page: Page): Promise<void> {
   await page.keyboard.press('Space');
 }
 
-export const cue = (page: Page, words: RegExp): Promise<void> => theCue(page, words).first().waitFor();
+/** Waits for a cue; a heat that is waited for on the way is passed over, and a press turned to another. */
+export async function cue(page: Page, words: RegExp): Promise<void> {
+  while (!(await seen(page, words))) {
+    if (await seen(page, HEAT)) await page.keyboard.press((await seen(page, /^Turn to/)) ? 'Space' : 'o');
+    await theCue(page, words)
+      .first()
+      .waitFor({ timeout: 700 })
+      .catch(() => undefined);
+  }
+}
+
+/** Cues about the press's heat. */
+const HEAT = /^(Turn to|Press heats|Press cools)/;
 
 /** Starts pressing from a card by a click, past the points of the set-up. */
 export async function start(page: Page): Promise<void> {
@@ -27,8 +39,8 @@ export async function advance(page: Page, from: RegExp): Promise<void> {
 /** Ends a running clock, early if it still runs, and comes to the next cue. */
 export async function endClock(page: Page, next: RegExp): Promise<void> {
   while (!(await seen(page, next))) {
-    if (await seen(page, /^(Open now|Cool enough)/)) await space(page);
-    else if (await seen(page, /^(Pressing|Cooling)/)) await page.keyboard.press('o');
+    if (await seen(page, /^(Open now|Cool enough|Turn to)/)) await space(page);
+    else if (await seen(page, /^(Pressing|Cooling|Press heats|Press cools)/)) await page.keyboard.press('o');
     await page.waitForTimeout(100);
   }
 }
@@ -87,7 +99,12 @@ const VERBS = [
   'Trim',
   'Rub it down',
   'Peel now',
+  'Peeling',
   'Peel',
+  'Turn to',
+  'Press heats',
+  'Press cools',
+  'Read the heat',
   'Look it over',
   'Paused',
 ];

@@ -18,7 +18,7 @@ ownTest(
     test.setTimeout(600_000);
     await page.goto('/orders/order-nebula/card');
     await start(page);
-    await expect(page.getByRole('button', { name: /Goes step by step/ })).toBeVisible();
+    await expect(page.getByRole('button', { name: /Step by step/ })).toBeVisible();
     const once = new Set<string>();
     const first = (what: string, when: boolean) => when && !once.has(what) && Boolean(once.add(what));
     const married: string[] = [];
@@ -106,7 +106,7 @@ test('a raised film is tried on scrap, the best time is kept for the run, and af
   const { runs } = await (await page.request.get('/api/v1/rail')).json();
   const log = await (await page.request.get('/api/v1/pressings?orderId=order-workshop&limit=5')).json();
   expect(log.pressings[0]).toMatchObject({ runId: runs[0].runId, timeS: Number(best) });
-  await page.getByRole('button', { name: 'Stop the run here' }).click();
+  await page.getByRole('button', { name: 'Stop the run' }).click();
   await page.getByRole('button', { name: /^Keep it for .* on / }).click();
   await expect(page.getByText('The house keeps it.')).toBeVisible();
   await page.goto('/orders/order-workshop/card');

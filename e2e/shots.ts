@@ -153,7 +153,7 @@ async function toAfter(page: Page) {
   // a press that is shut is opened before a run is ended
   await page.keyboard.press('o');
   await page.waitForTimeout(700);
-  await page.getByRole('button', { name: 'Stop the run here' }).click();
+  await page.getByRole('button', { name: 'Stop the run' }).click();
   await page.getByRole('button', { name: /^Keep it for/ }).waitFor();
   await page.getByRole('region', { name: 'Next' }).waitFor();
 }

@@ -66,6 +66,9 @@ function heatAct(plan: RunPlan, run: RunState, lot: Lot, live: Live | null): Hea
   return isClosing ? { act: { kind: 'read', heat }, from: heat.dueAt } : { act: null, from: heat.dueAt - next.handsS * 1000, awaits: heat };
 }
 
+/** What is done at the press for the closing that comes next; what is still hot of the one before waits for nothing. */
+const PREPARES: ReadonlySet<string> = new Set(['load', 'place', 'turn over']);
+
 function actOf(plan: RunPlan, run: RunState, lot: Lot, live: Live | null): Act | null {
   const stage = plan.stages[lot.stage];
   if (!stage) return null;
@@ -83,7 +86,7 @@ function actOf(plan: RunPlan, run: RunState, lot: Lot, live: Live | null): Act |
     };
   };
   if (lot.phase === 'closed') return { ...act('opened', lot.stage, lot.dueAt ?? lot.since), place: 'press', handsS: 0, peel: null };
-  const atPress = stage.by === 'press' || (stage.by === 'hands' && stage.kind !== 'peel' && placeOf(plan, lot.stage) === 'press');
+  const atPress = stage.by === 'press' || PREPARES.has(stage.kind);
   const heat = atPress ? heatAct(plan, run, lot, live) : null;
   if (heat?.act) return { ...act(heat.act.kind, lot.stage, heat.from), heat: heat.act.heat, place: 'press', handsS: HEAT_S, peel: null };
   if (stage.by === 'press') return act('closed', lot.stage, run.lastAt);

@@ -141,6 +141,12 @@ const actCue = (plan: RunPlan, act: Act, why: Why | null): Cue => ({
   ...(act.heat && { heat: act.heat, canLayBack: false, canSpoil: false, canSpot: false }),
 });
 
+/** Whether the press has to become hotter. */
+const isRising = (heat: NonNullable<Act['heat']>): boolean => {
+  const fromC = heat.state === 'turn' ? heat.fromC : (heat.read?.value ?? heat.fromC);
+  return heat.toC > fromC;
+};
+
 /** The press on its way to another heat: what can be done is to wait, or to pass the reading over. */
 const heatCue = (plan: RunPlan, act: Act, now: number): Cue => {
   const heat = act.heat ?? act.awaits;
@@ -148,7 +154,7 @@ const heatCue = (plan: RunPlan, act: Act, now: number): Cue => {
   return {
     ...QUIET,
     ...handling(plan, act.lot),
-    verb: 'Wait for the heat',
+    verb: heat && isRising(heat) ? 'Press heats' : 'Press cools',
     pieces: act.lot.pieces,
     stage: act.stage,
     act: null,

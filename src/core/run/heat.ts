@@ -63,7 +63,7 @@ export type HeatState =
   /** It is set for another closing. */
   | { state: 'turn'; toC: number; fromC: number; timeS: number }
   /** It was turned and not read since, or its last reading is off: when it is reckoned to be there. */
-  | { state: 'wait'; toC: number; read: Reading | null; dueAt: number; lastsS: number };
+  | { state: 'wait'; toC: number; fromC: number; read: Reading | null; dueAt: number; lastsS: number };
 
 /** Reckoned seconds from one heat to another, by the press's own heater where that is known. */
 export function changeS({ heat }: Pick<RunPlan, 'heat'>, fromC: number, toC: number): number {
@@ -94,7 +94,7 @@ export function heatFor(plan: RunPlan, run: RunState, stage: PlannedStage, live:
   if (passedOver) return { state: 'ready', passedOver: true };
   const [sinceAt, startC] = read ? [read.at, read.value] : [turned?.at ?? run.lastAt, turned?.fromC ?? toC];
   const lastsS = changeS(plan, startC, toC);
-  return { state: 'wait', toC, read, dueAt: sinceAt + lastsS * 1000, lastsS };
+  return { state: 'wait', toC, fromC: startC, read, dueAt: sinceAt + lastsS * 1000, lastsS };
 }
 
 /** The heat of a press that is turned to another setting: nobody knows whether it is there, unless it was read near to it before. */

@@ -26,7 +26,7 @@ export {
 export { looksFor, reasonsFor } from './faults';
 export { changesAhead, cueVerb, type FiguresNow, figuresNow, heatWords, type NextFigures } from './figures';
 export { type Check, FOLLOWS_MS, firstHeat, gateOf, type LeadIn, leadIn, REST, settled, sparesOf, stillHolds, TRIAL } from './gate';
-export { type HeatState, type Live, setNow } from './heat';
+export { type HeatState, heatFor, type Live, setNow } from './heat';
 export { type How, howOf, stageWords } from './how';
 export { lotOf, secondsOf } from './lots';
 export {

@@ -46,7 +46,7 @@ describe('a press that is turned between closings', () => {
     const coolS = ((2.5 * 900) / 2) * Math.log(140 / 120);
     const due = 141 + coolS;
     const wait = told.cue(151);
-    expect(wait).toMatchObject({ verb: 'Wait for the heat', act: null, early: 'heat passed over', heat: { state: 'wait', toC: 140 } });
+    expect(wait).toMatchObject({ verb: 'Press cools', act: null, early: 'heat passed over', heat: { state: 'wait', toC: 140 } });
     expect(wait.leftS).toBeCloseTo(due - 151, 1);
     // loaded so that it lies there as the heat is
     expect(told.cue(due - 9)).toMatchObject({ verb: 'Load', pieces: [1] });
@@ -54,7 +54,7 @@ describe('a press that is turned between closings', () => {
     expect(told.tell(due - 1, { kind: 'closed', piece: 1 })).toBe(false);
     expect(told.cue(due + 1)).toMatchObject({ verb: 'Read the heat', act: 'read', why: 'unread heat' });
     told.tell(due + 2, { kind: 'read', by: 'panel', value: 146 });
-    expect(told.cue(due + 3).verb).toBe('Wait for the heat');
+    expect(told.cue(due + 3).verb).toBe('Press cools');
     told.tell(due + 40, { kind: 'read', by: 'panel', value: 142.9 });
     expect(told.cue(due + 41)).toMatchObject({ verb: 'Close', act: 'closed', pieces: [1] });
     expect(told.tell(due + 42, { kind: 'closed', piece: 1 })).toBe(true);
@@ -68,7 +68,7 @@ describe('a press that is turned between closings', () => {
     const told = married();
     told.tell(141, factOf(told.cue(140), 'turned'));
     told.tell(160, { kind: 'next', piece: 1 });
-    expect(told.cue(1000, 143.1)).toMatchObject({ verb: 'Wait for the heat', act: null });
+    expect(told.cue(1000, 143.1)).toMatchObject({ verb: 'Press cools', act: null });
     expect(told.cue(1000, 143)).toMatchObject({ verb: 'Close', act: 'closed' });
     expect(told.tell(1001, { kind: 'closed', piece: 1, readC: 143 })).toBe(true);
     expect(told.run().heat.read).toMatchObject({ by: 'panel', value: 143 });
@@ -106,7 +106,7 @@ describe('a press that is turned between closings', () => {
   it('a reading at the set-up that is off holds the first closing; none at all does not', () => {
     const told = telling(HEATED);
     told.tell(1, { kind: 'checked', check: 'heat', found: 150 });
-    expect(told.cue(2)).toMatchObject({ verb: 'Wait for the heat', heat: { toC: 160 } });
+    expect(told.cue(2)).toMatchObject({ verb: 'Press heats', heat: { toC: 160 } });
     told.tell(3, { kind: 'checked', check: 'heat', found: 158 });
     expect(told.cue(4)).toMatchObject({ verb: 'Close to marry' });
     expect(telling(HEATED).cue(4)).toMatchObject({ verb: 'Close to marry' });

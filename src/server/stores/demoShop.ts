@@ -11,7 +11,7 @@ import { pressingOf } from '../../core/log';
 import { AidSchema, BlankSchema, FabricSchema } from '../../core/materials';
 import { OrderSchema } from '../../core/order';
 import { PressSchema } from '../../core/press';
-import { apply, type Lot, lotOf, planOf, type RunEvent, type RunFact, replay, SPOIL_REASONS } from '../../core/run';
+import { apply, heatFor, type Lot, lotOf, planOf, type RunEvent, type RunFact, replay, SPOIL_REASONS } from '../../core/run';
 import { ProductSchema, TestedSchema } from '../../core/sheet';
 import { dayOf } from '../day';
 import { aids, blanks, fabrics, house, presses, products, tested } from '../db/schema';
@@ -105,6 +105,12 @@ function playRun(db: Db, demo: z.output<typeof DemoRun>, today: Date): void {
       const lot = lotOf(plan, state, undefined);
       const stage = lot && card.stages[lot.stage];
       if (!stage) throw new Error(`${demo.id}: no stage left`);
+      const heat = stage.by === 'press' && lot.phase === 'ready' ? heatFor(plan, state, stage) : null;
+      if (heat?.state === 'turn') {
+        happen({ kind: 'turned', tempC: heat.toC }, 4);
+        // read once it is there, a degree off at most
+        happen({ kind: 'read', by: 'panel', value: Math.round(heat.toC + ((events.length % 3) - 1)) }, heat.timeS);
+      }
       const byHand = stage.by === 'hands' || lot.phase === 'ready';
       happen(nextFact(card.stages.slice(lot.stage + 1), stage, lot, piece), byHand ? 4 + (events.length % 5) : stage.timeS + 0.4);
     }

@@ -139,7 +139,7 @@ function Choices<T extends string>({ label, list, chosen, onChoose, isFirst = fa
             ref={entry === chosen ? on : undefined}
             type="button"
             aria-pressed={entry === chosen}
-            className={`act min-h-12 border-night-line text-white ${entry === chosen ? 'border-amber text-amber' : ''}`}
+            className={`act min-h-12 ${entry === chosen ? 'border-amber text-amber' : 'border-night-line text-white'}`}
             onClick={() => onChoose(entry)}
           >
             {entry}

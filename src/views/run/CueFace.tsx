@@ -45,8 +45,8 @@ export function CueFace({ cue, next, card, state, word, onAct }: CueFaceProps) {
       </span>
       <DrainingBar lastsS={cue.lastsS} dueAt={cue.dueAt} />
       <span className="flex flex-wrap items-baseline gap-x-4 pt-2 text-2xl">
-        <WhichPiece card={card} pieces={cue.pieces} />
-        {card.of.side && <span className="text-4xl leading-none font-bold">{card.of.position}</span>}
+        {!heat && <WhichPiece card={card} pieces={cue.pieces} />}
+        {!heat && card.of.side && <span className="text-4xl leading-none font-bold">{card.of.position}</span>}
         <span className="text-night-soft">{heat ? <Says words={heat} /> : stage ? <Says words={stageWords(stage, state)} /> : null}</span>
       </span>
       {!heat && <HowTo how={howOf(card, cue, state.results.length === 0)} />}

@@ -45,22 +45,23 @@ export const RunKeys = memo(function RunKeys({
       {text} <span className="key max-[700px]:hidden">{keys[act].toUpperCase()}</span>
     </button>
   );
-  const quiet = 'border-transparent px-2 max-[1199px]:px-1 text-night-soft';
+  const quiet = 'border-transparent px-1.5 max-[1199px]:px-1 text-night-soft';
   return (
     <>
-      <div className="flex flex-wrap items-center gap-x-2 pt-2 text-[0.95rem] max-[1199px]:gap-x-1 max-[1199px]:text-[0.875rem] [contain:layout_style]">
+      <div className="flex flex-wrap items-center gap-x-1 pt-2 text-[0.95rem] max-[1199px]:gap-x-1 max-[1199px]:text-[0.875rem] [contain:layout_style]">
         {key('Note', 'note', true, quiet)}
         {key('Photo', 'photo', canSpoil, quiet)}
-        {key('Set time', 'time', true, quiet)}
-        {key('Set heat', 'heat', true, quiet)}
-        {isNew && key('Set pressure', 'pressure', true, quiet)}
+        <span className="pl-2 text-night-soft">Set</span>
+        {key('time', 'time', true, quiet)}
+        {key('heat', 'heat', true, quiet)}
+        {isNew && key('pressure', 'pressure', true, quiet)}
         {isNew && key('Reading', 'read', true, quiet)}
-        {key(`Goes ${style}`, 'goes', true, quiet)}
+        {key(style === 'piece by piece' ? 'Piece by piece' : 'Step by step', 'goes', true, quiet)}
         {key(`Sound: ${sounds}`, 'sounds', true, quiet)}
         {key('Full screen', 'full', true, quiet)}
         {key('Keys', 'keys', true, quiet)}
         <button type="button" className={`act ${quiet} ml-auto`} onClick={() => void on.stop()}>
-          Stop the run here
+          Stop the run
         </button>
       </div>
       <div className="sticky bottom-14 flex flex-wrap items-center gap-3 bg-night py-2 max-[700px]:gap-2">

@@ -91,7 +91,7 @@ function UndoOnly({ run }: { run: LiveRun }) {
         Undo last step <span className="key">{keys.undo.toUpperCase()}</span>
       </button>
       <button type="button" className="act border-transparent text-night-soft" onClick={() => run.happen({ kind: 'stopped' })}>
-        Stop the run here
+        Stop the run
       </button>
       {run.refusal && <span className="text-xl text-amber">{run.refusal}</span>}
     </div>

@@ -15,6 +15,9 @@ interface SpoilChoiceProps {
   onCancel: () => void;
 }
 
+/** Of the reasons in their order. */
+const KEYS = [...'1234567890abcd'];
+
 const LOST_WORDS: Record<Lost, string> = {
   sheet: 'the sheet; no blank met it yet',
   transfer: 'the transfer; the blank is good',
@@ -40,7 +43,7 @@ export function SpoilChoice({ of, pieces, choices, due, onChoose, onCancel }: Sp
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       if (event.key === 'Escape') onCancel();
-      const reason = reasons[Number(event.key) - 1];
+      const reason = reasons[KEYS.indexOf(event.key)];
       if (reason && !(event.target instanceof HTMLInputElement)) {
         event.preventDefault();
         choose(reason);
@@ -54,7 +57,7 @@ export function SpoilChoice({ of, pieces, choices, due, onChoose, onCancel }: Sp
       key={key}
       type="button"
       aria-pressed={on}
-      className={`act border-night-line text-white ${on ? 'border-amber text-amber' : ''}`}
+      className={`act ${on ? 'border-amber text-amber' : 'border-night-line text-white'}`}
       onClick={onClick}
     >
       {words}
@@ -82,7 +85,7 @@ export function SpoilChoice({ of, pieces, choices, due, onChoose, onCancel }: Sp
           {pieces.map((value) => pick(String(value), value === piece, `piece ${value}`, () => setPiece(value)))}
         </fieldset>
       )}
-      <ol className="grid max-w-5xl grid-cols-2 gap-3">
+      <ol className="grid grid-cols-3 gap-3 max-[1099px]:grid-cols-2">
         {reasons.map((reason, i) => (
           <li key={reason}>
             <button
@@ -90,7 +93,7 @@ export function SpoilChoice({ of, pieces, choices, due, onChoose, onCancel }: Sp
               className="act min-h-16 w-full justify-start border-night-line text-xl text-white"
               onClick={() => choose(reason)}
             >
-              {i < 9 && <span className="key">{i + 1}</span>} {reason}
+              <span className="key">{KEYS[i]?.toUpperCase()}</span> {reason}
             </button>
           </li>
         ))}
