@@ -275,7 +275,8 @@ ownTest('with the server away the run goes on, outlives a closed tab, and comes 
   await again.goto(shop.address);
   const events = async () => (await (await again.request.get(`${shop.address}/api/v1/runs/${runs[0].runId}`)).json()).events;
   await expect
-    .poll(async () => (await events()).map(({ kind }: { kind: string }) => kind).join(', '))
+    // a press that is not at its heat is passed over by these hands
+    .poll(async () => (await events()).flatMap(({ kind }: { kind: string }) => (kind === 'heat passed over' ? [] : kind)).join(', '))
     .toBe('checked, next, closed, noted, opened');
 });
 
@@ -292,6 +293,8 @@ test('keys mashed and Space held press one step; a piece is never spoiled by one
   await cue(page, /^Close to pre-press/);
   await expect(counts(page)).toHaveText(/0 spoiled/);
   await page.keyboard.press('t');
+  await expect(page.getByLabel(/Seconds of the pre-press/)).toBeVisible();
+  await page.getByRole('button', { name: 'full press' }).click();
   await page.getByLabel(/Seconds of the full press/).fill('ninety');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('alert')).toContainText('Time: “ninety”');
@@ -344,15 +347,15 @@ test('keys are changed at the press, kept by the device, and put back', async ({
   await cue(page, /^Load/);
   await page.keyboard.press('k');
   await page.getByRole('button', { name: 'pause and go on' }).click();
-  await page.keyboard.press('b');
+  await page.keyboard.press('v');
   await page.keyboard.press('Escape');
   await page.reload();
   await cue(page, /^Load/);
   await page.keyboard.press('p');
   await expect(page.locator('button[data-cue]')).toContainText('Load');
-  await page.keyboard.press('b');
+  await page.keyboard.press('v');
   await cue(page, /^Paused/);
-  await page.keyboard.press('b');
+  await page.keyboard.press('v');
   await cue(page, /^Load/);
   await page.getByRole('button', { name: 'Keys K' }).click();
   await page.getByRole('button', { name: 'The usual letters' }).click();

@@ -1,5 +1,5 @@
 /** The figures of the closing in hand as they are set in this run, what the next closing changes, and a cue in words. */
-import { type Card, type ClosingFigures, figuresAt } from '../card';
+import { type Card, type ClosingFigures, closingsOfCard, figuresAt } from '../card';
 import type { ChosenStage } from '../sheet';
 import { formatFigure, type Phrase, phrase, setTemp, UNITS } from '../units';
 import type { Cue } from './cue';
@@ -30,6 +30,12 @@ function asSet(plan: RunPlan, run: Set, carded: ClosingFigures): FiguresNow {
   const band = own.band ?? carded.band;
   const changed = timeS !== carded.timeS || Math.abs(tempC - carded.tempC) > 0.05 || band !== carded.band;
   return { ...carded, timeS, tempC, band, of: kind === 'press' ? undefined : kind, changed, bandAsCarded: band === carded.band };
+}
+
+/** Every closing of a card once, as it is set now: what can be set by itself. */
+export function closingsNow(card: Carded, plan: RunPlan, run: Set): FiguresNow[] {
+  const all = closingsOfCard(card).map((carded) => asSet(plan, run, carded));
+  return all.filter((closing, i) => all.findIndex(({ of }) => of === closing.of) === i);
 }
 
 /** The closing that a stage is, prepares or follows, as it is set now; null: the press is never shut. */

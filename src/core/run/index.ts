@@ -24,7 +24,7 @@ export {
   type TrialLooks,
 } from './events';
 export { looksFor, reasonsFor } from './faults';
-export { changesAhead, cueVerb, type FiguresNow, figuresNow, heatWords, type NextFigures } from './figures';
+export { changesAhead, closingsNow, cueVerb, type FiguresNow, figuresNow, heatWords, type NextFigures } from './figures';
 export { type Check, FOLLOWS_MS, firstHeat, gateOf, type LeadIn, leadIn, REST, settled, sparesOf, stillHolds, TRIAL } from './gate';
 export { type HeatState, heatFor, type Live, setNow } from './heat';
 export { type How, howOf, stageWords } from './how';

@@ -2,7 +2,17 @@
 import { useEffect, useRef, useState } from 'react';
 import type { Card } from '../../core/card';
 import { PRESSURE_BANDS } from '../../core/materials';
-import { doubtOf, type FiguresNow, READ_BY, type ReadBy, type RunFact } from '../../core/run';
+import {
+  closingsNow,
+  doubtOf,
+  type FiguresNow,
+  figuresNow,
+  READ_BY,
+  type ReadBy,
+  type RunFact,
+  type RunPlan,
+  type RunState,
+} from '../../core/run';
 import { formatFigure, parseQuantity, phraseText, UNITS } from '../../core/units';
 import { useUnits } from '../../ui/house';
 
@@ -11,8 +21,8 @@ export type AsideKind = 'note' | 'time' | 'temperature' | 'pressure' | 'reading'
 interface AsideProps {
   kind: AsideKind;
   card: Card;
-  /** The closing in hand, whose setting it is; null: that of the full press. */
-  closing: FiguresNow | null;
+  /** The run, each of whose closings can be set, and the stage in hand; null: it keeps settings of the full press alone. */
+  setting: { plan: RunPlan; run: RunState; stage: number } | null;
   /** What the press's panel says this moment, °C; null: no device tells. */
   readoutC: number | null;
   piece: number | undefined;
@@ -20,8 +30,11 @@ interface AsideProps {
   onClose: () => void;
 }
 
-export function Aside({ kind, card, closing, readoutC, piece, onFact, onClose }: AsideProps) {
+export function Aside({ kind, card, setting, readoutC, piece, onFact, onClose }: AsideProps) {
   const { unit } = card.window.settable;
+  const closings = setting ? closingsNow(card, setting.plan, setting.run) : [];
+  const [of, setOf] = useState(setting ? figuresNow(card, setting.plan, setting.run, setting.stage)?.of : undefined);
+  const closing = closings.find((entry) => entry.of === of);
   const wantedC = readoutC ?? closing?.tempC ?? card.set.tempC;
   const [typed, setTyped] = useState(kind === 'reading' ? formatFigure(wantedC, unit) : '');
   const [by, setBy] = useState<ReadBy>('panel');
@@ -39,7 +52,7 @@ export function Aside({ kind, card, closing, readoutC, piece, onFact, onClose }:
       piece,
       by,
       linePressure: gauge === 'air' ? units.linePressure : null,
-      of: closing?.of,
+      of,
     });
     if (typeof fact === 'string') return setFault(fact);
     const doubt = asked === text ? null : doubtOf(fact, card);
@@ -63,9 +76,22 @@ export function Aside({ kind, card, closing, readoutC, piece, onFact, onClose }:
     document.addEventListener('keydown', onKey);
     return () => document.removeEventListener('keydown', onKey);
   }, [onClose]);
-  const whose = closing?.of ?? 'full press';
+  const whose = closingWord(of);
+  const sets = kind === 'time' || kind === 'temperature' || kind === 'pressure';
   return (
     <div className="flex flex-wrap items-end gap-3 pt-3">
+      {sets && closings.length > 1 && (
+        <Choices
+          label="Of"
+          list={closings.map((entry) => closingWord(entry.of))}
+          chosen={whose}
+          onChoose={(word) => {
+            setOf(closings.find((entry) => closingWord(entry.of) === word)?.of);
+            setFault(null);
+            field.current?.focus();
+          }}
+        />
+      )}
       {kind === 'reading' && (
         <Choices label="Read by" list={READ_BY.filter((entry) => entry !== 'gauge' || gauge !== 'feel')} chosen={by} onChoose={chooseBy} />
       )}
@@ -114,6 +140,8 @@ export function Aside({ kind, card, closing, readoutC, piece, onFact, onClose }:
     </div>
   );
 }
+
+const closingWord = (of: FiguresNow['of']): string => of ?? 'full press';
 
 interface ChoicesProps<T extends string> {
   label: string;

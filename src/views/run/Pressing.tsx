@@ -6,7 +6,6 @@ import {
   cooling,
   cueOf,
   factOf,
-  figuresNow,
   following,
   type Live,
   type Lost,
@@ -191,7 +190,7 @@ export function Pressing({ reply, run, readoutC }: { reply: RunReply; run: LiveR
         <Aside
           kind={aside}
           card={card}
-          closing={isNew ? figuresNow(card, plan, state, cue.stage) : null}
+          setting={isNew ? { plan, run: state, stage: cue.stage } : null}
           readoutC={readoutC}
           piece={cue.pieces[0]}
           onFact={happen}

@@ -2,7 +2,7 @@
 import { memo } from 'react';
 import type { Card } from '../../core/card';
 import { COVER_SHEETS } from '../../core/heat';
-import { changesAhead, type FiguresNow, figuresNow, type NextFigures, type RunPlan, type RunState } from '../../core/run';
+import { changesAhead, closingsNow, type FiguresNow, figuresNow, type NextFigures, type RunPlan, type RunState } from '../../core/run';
 import { formatDuration, formatFigure, formatQuantity, UNITS } from '../../core/units';
 import { useUnits } from '../../ui/house';
 
@@ -20,6 +20,7 @@ export const RunSetValues = memo(function RunSetValues({ card, plan, run, stage 
   const now = figuresNow(card, plan, run, stage);
   if (!now) return null;
   const ahead = changesAhead(card, plan, run, stage);
+  const others = closingsNow(card, plan, run).filter(({ of, changed }) => changed && of !== now.of);
   const { setting, band, timeS } = now;
   const gauge =
     setting.gauge === 'dial'
@@ -44,6 +45,11 @@ export const RunSetValues = memo(function RunSetValues({ card, plan, run, stage 
         <br />
         {peelWords(now)}, {now.cover ? `${COVER_SHEETS[now.cover].name} over it` : 'no cover'}
         {now.changed && <span className="text-amber">, not as carded</span>}
+        {others.map((other) => (
+          <span key={other.kind} className="block text-amber">
+            {other.of ?? 'full press'} {formatQuantity(other.tempC, unit)}, {formatDuration(other.timeS)}, not as carded
+          </span>
+        ))}
         {ahead && <Ahead ahead={ahead} unit={unit} />}
       </span>
     </div>
