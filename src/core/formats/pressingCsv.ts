@@ -1,6 +1,7 @@
 /** Pressings as CSV: one row each, inside units named in the heading, safe to open in a spreadsheet; and read back from it. */
 import { stringify } from 'csv-stringify/sync';
 import { type Pressing, PressingSchema } from '../log';
+import { closingsCell, peelsCell, readClosings, readPeels } from './closingText';
 import { Faults } from './faults';
 import { csvRows, inStrides, type Progress, type ReadCsv, unguarded } from './shelfCsv';
 
@@ -69,7 +70,13 @@ const COLUMNS: readonly Column[] = [
   text('line', 'lineId'),
   text('print', 'printKey'),
   { heading: 'readings', get: (p) => p.closings.flatMap(readingWords).join('; ') },
-  { heading: 'late_s', get: (p) => (p.peels ?? []).map(({ peel, plannedS, tookS }) => `${peel} ${round(tookS - plannedS)}`).join('; ') },
+  { heading: 'closings', get: closingsCell },
+  {
+    heading: 'peels',
+    get: peelsCell,
+    set: (cell) => (cell === '' ? {} : { peels: readPeels(cell) }),
+  },
+  { heading: 'lost', get: (p) => p.lost ?? '', set: (cell) => (cell === '' ? {} : { lost: cell }) },
 ];
 
 /** `marry panel 152.5 C`, `press gauge 5.2`, and whether it was closed all the same. */
@@ -105,7 +112,7 @@ const FIELD_HEADINGS: Partial<Record<string, string>> = {
 };
 
 /**
- * Reads pressings back from their CSV, telling how far it is. What a CSV does not hold (each closing) stays empty.
+ * Reads pressings back from their CSV, telling how far it is.
  *
  * @yields lines read so far, of how many
  * @returns the records, those that were withdrawn by id, and every bad line with its column
@@ -123,8 +130,9 @@ export function* readPressingsCsv(csv: string): Generator<Progress, ReadCsv<Pres
   yield* inStrides(rows, ({ line, row }) => {
     const cell = (heading: string) => unguarded((row[heading] ?? '').trim());
     const person = cell('number') || cell('name') ? { number: cell('number'), name: cell('name') } : null;
-    const draft: Record<string, unknown> = { closings: [], person };
+    const draft: Record<string, unknown> = { person };
     for (const { heading, set } of COLUMNS) if (set) Object.assign(draft, set(cell(heading)));
+    draft.closings = readClosings(cell('closings'), Number(draft.startedAt));
     const parsed = PressingSchema.safeParse(draft);
     if (!parsed.success) {
       for (const issue of parsed.error.issues) {

@@ -3,7 +3,7 @@ import { z } from 'zod';
 import type { Card } from '../card';
 import { COVER_KINDS, Id, PRESSURE_BANDS, Words } from '../materials';
 import { RosterEntrySchema } from '../order';
-import { type PieceResult, READ_BY, type Run, SPOIL_REASONS, SpotAreaSchema } from '../run';
+import { PEEL_HEATS, type PieceResult, READ_BY, type Run, SPOIL_REASONS, SpotAreaSchema } from '../run';
 
 export const PressingSchema = z.object({
   id: z.uuid(),
@@ -56,7 +56,7 @@ export const PressingSchema = z.object({
   peels: z
     .array(
       z.object({
-        peel: z.enum(['hot', 'warm', 'cold']),
+        peel: z.enum(PEEL_HEATS),
         plannedS: z.number(),
         tookS: z.number(),
         untilS: z.number().optional(),

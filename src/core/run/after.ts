@@ -5,7 +5,7 @@ import { type House, type HouseSetting, houseSetting } from '../house';
 import type { ChosenStage } from '../sheet';
 import type { SpoilReason } from './events';
 import { isOfTheHeat } from './faults';
-import type { DoneClosing, DonePeel, LostTransfer, PieceResult, RunState } from './state';
+import { type DoneClosing, type DonePeel, type LostTransfer, PEEL_HEATS, type PieceResult, type RunState } from './state';
 
 /** Mean and planned seconds of the closings of one stage. */
 export interface StageTimes {
@@ -97,7 +97,7 @@ const PEEL_EARLY_S = 5;
 
 function peelsOf(worked: readonly Worked[]): PeelTimes[] {
   const all = worked.flatMap((worked) => worked.peels);
-  return (['hot', 'warm', 'cold'] as const).flatMap((peel) => {
+  return PEEL_HEATS.flatMap((peel) => {
     const own = all.filter((donePeel) => donePeel.peel === peel);
     if (own.length === 0) return [];
     return {

@@ -43,4 +43,13 @@ export {
 } from './machine';
 export { MACHINE_VERSION, type PlannedStage, planOf, type RunPlan } from './plan';
 export { lostChoices } from './stageSteps';
-export type { Counts, DoneClosing, LostTransfer, Lot, PieceResult, Reading, RunState } from './state';
+export {
+  type Counts,
+  type DoneClosing,
+  type LostTransfer,
+  type Lot,
+  PEEL_HEATS,
+  type PieceResult,
+  type Reading,
+  type RunState,
+} from './state';

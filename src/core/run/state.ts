@@ -34,9 +34,12 @@ export interface DoneClosing {
   spot?: { area: SpotArea; cover: CoverKind | null };
 }
 
+/** How warm a piece is peeled. */
+export const PEEL_HEATS = ['hot', 'warm', 'cold'] as const;
+
 /** A peel as it was really done. */
 export interface DonePeel {
-  peel: 'hot' | 'warm' | 'cold';
+  peel: (typeof PEEL_HEATS)[number];
   /**
    * From the opening, or from the end of a rub, until the hand begins, s: as carded, 0 for at once, and as it was. The peel is
    * told once it is done; it began its usual length before.
