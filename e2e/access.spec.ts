@@ -55,7 +55,7 @@ test('run, from load to the spoiled choice, and reasons unfolded', async ({ page
   await page.getByRole('heading', { name: 'Count the transfers' }).waitFor();
   expect(await look(page)).toEqual([]);
   await page.getByRole('button', { name: 'Press without the rest' }).click();
-  await page.getByRole('button', { name: /^Load/ }).waitFor();
+  await cue(page, /^Load/);
   expect(await look(page)).toEqual([]);
   await advance(page, /^Load/);
   await advance(page, /^Close to pre-press/);

@@ -78,6 +78,8 @@ test('OpenAPI 3.1 describes every address, and its card schema takes a real card
   );
   const { schema } = description.paths['/api/v1/compute/card'].post.responses['200'].content['application/json'];
   const reply = await (await request.post('/api/v1/compute/card', { data: documentedBody() })).json();
-  expect(Object.keys(reply.card).sort()).toEqual(Object.keys(schema.properties.card.properties).sort());
+  // this one is pressed at one heat: nothing is turned between its closings
+  const known = Object.keys(schema.properties.card.properties).filter((key) => key !== 'turning');
+  expect(Object.keys(reply.card).sort()).toEqual(known.sort());
   expect(Object.keys(reply.card)).toEqual(expect.arrayContaining(schema.properties.card.required));
 });

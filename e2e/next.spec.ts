@@ -56,6 +56,7 @@ test('the next size goes on by Space: nothing that still stands is asked again, 
   expect(await setUp(page)).toBeGreaterThan(7);
   await cue(page, /^Load/);
   await page.keyboard.press('t');
+  await page.getByRole('button', { name: 'full press' }).click();
   await page.getByLabel(/Seconds of the full press/).fill('11');
   await page.keyboard.press('Enter');
   await work(page, patient);

@@ -39,6 +39,7 @@ export const PATHS = {
   pressing: ['GET', '/pressings/{id}'],
   again: ['GET', '/pressings/{id}/again'],
   putPlaced: ['PUT', '/pressings/{id}/placed/{amendmentId}'],
+  putRescued: ['PUT', '/pressings/{id}/rescued/{amendmentId}'],
   placementBias: ['GET', '/placement-bias'],
   logNames: ['GET', '/log-names'],
   rail: ['GET', '/rail'],
@@ -93,6 +94,7 @@ export const STALE_AFTER = {
   putRunEvent: ['bench', 'rail'],
   putPhoto: [],
   putPlaced: ['pressing', 'placementBias'],
+  putRescued: ['pressing', 'pressings'],
   putPractice: ['practice'],
   // devices tell of themselves
   putHand: [],

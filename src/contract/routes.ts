@@ -5,7 +5,7 @@ import { SuitedSchema, WorthSchema } from '../core/advice';
 import { BondBandSchema, PeelClockSchema } from '../core/heat';
 import { AllowedSchema, HeatQuerySchema, PeelQuerySchema, SweepQuerySchema } from '../core/heatBench';
 import { HouseSchema } from '../core/house';
-import { OffPlaceSchema } from '../core/log';
+import { OffPlaceSchema, RescueSchema } from '../core/log';
 import { AidSchema, BlankSchema, FabricSchema, Id, Initials } from '../core/materials';
 import { OrderSchema, RosterEntrySchema } from '../core/order';
 import { PlatenMapSchema, PressAmendmentSchema, PressRecordSchema, PressSchema } from '../core/press';
@@ -211,6 +211,11 @@ export const ROUTES = {
   putPlaced: route('Note where a print came to lie, measured after pressing; the pressing itself stays as it is', {
     params: z.object({ id: z.uuid(), amendmentId: z.uuid() }),
     body: OffPlaceSchema.extend({ by: Initials }),
+    reply: z.object({ pressing: LoggedPressingSchema }),
+  }),
+  putRescued: route('Note that a spoiled print was taken off, how long it took and with what; the pressing itself stays as it is', {
+    params: z.object({ id: z.uuid(), amendmentId: z.uuid() }),
+    body: RescueSchema.extend({ initials: Initials }),
     reply: z.object({ pressing: LoggedPressingSchema }),
   }),
   placementBias: route('How each operator’s prints lie off their place, by position', {

@@ -19,4 +19,5 @@ export {
   printLeft,
   spoiledPieces,
 } from './queue';
+export { canBeRescued, type Rescue, RescueSchema, rescueOf, rescueText } from './rescue';
 export { type NextStep, nextStep, STATION_IDS, type Station, type StationAt, stationHref, stationsOf } from './stations';

@@ -42,6 +42,7 @@ export {
   UnknownMachine,
 } from './machine';
 export { MACHINE_VERSION, type PlannedStage, planOf, type RunPlan } from './plan';
+export { partWords } from './spot';
 export { lostChoices } from './stageSteps';
 export {
   type Counts,

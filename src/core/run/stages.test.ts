@@ -1,6 +1,18 @@
 /** What the second machine adds: heat between closings, readings, settings of every closing, what was lost, a part pressed again. */
 import { describe, expect, it } from 'vitest';
-import { apply, countsOf, cueOf, factOf, type RunEvent, type RunFact, type RunPlan, type RunState, replay, standing } from './index';
+import {
+  apply,
+  countsOf,
+  cueOf,
+  factOf,
+  partWords,
+  type RunEvent,
+  type RunFact,
+  type RunPlan,
+  type RunState,
+  replay,
+  standing,
+} from './index';
 import { HEATED, MARRIED, uuid, WARM } from './test/plans';
 
 /** A run that is told facts at instants, s. */
@@ -243,6 +255,14 @@ describe('a part pressed again', () => {
     const [result] = told.run().results;
     expect(result).toMatchObject({ outcome: 'good', laidBack: 0 });
     expect(result?.closings.at(-1)).toMatchObject({ stage: 'spot repair', plannedS: 6, spot: { area: spot.area, cover: 'silicone' } });
+  });
+
+  it('is told by where it lies on the art', () => {
+    const part = (x: number, y: number, width: number, height: number) => partWords({ x, y, width, height });
+    expect(part(0.7, 0, 0.3, 0.25)).toBe('the top right part');
+    expect(part(0, 0, 1 / 3, 1)).toBe('the left part');
+    expect(part(1 / 3, 1 / 3, 1 / 3, 1 / 3)).toBe('the middle part');
+    expect(part(0, 0, 1, 1)).toBe('the whole part');
   });
 
   it('undone while it is shut, nothing of it is left', () => {

@@ -14,6 +14,7 @@ import { goOnceKept } from '../shell/goTo';
 import { KeepTested } from './KeepTested';
 import { PlacedForm } from './PlacedForm';
 import { Outcome, PressingDetail } from './PressingTable';
+import { RescueForm } from './RescueForm';
 
 export function PressingPage({ id }: { id: string }) {
   return (
@@ -48,6 +49,7 @@ function PressingOf({ id }: { id: string }) {
       </div>
       <PressingDetail pressing={p} />
       {card && p.lowerC === null && <KeepTested key={`tested ${p.id}`} pressing={p} card={card} />}
+      <RescueForm key={`rescue ${p.id}`} pressing={p} />
       <PlacedForm key={p.id} pressing={p} house={house} />
       <article className="rule-top mt-4 pt-3" aria-label="The card as it was">
         <h2 className="pb-2">The card as it was when it was pressed</h2>

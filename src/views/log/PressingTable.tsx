@@ -5,6 +5,7 @@ import { formatDuration, formatForHouse, type HouseUnits } from '../../core/unit
 import { type Column, DataTable } from '../../ui/DataTable';
 import { instantText } from '../../ui/days';
 import { useUnits } from '../../ui/house';
+import { ClosingLine } from './ClosingLine';
 import { figureColumns, Piece } from './pressingColumns';
 
 export function PressingTable({ pressings }: { pressings: Logged[] }) {
@@ -67,6 +68,7 @@ export function Outcome({ pressing: p }: { pressing: Logged }) {
     <>
       <span className={p.outcome === 'spoiled' ? 'font-semibold text-brick' : 'font-semibold'}>{p.outcome}</span>
       {p.reason && <span className="block">{p.reason}</span>}
+      {p.lost && <span className="label block">the {p.lost} alone</span>}
       {p.laidBack > 0 && <span className="label block">laid back {p.laidBack === 1 ? 'once' : `${p.laidBack} times`}</span>}
       {p.withdrawn && <span className="label block">withdrawn</span>}
     </>
@@ -80,16 +82,17 @@ export function PressingDetail({ pressing: p, toRecord = false }: { pressing: Lo
       <ul>
         {p.closings.map((closing) => (
           <li key={closing.closedAt}>
-            {closing.stage}: closed for <span className="figure">{((closing.openedAt - closing.closedAt) / 1000).toFixed(1)} s</span>,
-            carded <span className="figure">{formatDuration(closing.plannedS)}</span>
-            {typeof closing.readC === 'number' && (
-              <>
-                , read <span className="figure">{formatForHouse('temperature', closing.readC, house)}</span> as it closed
-              </>
-            )}
+            <ClosingLine closing={closing} house={house} />
           </li>
         ))}
         {p.closings.length === 0 && <li>The press was never closed on it.</li>}
+        {(p.peels ?? []).map((peel, i) => (
+          // biome-ignore lint/suspicious/noArrayIndexKey: peels stand in the order they were done and never move
+          <li key={i}>
+            {peel.peel} peel: begun after <span className="figure">{peel.tookS.toFixed(1)} s</span>, carded{' '}
+            <span className="figure">{formatDuration(peel.plannedS)}</span>
+          </li>
+        ))}
       </ul>
       <p className="label pt-1">
         {p.layerNames.join(', then ')} · {p.fabricName} · {p.pressureBand} pressure · {p.peel} peel · room{' '}
