@@ -33,7 +33,7 @@ async function pressOnce(page: Page): Promise<boolean> {
   for (let i = 0; i < 20; i++) {
     const now = await shown(page);
     // a clock that ran out by itself is no step
-    if (before.state === 'running' && /^(open now|peel|cool enough)/.test(now.words)) return false;
+    if (before.state === 'running' && /^(open now|peel now|peel |cool enough)/.test(now.words)) return false;
     if (now.words !== before.words) return true;
     await page.waitForTimeout(25);
   }

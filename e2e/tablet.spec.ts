@@ -7,6 +7,9 @@ test.use({ viewport: { width: 1024, height: 768 } });
 ownTest(
   'a piece pressed by touch alone is seen on another browser’s rail, and undone there is none of it',
   async ({ page, browser, shop }) => {
+    // no device tells of the heat: what is cued hangs on the hands alone
+    await shop.kill();
+    await shop.start({ TIDY_BEACON_DEVICES: '0' });
     const other = await browser.newPage({ viewport: { width: 1280, height: 800 } });
     await other.goto(shop.address);
     await page.goto('/');

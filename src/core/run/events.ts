@@ -107,6 +107,8 @@ export const RunEventSchema = z.discriminatedUnion('kind', [
   z.object({ ...base, kind: z.literal('turned'), tempC: SetTemp }),
   /** Something was read at the press. */
   z.object({ ...base, kind: z.literal('read'), by: z.enum(READ_BY), value: z.number().min(-50).max(2000) }),
+  /** The press was shut empty, so that the base warms. */
+  z.object({ ...base, kind: z.literal('base closed') }),
   /** A peel that was begun is done, sooner than planned: the hands are free again. */
   z.object({ ...base, kind: z.literal('freed') }),
   /** The next closings are made although the last reading is off. */

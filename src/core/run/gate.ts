@@ -3,6 +3,7 @@ import { type Card, letteringOf, letteringWords, pressureWords } from '../card';
 import { COVER_SHEETS } from '../heat';
 import { pullAt } from '../press';
 import { type Phrase, phrase, seconds, setTemp } from '../units';
+import { marryInS } from './base';
 import { changesHeat } from './plan';
 import type { RunState } from './state';
 import { type TrialNext, trialNext } from './trial';
@@ -14,11 +15,15 @@ export interface Check {
   /** What to look for. */
   look: Phrase;
   safety: string | null;
-  /** A figure that is kept with it: the temperature read at the platen, °C, or the transfers there are. */
-  input: 'temperature' | 'count' | null;
+  /** A figure that is kept with it: the temperature read at the platen, °C, the transfers there are, or the seconds it was shut empty. */
+  input: 'temperature' | 'count' | 'clock' | null;
   /** It was looked at before the run just ended, and nothing it rests on has changed. */
   holds: boolean;
 }
+
+/** A base is warmed for so long before the first piece, s; before a hot marry-peel, until it has heat to give. */
+const BASE_WARM_S = 30;
+const MARRY_WARM_S = Math.round(marryInS(0) / 30) * 30;
 
 /** A readout this near to the set value counts as settled, K. */
 const SETTLED_K = 3;
@@ -77,10 +82,10 @@ const RULES: Record<string, Rule> = {
   warm: ({ stages }) => {
     const marries = stages.some((stage) => stage.kind === 'marry');
     return {
-      says: phrase`Close it empty for ${marries ? 'some minutes' : seconds(30)}`,
+      says: phrase`Close it empty for ${seconds(marries ? MARRY_WARM_S : BASE_WARM_S)}`,
       look: phrase`${marries ? 'A hot marry-peel needs heat from below.' : 'A cold base robs the first piece of its heat.'}`,
       safety: PINCH,
-      input: null,
+      input: 'clock',
     };
   },
   cover: ({ set }) => ({

@@ -1,6 +1,7 @@
 /** The run: pressing the pieces of a line, one event at a time. */
 export type { ActKind } from './acts';
 export { type AfterRun, afterRun, asLeft, type Doubted, type NextTime } from './after';
+export { baseBurns, baseHeat, baseShare, MARRIES_AT, marryInS } from './base';
 export type { Why } from './choose';
 export { type Clock, type Cooling, type Cue, clocksOf, cooling, cueOf, factOf, following, styleOf } from './cue';
 export { doubtOf } from './doubt';

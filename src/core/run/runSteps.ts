@@ -15,13 +15,18 @@ interface RunStepOn<E> {
 }
 
 /** Steps that the first machine does not know. */
-const NEW_KINDS: ReadonlySet<string> = new Set(['set pressure', 'turned', 'read', 'heat passed over', 'freed']);
+const NEW_KINDS: ReadonlySet<string> = new Set(['set pressure', 'turned', 'read', 'heat passed over', 'freed', 'base closed']);
 const TOO_OLD = 'This run was begun before this could be kept with it. Note it instead.';
 
 /** The settings of a run with one of a closing changed. */
 function withSetting(run: RunState, of: keyof RunState['sets'], changed: StageSetting): RunState {
   return { ...run, sets: { ...run.sets, [of]: { ...run.sets[of], ...changed } } };
 }
+
+/** The press is opened, if it was shut to warm its base. */
+const baseOpened = (base: RunState['base'], at: number): RunState['base'] => base.map(([from, to]) => [from, to ?? at]);
+/** Key of the check by which what is left of the set-up is passed over. */
+const REST_OF_IT = 'rest';
 
 /** A piece that has had its verdict is told of on its record. */
 function aboutPiece({ plan, run, event }: RunStepOn<{ piece?: number | undefined }>, told: (piece: number) => RunState): Applied {
@@ -38,7 +43,8 @@ const ON_RUN: { [K in OnRun['kind']]: (on: RunStepOn<Extract<OnRun, { kind: K }>
     // what the panel said at the set-up is the first reading of its heat
     const read: Reading | null =
       event.check === 'heat' && event.found !== undefined ? { by: 'panel', value: event.found, at: event.at } : null;
-    return ok({ ...run, checks, ...(plan.machine >= 2 && read && { heat: { ...run.heat, read } }) });
+    const base = event.check === 'warm' || event.check === REST_OF_IT ? baseOpened(run.base, event.at) : run.base;
+    return ok({ ...run, checks, base, ...(plan.machine >= 2 && read && { heat: { ...run.heat, read } }) });
   },
   trying: ({ run, event }) =>
     run.begun > 0
@@ -54,6 +60,10 @@ const ON_RUN: { [K in OnRun['kind']]: (on: RunStepOn<Extract<OnRun, { kind: K }>
     const heat = event.by === 'gauge' ? run.heat : { ...run.heat, read: reading, passedOver: false };
     return ok({ ...run, readings: [...run.readings, reading], heat });
   },
+  'base closed': ({ run, event }) =>
+    run.begun > 0
+      ? refused('The base is warmed before the first piece.')
+      : ok({ ...run, base: [...baseOpened(run.base, event.at), [event.at, null]] }),
   freed: ({ run }) => (run.handsUntil === null ? refused('The hands are free already.') : ok({ ...run, handsUntil: null })),
   'heat passed over': ({ run }) => ok({ ...run, heat: { ...run.heat, passedOver: true } }),
   goes: ({ run, event }) => ok({ ...run, style: event.style }),

@@ -166,6 +166,8 @@ export interface RunState {
   handsUntil: number | null;
   /** Read since the last closing, kept with the next. */
   readings: Reading[];
+  /** When the press was shut empty to warm the base, and opened again; null: it still is. */
+  base: [from: number, to: number | null][];
 }
 
 export interface Counts {
@@ -204,4 +206,5 @@ export const startRun = (at: number): RunState => ({
   pace: { n: 0, sum: 0, squares: 0 },
   handsUntil: null,
   readings: [],
+  base: [],
 });

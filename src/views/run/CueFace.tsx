@@ -1,6 +1,6 @@
 /** The cue: what to do now and for which piece, its clock, why, and what comes after. The whole of it is the button. */
 import type { Card } from '../../core/card';
-import { type Cue, cueVerb, type How, heatWords, howOf, type RunState, stageWords } from '../../core/run';
+import { baseBurns, type Cue, cueVerb, type How, heatWords, howOf, type RunPlan, type RunState, stageWords } from '../../core/run';
 import { type Phrase, phraseText } from '../../core/units';
 import { useUnits } from '../../ui/house';
 import { piecesWords } from '../../ui/pieces';
@@ -9,18 +9,21 @@ import { DrainingBar } from './DrainingBar';
 import { PartingGuide } from './PartingGuide';
 import { WHY } from './words';
 
+/** What is done with the hands over the base. */
+const REACHES_OVER: ReadonlySet<string> = new Set(['load', 'place', 'turn over']);
+
 interface CueFaceProps {
   cue: Cue;
   next: readonly Cue[];
   card: Card;
-  /** What is set otherwise than carded, and whether a piece has been looked at. */
-  state: Pick<RunState, 'setS' | 'sets' | 'results'>;
+  plan: RunPlan;
+  state: RunState;
   /** What is to be said instead of why: a refusal, seconds left, steps that wait. */
   word: string;
   onAct: () => void;
 }
 
-export function CueFace({ cue, next, card, state, word, onAct }: CueFaceProps) {
+export function CueFace({ cue, next, card, plan, state, word, onAct }: CueFaceProps) {
   const stage = card.stages[cue.stage];
   const { unit } = card.window.settable;
   const heat = heatWords(cue, unit);
@@ -50,6 +53,11 @@ export function CueFace({ cue, next, card, state, word, onAct }: CueFaceProps) {
         <span className="text-night-soft">{heat ? <Says words={heat} /> : stage ? <Says words={stageWords(stage, state)} /> : null}</span>
       </span>
       {!heat && <HowTo how={howOf(card, cue, state.results.length === 0)} />}
+      {stage && REACHES_OVER.has(stage.kind) && baseBurns(plan, state) && (
+        <span className="block pt-1 text-lg text-amber" data-safety>
+          The base burns by now: gloves, or keep your fingers on the blank.
+        </span>
+      )}
       <span className="flex min-h-9 flex-wrap items-baseline gap-x-4 pt-1 text-xl">
         {why && <span className="text-amber">{why}</span>}
         <span className="text-night-soft" data-next>

@@ -1,15 +1,18 @@
 /** The set-up gate: before the first closing, one point after the other, each with what to look for. */
 import { useEffect, useRef, useState } from 'react';
 import type { Card } from '../../core/card';
-import { type Check, firstHeat, REST, type RunFact, settled } from '../../core/run';
+import { type Check, firstHeat, REST, type RunFact, type RunPlan, type RunState, settled } from '../../core/run';
 import { formatQuantity, parseQuantity } from '../../core/units';
+import { serverNow } from '../../ui/clock';
 import { Says } from '../../ui/Says';
 import { useRunKeys } from './useRunKeys';
+import { Warming } from './Warming';
 
 interface GateProps {
   card: Card;
   checks: Check[];
-  looked: Record<string, number | null>;
+  plan: RunPlan;
+  run: RunState;
   current: Check;
   /** What a device tells of the platen, °C; null: none does. */
   readoutC: number | null;
@@ -17,7 +20,8 @@ interface GateProps {
   onFact: (fact: RunFact) => void;
 }
 
-export function Gate({ card, checks, looked, current, readoutC, lacks, onFact }: GateProps) {
+export function Gate({ card, checks, plan, run, current, readoutC, lacks, onFact }: GateProps) {
+  const looked = run.checks;
   return (
     <section className="grid flex-1 grid-cols-[19rem_1fr] gap-10 py-5 max-[900px]:grid-cols-1" aria-label="Before the first closing">
       <div className="text-lg max-[900px]:order-1">
@@ -42,7 +46,7 @@ export function Gate({ card, checks, looked, current, readoutC, lacks, onFact }:
         </ol>
         <Passed checks={checks.filter(({ holds }) => holds)} />
       </div>
-      <Point key={current.key} card={card} check={current} readoutC={readoutC} onFact={onFact} lacks={lacks} />
+      <Point key={current.key} card={card} plan={plan} run={run} check={current} readoutC={readoutC} onFact={onFact} lacks={lacks} />
     </section>
   );
 }
@@ -64,7 +68,9 @@ function Passed({ checks }: { checks: Check[] }) {
   );
 }
 
-function Point({ card, check, readoutC, lacks, onFact }: Pick<GateProps, 'card' | 'readoutC' | 'lacks' | 'onFact'> & { check: Check }) {
+type PointProps = Omit<GateProps, 'checks' | 'current'> & { check: Check };
+
+function Point({ card, plan, run, check, readoutC, lacks, onFact }: PointProps) {
   const { unit } = card.window.settable;
   const [typed, setTyped] = useState('');
   const [word, setWord] = useState<string | null>(null);
@@ -72,7 +78,11 @@ function Point({ card, check, readoutC, lacks, onFact }: Pick<GateProps, 'card' 
   const { input } = check;
   useEffect(() => field.current?.focus(), []);
   const done = (found?: number) => onFact({ kind: 'checked', check: check.key, ...(found !== undefined && { found }) });
+  const shutSince = input === 'clock' ? run.base.find(([, to]) => to === null)?.[0] : undefined;
   const look = () => {
+    // a run of the first machine keeps no clock of its base
+    if (input === 'clock' && plan.machine >= 2)
+      return shutSince === undefined ? onFact({ kind: 'base closed' }) : done(Math.round((serverNow() - shutSince) / 1000));
     const text = typed.trim();
     if (input === null || text === '') {
       if (input === 'temperature' && readoutC !== null) return judge(readoutC);
@@ -103,7 +113,8 @@ function Point({ card, check, readoutC, lacks, onFact }: Pick<GateProps, 'card' 
         <Says words={check.look} />
       </p>
       {check.safety && <p className="mt-4 border-l-4 border-amber pl-4 text-xl text-amber">{check.safety}</p>}
-      {input && (
+      {shutSince !== undefined && <Warming plan={plan} run={run} card={card} since={shutSince} />}
+      {(input === 'temperature' || input === 'count') && (
         <label className="mt-5 block max-w-md text-xl">
           <span className="text-night-soft">
             {input === 'temperature'
@@ -133,8 +144,13 @@ function Point({ card, check, readoutC, lacks, onFact }: Pick<GateProps, 'card' 
       )}
       <div className="flex flex-wrap items-center gap-4 pt-6">
         <button type="button" data-cue="gate" className="act min-h-16 border-amber bg-amber px-8 text-2xl text-ink" onClick={look}>
-          {input === 'temperature' ? 'It is there' : 'Looked at'} <span className="key">{input ? 'Enter' : 'Space'}</span>
+          {lookWord(input, shutSince !== undefined)} <span className="key">{input && input !== 'clock' ? 'Enter' : 'Space'}</span>
         </button>
+        {input === 'clock' && shutSince === undefined && (
+          <button type="button" className="act border-night-line text-white" onClick={() => done()}>
+            It is warm already
+          </button>
+        )}
         {word && input === 'temperature' && (
           <button type="button" className="act border-night-line text-white" onClick={() => done()}>
             Go on all the same
@@ -156,3 +172,12 @@ function Point({ card, check, readoutC, lacks, onFact }: Pick<GateProps, 'card' 
     </div>
   );
 }
+
+const lookWord = (input: Check['input'], isShut: boolean): string =>
+  input === 'temperature'
+    ? 'It is there'
+    : input === 'clock' && isShut
+      ? 'Warm enough'
+      : input === 'clock'
+        ? 'Closed: count the time'
+        : 'Looked at';

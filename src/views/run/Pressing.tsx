@@ -168,7 +168,7 @@ export function Pressing({ reply, run, readoutC }: { reply: RunReply; run: LiveR
       <p className="sr-only" aria-live="assertive">
         {cueWords(cue)}
       </p>
-      <CueFace cue={cue} next={next} card={card} state={state} word={word} onAct={on.act} />
+      <CueFace cue={cue} next={next} card={card} plan={plan} state={state} word={word} onAct={on.act} />
       {photo.field}
       {aside !== 'keys' && (
         <>

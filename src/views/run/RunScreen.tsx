@@ -46,7 +46,8 @@ export function RunScreen({ reply }: { reply: RunReply }) {
         <Gate
           card={card}
           checks={checks}
-          looked={state.checks}
+          plan={plan}
+          run={state}
           current={first.check}
           readoutC={readoutC}
           lacks={lacks}
