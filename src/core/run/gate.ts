@@ -82,7 +82,9 @@ const RULES: Record<string, Rule> = {
   warm: ({ stages }) => {
     const marries = stages.some((stage) => stage.kind === 'marry');
     return {
-      says: phrase`Close it empty for ${seconds(marries ? MARRY_WARM_S : BASE_WARM_S)}`,
+      says: marries
+        ? phrase`Close it empty for about ${String(Math.round(MARRY_WARM_S / 60))} minutes`
+        : phrase`Close it empty for ${seconds(BASE_WARM_S)}`,
       look: phrase`${marries ? 'A hot marry-peel needs heat from below.' : 'A cold base robs the first piece of its heat.'}`,
       safety: PINCH,
       input: 'clock',
