@@ -1,17 +1,19 @@
 /** The card on paper: one page to hang at the press, usable when the tablet is dead. */
 
 import PDFDocument from 'pdfkit';
-import { type Card, type ClosingFigures, closingsOfCard, letteringOf, resolve, writtenWords } from '../../core/card';
-import { layerName } from '../../core/draft';
+import { type Card, figuresAt, letteringOf, placeWords, resolve, writtenWords } from '../../core/card';
+import { layerName, poseOf } from '../../core/draft';
 import { COVER_SHEETS } from '../../core/heat';
 import type { House } from '../../core/house';
 import { sidedWords } from '../../core/materials';
+import { type Guide, guideOf } from '../../core/placement';
 import { formatDuration, formatForHouse, formatQuantity, type HouseUnits, type Phrase, phraseText } from '../../core/units';
 import { dayOf } from '../day';
 import { invalid, notFound } from '../refusal';
 import { inputOf, readFacts } from '../stores/cards';
 import { findOrder } from '../stores/orders';
 import type { Db } from '../stores/perShop';
+import { drawLines } from './guideLines';
 import { lampShape } from './lampShape';
 import { bytesOf, type Doc, fonts, INK, PAPERS, PrintQuery, SOFT, write } from './pdf';
 
@@ -25,6 +27,9 @@ interface Sheet {
   due: string;
   house: House;
   printedOn: string;
+  /** Where the print goes, in words, and as a drawing; null: it has no place on its blank. */
+  place: string | null;
+  guide: Guide | null;
 }
 
 /** A letter R as it must look on the sheet. */
@@ -86,22 +91,81 @@ function setValues(doc: Doc, { card, house }: Sheet, y: number, width: number): 
   return y + 54;
 }
 
-/** One closing in a line: the large figures are those of the full press alone. */
-function closingWords(
-  { kind, tempC, timeS, band, setting, cover, peel, lowerC }: ClosingFigures,
-  { window }: Card,
-  units: HouseUnits,
-): string {
-  const { unit } = window.settable;
+const HAIRLINE = '#c3cbd1';
+const COLUMNS = ['', 'heat', 'time', 'pressure', 'cover', 'peel'] as const;
+/** Of the width of the page. */
+const COLUMN_SHARES = [0.16, 0.2, 0.1, 0.22, 0.2, 0.12] as const;
+
+/** The figures of one stage; what the hands and the clock do has its time alone. */
+function stageCells(card: Card, i: number, units: HouseUnits): string[] {
+  const { unit } = card.window.settable;
+  const stage = card.stages[i];
+  const closing = stage?.by === 'press' ? figuresAt(card, i) : null;
+  if (!closing) return [stage?.kind ?? '', '', formatDuration(stage?.timeS ?? 0), '', '', ''];
+  const { kind, tempC, timeS, band, setting, cover, peel, lowerC } = closing;
   const gauge =
     setting.gauge === 'dial'
       ? `, dial ${setting.reading.toFixed(1)}`
       : setting.gauge === 'air'
-        ? `, ${formatForHouse('linePressure', setting.lineKPa, units)} line`
+        ? `, ${formatForHouse('linePressure', setting.lineKPa, units)}`
         : '';
-  const lower = lowerC === null ? '' : `, lower ${formatQuantity(lowerC, unit)}`;
-  const over = cover ? COVER_SHEETS[cover].name : 'no cover';
-  return `${kind.charAt(0).toUpperCase()}${kind.slice(1)}: ${formatQuantity(tempC, unit)}${lower}, ${formatDuration(timeS)}, ${band}${gauge}, ${over}${peel === 'none' ? '' : `, ${peel} peel`}.`;
+  const heat = `${formatQuantity(tempC, unit)}${lowerC === null ? '' : `, lower ${formatQuantity(lowerC, unit)}`}`;
+  return [kind, heat, formatDuration(timeS), `${band}${gauge}`, cover ? COVER_SHEETS[cover].name : 'none', peel === 'none' ? '' : peel];
+}
+
+/** Every stage in a row with its own figures, the closings bold; returns where it ended. */
+function stageTable(doc: Doc, { card, house }: Sheet, from: number, size: number, width: number): number {
+  const line = size * 1.35;
+  let y = from;
+  const row = (cells: readonly string[], font: 'plain' | 'bold', colour: string) => {
+    let x = MARGIN;
+    cells.forEach((cell, i) => {
+      const each = width * (COLUMN_SHARES[i] ?? 0);
+      doc.x = x;
+      doc.y = y;
+      doc.fillColor(colour).fontSize(size);
+      write(doc, cell, font, { width: each - 4, height: line, ellipsis: true, lineBreak: false });
+      x += each;
+    });
+    y += line;
+    doc
+      .moveTo(MARGIN, y - 2)
+      .lineTo(MARGIN + width, y - 2)
+      .lineWidth(0.3)
+      .strokeColor(HAIRLINE)
+      .stroke();
+  };
+  row(COLUMNS, 'plain', SOFT);
+  card.stages.forEach((stage, i) => {
+    row(stageCells(card, i, house.units), stage.by === 'press' ? 'bold' : 'plain', INK);
+  });
+  return y + 4;
+}
+
+/** The placement, small: its seam, the art's box and what it is laid by. Returns how high it is. */
+function placementDrawing(doc: Doc, guide: Guide, x: number, y: number): number {
+  const scale = Math.min(DRAWING.width / guide.widthMm, DRAWING.height / guide.heightMm);
+  doc.save().translate(x, y).scale(scale);
+  drawLines(doc, guide.lines, 0.9 / scale);
+  doc.restore();
+  return guide.heightMm * scale;
+}
+/** Room for it, points. */
+const DRAWING = { width: 130, height: 110 } as const;
+
+/** Each sentence of the safety lines once, in full at the first step it belongs to; after that its sign alone. */
+function signsOf(lines: readonly (string | null)[]): { full: string[]; signs: string[] }[] {
+  const known: string[] = [];
+  return lines.map((line) => {
+    const sentences = line?.split(/(?<=\.) +/) ?? [];
+    const fresh = sentences.filter((sentence) => !known.includes(sentence));
+    known.push(...fresh);
+    const sign = (sentence: string) => `!${known.indexOf(sentence) + 1}`;
+    return {
+      full: fresh.map((sentence) => `${sign(sentence)} ${sentence}`),
+      signs: sentences.filter((sentence) => !fresh.includes(sentence)).map(sign),
+    };
+  });
 }
 
 /** Everything under the set values at one text size; returns where it ended. */
@@ -119,7 +183,6 @@ function body(doc: Doc, sheet: Sheet, from: number, size: number, width: number)
   };
   for (const finding of card.lamp.findings)
     para(`${finding.level === 'hold' ? 'HOLD' : 'Care'}: ${text(finding.says)}`, finding.level === 'hold' ? 'bold' : 'plain', left, width);
-  const closings = closingsOfCard(card);
   const lettering = letteringOf(card);
   for (const [i, { mirror }] of lettering.entries()) letterR(doc, mirror, left + 50 * i, y + 4);
   const beside = left + 2 + 50 * lettering.length;
@@ -129,13 +192,14 @@ function body(doc: Doc, sheet: Sheet, from: number, size: number, width: number)
     `Base: ${card.set.base}${card.set.pad === 'none' ? '' : `, ${card.set.pad}`}${card.set.platen ? `, ${card.set.platen}` : ''}.`,
     ...(written ? [`Sheet: ${written} (${card.of.sheet.on}).`] : []),
     `Layers: ${card.of.layers.map(layerName).join(', then ')}.`,
-    `Stages: ${card.stages.map((stage) => `${stage.kind} ${formatDuration(stage.timeS)}`).join(' · ')}.`,
-    ...(closings.length > 1 ? closings.map((closing) => closingWords(closing, card, house.units as HouseUnits)) : []),
+    ...(sheet.place ? [`Place: ${sheet.place}`] : []),
   ];
   const factsFrom = y;
   y += 4;
-  for (const fact of facts) para(fact, 'plain', beside, width - (beside - left));
-  y = Math.max(y, factsFrom + 50) + 4;
+  const drawn = sheet.guide ? placementDrawing(doc, sheet.guide, left + width - DRAWING.width, factsFrom + 4) : 0;
+  const room = drawn > 0 ? DRAWING.width + 12 : 0;
+  for (const fact of facts) para(fact, 'plain', beside, width - (beside - left) - room);
+  y = stageTable(doc, sheet, Math.max(y, factsFrom + 50, factsFrom + drawn + 8) + 4, size, width);
   if (hasOwnRoster(card)) para(`Roster: ${card.of.roster.length} names, on the pages after this one.`, 'bold', left, width);
   else if (card.of.roster.length > 0)
     para(`Roster: ${card.of.roster.map(({ number, name }) => [number, name].filter(Boolean).join(' ')).join(' · ')}`, 'bold', left, width);
@@ -146,12 +210,14 @@ function body(doc: Doc, sheet: Sheet, from: number, size: number, width: number)
     .strokeColor(SOFT)
     .stroke();
   y += 4;
+  const signs = signsOf(card.steps.map(({ safety }) => (safety ? text(safety) : null)));
   card.steps.forEach((step, i) => {
     const at = y;
+    const sign = signs[i];
     para(String(i + 1), 'bold', left, 16, SOFT);
     y = at;
-    para(text(step.says), 'plain', left + 20, width - 20);
-    if (step.safety) para(`! ${text(step.safety)}`, 'bold', left + 20, width - 20, SOFT);
+    para([text(step.says), ...(sign?.signs ?? [])].join('  '), 'plain', left + 20, width - 20);
+    if (sign && sign.full.length > 0) para(sign.full.join('  '), 'bold', left + 20, width - 20, SOFT);
   });
   return y;
 }
@@ -252,9 +318,14 @@ export async function cardFile(
   const print = line?.prints.find((print) => print.key === query.data.print);
   if (!line || !print) throw notFound('print', query.data.print);
   const facts = readFacts(db);
-  const card = resolve(inputOf(facts, order, line, print));
+  const input = inputOf(facts, order, line, print);
+  const card = resolve(input);
+  const pose = poseOf(input);
+  const placed = pose.placement
+    ? { place: phraseText(placeWords({ ...input, pose }), facts.house.units), guide: guideOf(pose.placement, []) }
+    : { place: null, guide: null };
   const pdf = await cardPdf(
-    { card, orderName: order.name, due: order.due, house: facts.house, printedOn: dayOf(Date.now()) },
+    { card, orderName: order.name, due: order.due, house: facts.house, printedOn: dayOf(Date.now()), ...placed },
     query.data.paper,
   );
   return { bytes: new Uint8Array(pdf), name: `card-${line.size}-${sidedWords(print)}.pdf`, type: 'application/pdf' };

@@ -9,6 +9,7 @@ import { invalid, notFound, Refusal } from '../refusal';
 import { inputOf, readFacts } from '../stores/cards';
 import { findOrder } from '../stores/orders';
 import type { Db } from '../stores/perShop';
+import { drawLines } from './guideLines';
 import { bytesOf, type Doc, fonts, INK, PAPERS, PrintQuery, SOFT, write } from './pdf';
 
 const POINTS = 72 / 25.4;
@@ -53,21 +54,9 @@ function overlapMarks(doc: Doc, tile: Tile, area: { widthMm: number; heightMm: n
   doc.undash();
 }
 
-const LINE = { seam: [0.8, INK], art: [0.5, INK], centre: [0.25, SOFT], measure: [0.35, SOFT] } as const;
-
 function drawTile(doc: Doc, guide: Guide, tile: Tile, area: { widthMm: number; heightMm: number }): void {
   doc.save().rect(0, 0, area.widthMm, area.heightMm).clip().translate(-tile.leftMm, -tile.topMm);
-  for (const { kind, points } of guide.lines) {
-    const [first, ...rest] = points;
-    if (!first) continue;
-    const [width, colour] = LINE[kind];
-    doc.lineWidth(width).strokeColor(colour);
-    if (kind === 'centre') doc.dash(6, { space: 2 });
-    else if (kind === 'measure') doc.dash(2, { space: 1.5 });
-    doc.moveTo(first.x, first.y);
-    for (const p of rest) doc.lineTo(p.x, p.y);
-    doc.stroke().undash();
-  }
+  drawLines(doc, guide.lines);
   for (const { at, text, sizeMm } of guide.texts) {
     doc.x = at.x;
     doc.y = at.y - sizeMm;

@@ -76,7 +76,7 @@ export const PRESS_STEPS: readonly StepRule[] = [
   },
   {
     id: 'set-the-press',
-    says: ({ input: { press, house }, draft, set }) => {
+    says: ({ input: { press, house }, draft, set, values }) => {
       const offset = pressOffset(press);
       const { midC } = bandOf(offset, set.tempC);
       const reads = offset.measured && Math.abs(midC - set.tempC) >= 0.5 ? phrase` Its surface then reads ${temp(midC)}.` : phrase``;
@@ -85,7 +85,11 @@ export const PRESS_STEPS: readonly StepRule[] = [
         ? phrase` From cold it is ready in about ${String(Math.max(1, Math.round(warmUpS / 60)))} min.`
         : phrase``;
       const upper = draft.split ? 'the upper platen of ' : '';
-      return phrase`Set ${upper}${press.name} to ${setTemp(set.tempC, press.set.unit)} and let it settle.${reads}${ready}`;
+      const { unit } = press.set;
+      // sheets are married first, at a heat of their own
+      if (draft.marry && values.marry !== set.tempC)
+        return phrase`Set ${press.name} to ${setTemp(values.marry, unit)} for the marrying and let it settle.${ready} It is turned to ${setTemp(set.tempC, unit)} once the sheets are married.${reads}`;
+      return phrase`Set ${upper}${press.name} to ${setTemp(set.tempC, unit)} and let it settle.${reads}${ready}`;
     },
     safety: () => BURNS,
   },
