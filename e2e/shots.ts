@@ -5,7 +5,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromium, type Page } from '@playwright/test';
 import { PLANS } from '../src/core/press';
-import { patient, start, work } from './hands';
+import { cue, patient, start, work } from './hands';
 import { Shop } from './shop';
 
 const FOLDER = 'docs/screenshots';
@@ -132,10 +132,10 @@ async function toPressing(page: Page) {
   const step = async (key: string, then: RegExp) => {
     await page.waitForTimeout(650);
     await page.keyboard.press(key);
-    await page.getByRole('button', { name: then }).waitFor();
+    await cue(page, then);
   };
   await start(page);
-  await page.getByRole('button', { name: /^Load/ }).waitFor();
+  await cue(page, /^Load/);
   await step('Space', /^Close to pre-press/);
   await step('Space', /^Pressing/);
   await step('o', /^Place/);

@@ -52,7 +52,8 @@ export function CueFace({ cue, next, card, plan, state, word, onAct }: CueFacePr
         {!heat && card.of.side && <span className="text-4xl leading-none font-bold">{card.of.position}</span>}
         <span className="text-night-soft">{heat ? <Says words={heat} /> : stage ? <Says words={stageWords(stage, state)} /> : null}</span>
       </span>
-      {!heat && <HowTo how={howOf(card, cue, state.results.length === 0)} />}
+      {/* the guide of a parting begins anew as the hand does */}
+      {!heat && <HowTo key={cue.act} how={howOf(card, cue, state.results.length === 0)} />}
       {stage && REACHES_OVER.has(stage.kind) && baseBurns(plan, state) && (
         <span className="block pt-1 text-lg text-amber" data-safety>
           The base burns by now: gloves, or keep your fingers on the blank.

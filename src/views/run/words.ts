@@ -6,7 +6,7 @@ export const cueWords = ({ verb, pieces }: Pick<Cue, 'verb' | 'pieces'>): string
 
 /** Why the cue is this one, where that is not plain. */
 export const WHY: Record<Why, string> = {
-  'hot peel': 'A hot peel does not wait.',
+  'hot peel': 'A hot peel does not wait: touch as your hand begins.',
   'other heat': 'The next closing is at another heat.',
   'unread heat': 'It should be there: read it before it is closed.',
   'hot rub': 'Only while it is hot.',
