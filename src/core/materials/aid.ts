@@ -1,13 +1,7 @@
 /** Aids: cover sheets, pads and pillows, with how worn they are and what may stand in for them. */
 import { z } from 'zod';
+import { COVER_AIDS } from './cover';
 import { Id, Name, RetiredOn, Words } from './fields';
-
-const COVER_AIDS = ['ptfe', 'paper', 'matte', 'silicone'] as const;
-/** What may lie over a print: an aid of the shop, or, in a finish, the transfer's own used carrier. */
-export const COVER_KINDS = [...COVER_AIDS, 'used carrier'] as const;
-export type CoverKind = (typeof COVER_KINDS)[number];
-/** The aid that lies there; null: it is none. */
-export const coverAid = (cover: CoverKind): (typeof COVER_AIDS)[number] | null => (cover === 'used carrier' ? null : cover);
 
 const PAD_KINDS = ['firm pad', 'felt', 'soft pad', 'foam', 'pillow'] as const;
 export type PadKind = (typeof PAD_KINDS)[number];

@@ -1,6 +1,6 @@
 /** Materials: fibres, fabrics, blanks, and the aids that lie over and under them. */
 
-export { AID_KINDS, type Aid, AidSchema, aidFor, COVER_KINDS, type CoverKind, coverAid } from './aid';
+export { AID_KINDS, type Aid, AidSchema, aidFor } from './aid';
 export { type Blank, BlankSchema, BlankShapeSchema, DUTIES, type Duty, OBSTRUCTION_KINDS, type Obstruction, testPieceHeld } from './blank';
 export {
   BLANK_KINDS,
@@ -16,6 +16,7 @@ export {
 export { BUILT_IN_AIDS } from './builtInAids';
 export { BUILT_IN_BLANKS } from './builtInBlanks';
 export { BUILT_IN_FABRICS } from './builtInFabrics';
+export { COVER_KINDS, type CoverKind, coverAid } from './cover';
 export { contradictions, MEASURES, type Measures, NECKS, UnknownSize } from './cut';
 export {
   blendLimits,

@@ -1,5 +1,5 @@
 /** Places of a platen that are colder than the rest by more than the readings' own scatter. */
-import type { InstrumentError } from './instrument';
+import type { InstrumentError } from './instrumentError';
 import type { Place, PlatenReading } from './platenFit';
 
 /** A place is called cold once it is this much colder than the rest, beyond doubt, K. */

@@ -1,6 +1,7 @@
 /** What a survey would tell of a platen before it is made: how much doubt of the surface under a piece of art it would leave. */
 import { cholesky, fixedNormals, remembered } from '../numerics';
-import { type Instrument, instrumentError } from './instrument';
+import type { Instrument } from './instrument';
+import { instrumentError } from './instrumentError';
 import { type Area, alike, distance, fitPlaten, jointAt, nodesOf, PRIOR } from './platenFit';
 import { PARTS, tenthsOf } from './surface';
 import { PLANS } from './survey';

@@ -20,18 +20,18 @@ export { DeviceBoard, type DeviceView, LONGEST_LINE, readDeviceLine } from './de
 export { contactAtReading, type DialPair, type Pressed, readingForContact } from './dial';
 export type { Estimate } from './estimate';
 export { type Foreseen, foreseen, type Plan } from './foreseen';
+export { type Heater, HeaterSchema } from './heater';
 export {
   FINISHES,
   type Finish,
   type Instrument,
-  type InstrumentError,
   InstrumentSchema,
   infraredReading,
-  instrumentError,
   surfaceFromInfrared,
   type Taken,
   takeReading,
 } from './instrument';
+export { type InstrumentError, instrumentError } from './instrumentError';
 export { CORNERS, type Corner, type FoundSlips, type PaperPull, PULLS, type Pull, paperPullDue, pullAt, readPaperPull } from './paperPull';
 export {
   type Area,
@@ -113,8 +113,6 @@ export {
   canBeTrue,
   droopOf,
   dropOfClosing,
-  type Heater,
-  HeaterSchema,
   heatOfClosing,
   type LoggedTime,
   lossOf,

@@ -17,7 +17,7 @@ import {
   pivotedCholesky,
 } from '../numerics';
 import type { Estimate } from './estimate';
-import type { InstrumentError } from './instrument';
+import type { InstrumentError } from './instrumentError';
 
 /** A reading taken for what it is worth; places in mm from the platen's middle, x to the right, y towards the operator. */
 export interface PlatenReading {

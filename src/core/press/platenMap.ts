@@ -3,7 +3,7 @@ import { z } from 'zod';
 import { remembered } from '../numerics';
 import { type ColdSpot, coldSpots } from './coldSpot';
 import { EstimateSchema } from './estimate';
-import { instrumentError } from './instrument';
+import { instrumentError } from './instrumentError';
 import { type Area, fitPlaten, jointAt, meanOffset, nodesOf, slopeOf } from './platenFit';
 import { bandOfTenths, PARTS, SURE, type Surface, tenthsOf } from './surface';
 import { readingsOf, type Survey } from './survey';

@@ -2,8 +2,8 @@
 import { z } from 'zod';
 import { Id, Name, SetTemp, Words } from '../materials';
 import { AirDriveSchema, CRUSH_KPA } from './airPressure';
+import { HeaterSchema } from './heater';
 import { FINISHES } from './instrument';
-import { HeaterSchema } from './warmUp';
 
 const PRESS_KINDS = ['clamshell', 'swing-away', 'draw', 'cap', 'hand press', 'iron'] as const;
 export type PressKind = (typeof PRESS_KINDS)[number];

@@ -1,6 +1,6 @@
 /** Quick check: a few readings in a minute, judged as a difference from the last map: is the press still what it was? */
 import { z } from 'zod';
-import { instrumentError } from './instrument';
+import { instrumentError } from './instrumentError';
 import { distance } from './platenFit';
 import type { PlatenMap } from './platenMap';
 import { type Surface, withTenths } from './surface';

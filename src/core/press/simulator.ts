@@ -2,7 +2,8 @@
  * A small press that behaves: it heats, overshoots a little, droops at each closing, and does not show what it is.
  * A stand-in for a real one, for the demo and for trying things out; chance is passed in.
  */
-import { dropOfClosing, type Heater, temperatureAfter } from './warmUp';
+import type { Heater } from './heater';
+import { dropOfClosing, temperatureAfter } from './warmUp';
 
 export interface SimulatedPressFacts {
   heater: Heater;

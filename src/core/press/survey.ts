@@ -1,7 +1,8 @@
 /** A survey: one platen measured at some places and settings with one instrument, at one time. */
 import { z } from 'zod';
 import { Id, Initials, SetTemp, Words } from '../materials';
-import { FINISHES, type Instrument, InstrumentSchema, instrumentError, takeReading } from './instrument';
+import { FINISHES, type Instrument, InstrumentSchema, takeReading } from './instrument';
+import { instrumentError } from './instrumentError';
 import type { Place, PlatenReading } from './platenFit';
 
 export const ReadingSchema = z.object({

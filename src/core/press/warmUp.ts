@@ -1,23 +1,11 @@
 /** Warm-up, cooling and recovery of a platen: one warm lump with a heater, losing to the room. */
 import { median } from 'simple-statistics';
-import { z } from 'zod';
+import { type Heater, MOST_LOSS_WK, MOST_W } from './heater';
 
 /** Specific heat of the aluminium a platen is made of, J/kgK. */
 const ALUMINIUM_C = 900;
 /** Loss of a hot platen to the room where nobody has logged its cooling: 4.5 K/min at 150 K over the room, 1/s. */
 const USUAL_LOSS_PER_S = 4.5 / 60 / 150;
-
-const MOST_W = 20_000;
-const MOST_LOSS_WK = 200;
-
-/** A heated platen. */
-export const HeaterSchema = z.object({
-  powerW: z.number().min(50, 'Under 50 W heats no platen.').max(MOST_W),
-  massKg: z.number().min(0.2, 'A platen of under 200 g is not one.').max(200),
-  /** Loss per kelvin over the room, W/K; null: the usual. */
-  lossWK: z.number().min(0.01).max(MOST_LOSS_WK).nullable(),
-});
-export type Heater = z.infer<typeof HeaterSchema>;
 
 const capacityOf = ({ massKg }: Heater): number => massKg * ALUMINIUM_C;
 export const lossOf = (heater: Heater): number => heater.lossWK ?? capacityOf(heater) * USUAL_LOSS_PER_S;

@@ -1,6 +1,7 @@
 /** Sheet: transfer families and products, with a supplier's sheet stage by stage and what of it holds for one piece. */
 
 export { builtInProducts, productFromFamily } from './builtInProducts';
+export { CHOSEN_STAGES, type ChosenStage, CLOSING_NAMES } from './chosenStage';
 export { FAMILIES } from './families';
 export { FAMILY_IDS, type FamilyId } from './family';
 export {
@@ -36,9 +37,6 @@ export {
 } from './product';
 export { isFoundBy, SHELF_KINDS, type ShelfKind, type ShelfThings } from './search';
 export {
-  CHOSEN_STAGES,
-  type ChosenStage,
-  CLOSING_NAMES,
   SHEET_C,
   SHEET_S,
   type SheetStage,

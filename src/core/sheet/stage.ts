@@ -8,17 +8,6 @@ import { PEELS } from './traits';
 export const STAGE_KINDS = ['marry', 'pre-press', 'tack', 'press', 'finish'] as const;
 export type StageKind = (typeof STAGE_KINDS)[number];
 
-/** Closings beside the press stage that a print or the house may set otherwise. */
-export const CHOSEN_STAGES = ['marry', 'pre-press', 'tack', 'finish'] as const;
-export type ChosenStage = (typeof CHOSEN_STAGES)[number];
-/** As they are called at the press. */
-export const CLOSING_NAMES: Record<ChosenStage, string> = {
-  marry: 'Marry',
-  'pre-press': 'Pre-press',
-  tack: 'Tack',
-  finish: 'Second press',
-};
-
 export const SHEET_C = { min: 60, max: 260 } as const;
 export const SHEET_S = { min: 1, max: 3600 } as const;
 const TempFigure = figureOf(SHEET_C.min, SHEET_C.max, '°C');

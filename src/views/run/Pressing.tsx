@@ -20,11 +20,11 @@ import { KEYED_ACTS, useKeys } from '../../ui/keys';
 import { Stack } from '../../ui/Stack';
 import { StageLine } from '../../ui/StageLine';
 import { useAfterPaint } from '../../ui/useAfterPaint';
-import { Aside, type AsideKind } from './Aside';
+import { useFetched } from '../../ui/useFetched';
+import type { AsideKind } from './Aside';
 import { CueFace } from './CueFace';
-import { KeysPanel } from './KeysPanel';
 import { Lane } from './Lane';
-import { type Choosing, PieceChoice } from './PieceChoice';
+import type { Choosing } from './PieceChoice';
 import { RunKeys } from './RunKeys';
 import { RunSetValues } from './RunSetValues';
 import { toggleFullScreen } from './useAwake';
@@ -38,6 +38,7 @@ import { cueWords } from './words';
 /** A second press of Space within this time after the last is a slip of the hand, ms. */
 const SLIP_MS = 600;
 const NO_LAYERS: [] = [];
+const asides = () => import('./Asides');
 
 /** A closing carries what the press's readout says as it closes. */
 const withReading = (fact: RunFact, readoutC: number | null): RunFact =>
@@ -98,6 +99,7 @@ export function Pressing({ reply, run, readoutC }: { reply: RunReply; run: LiveR
   const [early, setEarly] = useState(false);
   // what a run of the first machine cannot keep is not offered in it
   const isNew = plan.machine >= 2;
+  const parts = useFetched(asides, true);
   const keys = useKeys();
   const [sounds, nextSounds] = useSounds();
   useCueSounds(state, cue, run.refusal, sounds);
@@ -149,9 +151,9 @@ export function Pressing({ reply, run, readoutC }: { reply: RunReply; run: LiveR
     aside !== null || choosing !== null,
   );
   const word = wordOf(run, photo, early ? cue : null, keys.early);
-  if (choosing)
+  if (choosing && parts)
     return (
-      <PieceChoice
+      <parts.PieceChoice
         choosing={choosing}
         card={card}
         choices={isNew ? lostAt(run, choosing.pieces) : ['piece']}
@@ -184,10 +186,10 @@ export function Pressing({ reply, run, readoutC }: { reply: RunReply; run: LiveR
           <Lane lots={cooling(plan, drawn)} now={now} picked={picked} onPick={setPicked} />
         </>
       )}
-      {aside === 'keys' ? (
-        <KeysPanel onClose={() => setAside(null)} />
-      ) : aside ? (
-        <Aside
+      {aside === 'keys' && parts ? (
+        <parts.KeysPanel onClose={() => setAside(null)} />
+      ) : aside && aside !== 'keys' && parts ? (
+        <parts.Aside
           kind={aside}
           card={card}
           setting={isNew ? { plan, run: state, stage: cue.stage } : null}

@@ -6,9 +6,7 @@ import { useKeys } from '../../ui/keys';
 import { useRoute } from '../../ui/query';
 import { useFetched } from '../../ui/useFetched';
 import { CountsLine } from './CountsLine';
-import { Gate } from './Gate';
 import { Pressing } from './Pressing';
-import { Trial } from './Trial';
 import { useAwake, useLacks } from './useAwake';
 import { type LiveRun, useRun } from './useRun';
 import { useRunKeys } from './useRunKeys';
@@ -31,6 +29,7 @@ export function RunScreen({ reply }: { reply: RunReply }) {
   const { holds } = reply.run;
   const checks = useMemo(() => gateOf(card, plan.pieces, reply.pullDue, holds), [card, plan.pieces, reply.pullDue, holds]);
   const first = leadIn(card, checks, state, holds);
+  const lead = useFetched(leadParts, first !== null);
   const spares = sparesOf(state, plan.pieces);
   return (
     <div data-keys="own" className="flex min-h-[calc(100vh-7rem)] flex-col px-6 pt-3 pb-14 max-[700px]:px-4">
@@ -42,8 +41,10 @@ export function RunScreen({ reply }: { reply: RunReply }) {
       </div>
       {state.done ? (
         <Over reply={reply} run={run} />
-      ) : first?.state === 'set-up' ? (
-        <Gate
+      ) : first && !lead ? (
+        <div className="flex-1" />
+      ) : first?.state === 'set-up' && lead ? (
+        <lead.Gate
           card={card}
           checks={checks}
           plan={plan}
@@ -53,8 +54,8 @@ export function RunScreen({ reply }: { reply: RunReply }) {
           lacks={lacks}
           onFact={run.happen}
         />
-      ) : first ? (
-        <Trial card={card} next={first.next} tries={state.tries} scrap={state.scrap} onFact={run.happen} />
+      ) : first?.state === 'trial' && lead ? (
+        <lead.Trial card={card} next={first.next} tries={state.tries} scrap={state.scrap} onFact={run.happen} />
       ) : (
         <Pressing reply={reply} run={run} readoutC={readoutC} />
       )}
@@ -63,6 +64,7 @@ export function RunScreen({ reply }: { reply: RunReply }) {
   );
 }
 
+const leadParts = () => import('./LeadIn');
 const afterSheet = () => import('./AfterSheet');
 
 /** The sheet after the run; until it is there, how the run ended. */
