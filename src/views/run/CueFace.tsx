@@ -52,8 +52,7 @@ export function CueFace({ cue, next, card, plan, state, word, onAct }: CueFacePr
         {!heat && card.of.side && <span className="text-4xl leading-none font-bold">{card.of.position}</span>}
         <span className="text-night-soft">{heat ? <Says words={heat} /> : stage ? <Says words={stageWords(stage, state)} /> : null}</span>
       </span>
-      {/* the guide of a parting begins anew as the hand does */}
-      {!heat && <HowTo key={cue.act} how={howOf(card, cue, state.results.length === 0)} />}
+      {!heat && <HowTo act={cue.act} how={howOf(card, cue, state.results.length === 0)} />}
       {stage && REACHES_OVER.has(stage.kind) && baseBurns(plan, state) && (
         <span className="block pt-1 text-lg text-amber" data-safety>
           The base burns by now: gloves, or keep your fingers on the blank.
@@ -88,13 +87,14 @@ function WhichPiece({ card, pieces }: { card: Card; pieces: readonly number[] })
 }
 
 /** How it is done, and what can hurt while it is. */
-function HowTo({ how }: { how: How }) {
+function HowTo({ how, act }: { how: How; act: Cue['act'] }) {
   const units = useUnits();
   const joined = (phrases: readonly Phrase[]) => [...new Set(phrases.map((phrase) => phraseText(phrase, units)))].join(' ');
   return (
     <>
       {how.says.length > 0 && <span className="block max-w-5xl pt-1 text-xl leading-snug text-night-soft">{joined(how.says)}</span>}
-      {how.parts && <PartingGuide />}
+      {/* the guide begins anew as the hand does */}
+      {how.parts && <PartingGuide key={act} />}
       {how.safety.length > 0 && (
         <span className="mt-2 block max-w-5xl border-l-4 border-amber pl-3 text-lg leading-snug text-amber" data-safety>
           {joined(how.safety)}
