@@ -38,7 +38,7 @@ ownTest('two-sheet tees: married, turned down with the wait, read by two keys, p
     const carded = card.stages.flatMap((stage: { by: string; kind: string }, i: number) =>
       stage.by === 'press' && stage.kind === kind ? figuresAt(card, i) : [],
     )[0];
-    const words = (await figures.innerText()).replaceAll('\n', ' ');
+    const words = (await figures.textContent()) ?? '';
     if (!carded || !words.includes(F(carded.tempC))) wrong.push(`${label}: ${words}`);
     if (label === 'Turn to') await expect(page.locator('button[data-cue]')).toContainText(/Turn to 28\d\s°F.*It is set to 30\d\s°F now/);
     if (label === 'Press cools') {

@@ -87,7 +87,6 @@ export function PressingDetail({ pressing: p, toRecord = false }: { pressing: Lo
         ))}
         {p.closings.length === 0 && <li>The press was never closed on it.</li>}
         {(p.peels ?? []).map((peel, i) => (
-          // biome-ignore lint/suspicious/noArrayIndexKey: peels stand in the order they were done and never move
           <li key={i}>
             {peel.peel} peel: begun after <span className="figure">{peel.tookS.toFixed(1)} s</span>, carded{' '}
             <span className="figure">{formatDuration(peel.plannedS)}</span>

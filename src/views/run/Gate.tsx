@@ -89,10 +89,8 @@ function Point({ card, plan, run, check, readoutC, lacks, onFact }: PointProps) 
       return done();
     }
     if (input === 'count') {
-      const count = Number(text);
-      return Number.isInteger(count) && count >= 0 && count <= 5000
-        ? done(count)
-        : setWord('Transfers: a whole number, or leave it empty to count none.');
+      const count = countFrom(text);
+      return count === null ? setWord('Transfers: a whole number, or leave it empty to count none.') : done(count);
     }
     const read = parseQuantity('temperature', text, { unit });
     return read.state === 'ok' ? judge(read.value) : setWord(read.message);
@@ -181,3 +179,9 @@ const lookWord = (input: Check['input'], isShut: boolean): string =>
       : input === 'clock'
         ? 'Closed: count the time'
         : 'Looked at';
+
+/** A whole number of transfers; null: it is none. */
+function countFrom(text: string): number | null {
+  const count = Number(text);
+  return Number.isInteger(count) && count >= 0 && count <= 5000 ? count : null;
+}

@@ -186,11 +186,9 @@ export function Pressing({ reply, run, readoutC }: { reply: RunReply; run: LiveR
           <Lane lots={cooling(plan, drawn)} now={now} picked={picked} onPick={setPicked} />
         </>
       )}
-      {aside === 'keys' && parts ? (
-        <parts.KeysPanel onClose={() => setAside(null)} />
-      ) : aside && aside !== 'keys' && parts ? (
-        <parts.Aside
-          kind={aside}
+      {aside && parts ? (
+        <parts.Beside
+          what={aside}
           card={card}
           setting={isNew ? { plan, run: state, stage: cue.stage } : null}
           readoutC={readoutC}
