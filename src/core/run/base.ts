@@ -50,7 +50,12 @@ export function baseShare(run: Pick<RunState, 'base' | 'results' | 'active' | 'd
   return (1 - cold) * Math.exp(-Math.max(0, now - at) / 1000 / OPEN_TAU_S);
 }
 
-/** Seconds the press is still to be shut until a hot marry-peel has its heat from below; 0: it has. */
+/**
+ * Seconds the press is still to be shut until a hot marry-peel has its heat from below; 0: it has.
+ *
+ * @param share how far the base has come from the room to the platen's heat, 0 to 1
+ * @example marryInS(0.5) // 182.69
+ */
 export const marryInS = (share: number): number => (share >= MARRIES_AT ? 0 : SHUT_TAU_S * Math.log((1 - share) / (1 - MARRIES_AT)));
 
 /** Whether hands that reach over the base now may burn themselves. */
