@@ -45,7 +45,11 @@ export function Aside({ kind, card, setting, readoutC, piece, onFact, onClose }:
   const units = useUnits();
   const gauge = card.set.pressure.setting.gauge;
   // ready to be kept as it stands, or typed over
-  useEffect(() => field.current?.select(), []);
+  useEffect(() => {
+    field.current?.select();
+    // on a phone it opens below what is seen
+    field.current?.scrollIntoView({ block: 'center' });
+  }, []);
   const keep = (text = typed) => {
     const fact = factFrom(kind, text.trim(), {
       unit,
