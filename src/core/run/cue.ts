@@ -105,7 +105,7 @@ export function cueOf(plan: RunPlan, run: RunState, at: number, picked: number |
   const choice = chosen(plan, run, now, styleOf(plan, run), live);
   const urgent = choice && ['hot peel', 'hot rub', 'time is up'].includes(choice.why);
   const other = picked === null || urgent ? undefined : actsOf(plan, run, live).find(({ lot }) => lot.first === picked);
-  if (other && other.from > now) return other.heat ? heatCue(plan, other, now) : clockCue(plan, run, other.lot, now);
+  if (other && other.from > now) return other.heat || other.awaits ? heatCue(plan, other, now) : clockCue(plan, run, other.lot, now);
   if (other) return actCue(plan, other, null);
   return choice ? actCue(plan, choice.act, choice.why) : waitingCue(plan, run, now, live);
 }
@@ -142,10 +142,7 @@ const actCue = (plan: RunPlan, act: Act, why: Why | null): Cue => ({
 });
 
 /** Whether the press has to become hotter. */
-const isRising = (heat: NonNullable<Act['heat']>): boolean => {
-  const fromC = heat.state === 'turn' ? heat.fromC : (heat.read?.value ?? heat.fromC);
-  return heat.toC > fromC;
-};
+const isRising = ({ toC, fromC }: NonNullable<Act['heat']>): boolean => toC > fromC;
 
 /** The press on its way to another heat: what can be done is to wait, or to pass the reading over. */
 const heatCue = (plan: RunPlan, act: Act, now: number): Cue => {

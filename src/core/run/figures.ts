@@ -87,5 +87,5 @@ export function heatWords({ heat }: Pick<Cue, 'heat'>, unit: 'C' | 'F'): Phrase 
   const { read } = heat;
   if (!read) return phrase`${setTemp(heat.toC, unit)} is wanted; nobody has read it since it was turned.`;
   const where = read.by === 'panel' ? 'It reads' : `The ${read.by} reads`;
-  return phrase`${where} ${setTemp(read.value, unit)}; ${setTemp(heat.toC, unit)} is wanted.`;
+  return phrase`${where} ${setTemp(read.value, unit)}; ${setTemp(heat.toReadC, unit)} is wanted${read.by === 'panel' ? '' : ' there'}.`;
 }

@@ -47,10 +47,12 @@ export function setNow(plan: RunPlan, run: Pick<RunState, 'heat' | 'setC' | 'set
  *
  * A gun and a probe read the platen's face, which is by the press's own offset from what its panel says.
  */
-export function offBy({ heat }: Pick<RunPlan, 'heat'>, { by, value }: Reading, toC: number): { offK: number; allowedK: number } {
-  const face = by === 'gun' || by === 'probe' ? (heat?.offsetK ?? 0) : 0;
-  return { offK: value - (toC + face), allowedK: OFF_K + DOUBT_K[by] };
+export function offBy(plan: Pick<RunPlan, 'heat'>, { by, value }: Reading, toC: number): { offK: number; allowedK: number } {
+  return { offK: value - faceK(plan, by) - toC, allowedK: OFF_K + DOUBT_K[by] };
 }
+
+/** What an instrument reads more than the panel, K: a gun and a probe read the face. */
+const faceK = ({ heat }: Pick<RunPlan, 'heat'>, by: Reading['by']): number => (by === 'gun' || by === 'probe' ? (heat?.offsetK ?? 0) : 0);
 
 const isNear = (plan: Pick<RunPlan, 'heat'>, reading: Reading, toC: number): boolean => {
   const { offK, allowedK } = offBy(plan, reading, toC);
@@ -63,7 +65,17 @@ export type HeatState =
   /** It is set for another closing. */
   | { state: 'turn'; toC: number; fromC: number; timeS: number }
   /** It was turned and not read since, or its last reading is off: when it is reckoned to be there. */
-  | { state: 'wait'; toC: number; fromC: number; read: Reading | null; dueAt: number; lastsS: number };
+  | {
+      state: 'wait';
+      toC: number;
+      /** By the panel, whatever it was read by. */
+      fromC: number;
+      read: Reading | null;
+      /** What the instrument it was read by is to read, °C. */
+      toReadC: number;
+      dueAt: number;
+      lastsS: number;
+    };
 
 /** Reckoned seconds from one heat to another, by the press's own heater where that is known. */
 export function changeS({ heat }: Pick<RunPlan, 'heat'>, fromC: number, toC: number): number {
@@ -92,15 +104,16 @@ export function heatFor(plan: RunPlan, run: RunState, stage: PlannedStage, live:
   const read: Reading | null = live === null ? run.heat.read : { by: 'panel', value: live.readoutC, at: live.at };
   if (read ? isNear(plan, read, toC) : turned === null) return { state: 'ready', passedOver: false };
   if (passedOver) return { state: 'ready', passedOver: true };
-  const [sinceAt, startC] = read ? [read.at, read.value] : [turned?.at ?? run.lastAt, turned?.fromC ?? toC];
+  const face = read ? faceK(plan, read.by) : 0;
+  const [sinceAt, startC] = read ? [read.at, read.value - face] : [turned?.at ?? run.lastAt, turned?.fromC ?? toC];
   const lastsS = changeS(plan, startC, toC);
-  return { state: 'wait', toC, fromC: startC, read, dueAt: sinceAt + lastsS * 1000, lastsS };
+  return { state: 'wait', toC, fromC: startC, read, toReadC: toC + face, dueAt: sinceAt + lastsS * 1000, lastsS };
 }
 
 /** The heat of a press that is turned to another setting: nobody knows whether it is there, unless it was read near to it before. */
 export function changesHeatTo(plan: RunPlan, run: RunState, toC: number, at: number): PressHeat {
   const { read } = run.heat;
   const keeps = read !== null && isNear(plan, read, toC);
-  const fromC = read && read.by !== 'gun' && read.by !== 'probe' ? read.value : (setNow(plan, run) ?? toC);
+  const fromC = read ? read.value - faceK(plan, read.by) : (setNow(plan, run) ?? toC);
   return { setC: toC, turned: keeps ? null : { fromC, at }, read: keeps ? read : null, passedOver: false };
 }

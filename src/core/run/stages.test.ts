@@ -1,10 +1,13 @@
 /** What the second machine adds: heat between closings, readings, settings of every closing, what was lost, a part pressed again. */
 import { describe, expect, it } from 'vitest';
+import { STARTING_HOUSE } from '../house';
+import { phraseText } from '../units';
 import {
   apply,
   countsOf,
   cueOf,
   factOf,
+  heatWords,
   partWords,
   type RunEvent,
   type RunFact,
@@ -102,6 +105,25 @@ describe('a press that is turned between closings', () => {
       expect([by, value, told.cue(901).act === 'closed']).toEqual([by, value, ready]);
       told.undo(902);
     }
+  });
+
+  it('a face read too cold is waited for as it heats, though it reads more than the panel is to show', () => {
+    const told = married();
+    told.tell(141, factOf(told.cue(140), 'turned'));
+    told.tell(160, { kind: 'next', piece: 1 });
+    // the face is wanted at 146: a probe that reads 141 is 5 K short of it
+    told.tell(900, { kind: 'read', by: 'probe', value: 141 });
+    const cue = told.cue(901);
+    expect(cue).toMatchObject({ verb: 'Press heats', heat: { toC: 140, fromC: 135, toReadC: 146 } });
+    expect(phraseText(heatWords(cue, 'C') ?? [], STARTING_HOUSE.units).replaceAll('\u00a0', ' ')).toBe(
+      'The probe reads 141 °C; 146 °C is wanted there.',
+    );
+  });
+
+  it('a piece that is turned to while the press cools is not said to cool itself', () => {
+    const told = married();
+    told.tell(141, factOf(told.cue(140), 'turned'));
+    expect(cueOf(HEATED, told.run(), 142_000, 2)).toMatchObject({ verb: 'Press cools', pieces: [2], early: 'heat passed over' });
   });
 
   it('can be closed all the same, which stands in the record of each closing until it is read again', () => {
