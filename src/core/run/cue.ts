@@ -3,7 +3,7 @@ import { type Act, type ActKind, actsOf } from './acts';
 import { chosen, firstDue, nextDue, type Why } from './choose';
 import type { RunFact, Style } from './events';
 import type { Live } from './heat';
-import { nextLot, secondsOf } from './lots';
+import { nextLot, occupiedBy, secondsOf } from './lots';
 import { step } from './machine';
 import { changesHeat, keepsWarmS, type RunPlan } from './plan';
 import type { Lot, RunState } from './state';
@@ -76,7 +76,7 @@ const verbOf = (plan: RunPlan, { kind, stage, peel }: Act): string =>
   OWN_VERBS[kind] ?? (peel === 'hot' ? 'Peel now' : (VERBS[plan.stages[stage]?.kind ?? ''] ?? 'Next'));
 
 /** What may be done to a lot besides its cue. */
-function handling(plan: RunPlan, lot: Lot): Pick<Cue, 'canLayBack' | 'canSpoil' | 'canSpot'> {
+function handling(plan: RunPlan, run: RunState, lot: Lot): Pick<Cue, 'canLayBack' | 'canSpoil' | 'canSpot'> {
   const stage = plan.stages[lot.stage];
   const peels = stage?.kind === 'peel' || (stage?.by === 'clock' && plan.stages[lot.stage + 1]?.kind === 'peel');
   const open = lot.phase !== 'closed';
@@ -85,7 +85,8 @@ function handling(plan: RunPlan, lot: Lot): Pick<Cue, 'canLayBack' | 'canSpoil' 
   return {
     canLayBack: open && (peels || justPeeled || stage?.kind === 'inspect'),
     canSpoil: open,
-    canSpot: plan.machine >= 2 && lot.phase === 'ready' && stage?.by === 'hands' && stage.kind !== 'peel' && pressed,
+    canSpot:
+      plan.machine >= 2 && lot.phase === 'ready' && stage?.by === 'hands' && stage.kind !== 'peel' && pressed && !occupiedBy(run, lot),
   };
 }
 
@@ -105,9 +106,9 @@ export function cueOf(plan: RunPlan, run: RunState, at: number, picked: number |
   const choice = chosen(plan, run, now, styleOf(plan, run), live);
   const urgent = choice && ['hot peel', 'hot rub', 'time is up'].includes(choice.why);
   const other = picked === null || urgent ? undefined : actsOf(plan, run, live).find(({ lot }) => lot.first === picked);
-  if (other && other.from > now) return other.heat || other.awaits ? heatCue(plan, other, now) : clockCue(plan, run, other.lot, now);
-  if (other) return actCue(plan, other, null);
-  return choice ? actCue(plan, choice.act, choice.why) : waitingCue(plan, run, now, live);
+  if (other && other.from > now) return other.heat || other.awaits ? heatCue(plan, run, other, now) : clockCue(plan, run, other.lot, now);
+  if (other) return actCue(plan, run, other, null);
+  return choice ? actCue(plan, run, choice.act, choice.why) : waitingCue(plan, run, now, live);
 }
 
 /** Nothing can be done now: what is waited for, the hands first, then the press, its heat, and what cools. */
@@ -124,13 +125,13 @@ function waitingCue(plan: RunPlan, run: RunState, now: number, live: Live | null
     return { ...QUIET, verb: 'Paused', pieces: lot?.pieces ?? [], stage: lot?.stage ?? -1, act: null, why: 'paused' };
   }
   const heating = waitingForHeat(plan, run, live);
-  return heating ? heatCue(plan, heating, now) : clockCue(plan, run, cools, now);
+  return heating ? heatCue(plan, run, heating, now) : clockCue(plan, run, cools, now);
 }
 
 /** Something to do now. @param why null: the operator turned to it */
-const actCue = (plan: RunPlan, act: Act, why: Why | null): Cue => ({
+const actCue = (plan: RunPlan, run: RunState, act: Act, why: Why | null): Cue => ({
   ...QUIET,
-  ...handling(plan, act.lot),
+  ...handling(plan, run, act.lot),
   verb: verbOf(plan, act),
   pieces: act.lot.pieces,
   stage: act.stage,
@@ -145,12 +146,12 @@ const actCue = (plan: RunPlan, act: Act, why: Why | null): Cue => ({
 const isRising = ({ toC, fromC }: NonNullable<Act['heat']>): boolean => toC > fromC;
 
 /** The press on its way to another heat: what can be done is to wait, or to pass the reading over. */
-const heatCue = (plan: RunPlan, act: Act, now: number): Cue => {
+const heatCue = (plan: RunPlan, run: RunState, act: Act, now: number): Cue => {
   const heat = act.heat ?? act.awaits;
   const dueAt = heat?.state === 'wait' ? heat.dueAt : now;
   return {
     ...QUIET,
-    ...handling(plan, act.lot),
+    ...handling(plan, run, act.lot),
     verb: heat && isRising(heat) ? 'Press heats' : 'Press cools',
     pieces: act.lot.pieces,
     stage: act.stage,
@@ -174,7 +175,7 @@ const peelingCue = (plan: RunPlan, run: RunState, lot: Lot, now: number): Cue =>
   const until = run.handsUntil ?? now;
   return {
     ...QUIET,
-    ...handling(plan, lot),
+    ...handling(plan, run, lot),
     verb: 'Peeling',
     pieces: lot.pieces,
     stage: lot.stage - 1,
@@ -191,7 +192,7 @@ function clockCue(plan: RunPlan, run: RunState, lot: Lot | undefined, now: numbe
   const peels = plan.stages[lot.stage + 1]?.kind === 'peel';
   return {
     ...QUIET,
-    ...handling(plan, lot),
+    ...handling(plan, run, lot),
     verb: lot.phase === 'closed' ? 'Pressing' : 'Cooling',
     pieces: lot.pieces,
     stage: lot.stage,

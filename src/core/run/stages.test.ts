@@ -279,6 +279,14 @@ describe('a part pressed again', () => {
     expect(result?.closings.at(-1)).toMatchObject({ stage: 'spot repair', plannedS: 6, spot: { area: spot.area, cover: 'silicone' } });
   });
 
+  it('is not offered while another lies on the press', () => {
+    const told = telling(WARM);
+    for (const kind of ['next', 'closed', 'opened', 'next', 'closed', 'opened', 'peeled'] as const) told.tell(1, { kind, piece: 1 });
+    expect(told.cue(9)).toMatchObject({ verb: 'Look it over', pieces: [1], canSpot: true });
+    told.tell(10, { kind: 'next', piece: 2 });
+    expect(told.cue(11)).toMatchObject({ verb: 'Look it over', pieces: [1], canSpot: false });
+  });
+
   it('is told by where it lies on the art', () => {
     const part = (x: number, y: number, width: number, height: number) => partWords({ x, y, width, height });
     expect(part(0.7, 0, 0.3, 0.25)).toBe('the top right part');
