@@ -42,12 +42,17 @@ const OF_LOSS: Record<Lost, readonly SpoilReason[]> = {
   ],
 };
 
-/** What the first piece of a transfer is looked over for. */
-export const looksFor = ({ familyId }: { familyId?: FamilyId | undefined }): readonly SpoilReason[] =>
-  familyId ? OF_FAMILY[familyId] : [];
+interface Pressed {
+  familyId?: FamilyId | undefined;
+  layers?: readonly unknown[];
+}
+
+/** What the first piece of a transfer is looked over for; a print of one layer has no gap between layers. */
+export const looksFor = ({ familyId, layers = [] }: Pressed): readonly SpoilReason[] =>
+  (familyId ? OF_FAMILY[familyId] : []).filter((reason) => reason !== 'gap between layers' || layers.length > 1);
 
 /** The words a verdict is chosen from. @param lost what the slip cost */
-export function reasonsFor(of: { familyId?: FamilyId | undefined }, lost: Lost): SpoilReason[] {
+export function reasonsFor(of: Pressed, lost: Lost): SpoilReason[] {
   const own = lost === 'piece' ? looksFor(of) : [];
   return [...new Set([...OF_LOSS[lost], ...own, 'something else' as const])];
 }

@@ -8,11 +8,13 @@ import {
   cueOf,
   factOf,
   heatWords,
+  looksFor,
   partWords,
   type RunEvent,
   type RunFact,
   type RunPlan,
   type RunState,
+  reasonsFor,
   replay,
   standing,
 } from './index';
@@ -249,6 +251,16 @@ describe('what was lost', () => {
     told.tell(1, 'next');
     expect(told.tell(2, { kind: 'spoiled', reason: 'fault in the blank', note: '', lost: 'blank' })).toBe(true);
     expect(told.run().results).toMatchObject([{ piece: 1, outcome: 'spoiled', lost: 'blank' }]);
+  });
+});
+
+describe('the words of a verdict', () => {
+  it('are those of the transfer; a print of one layer shows no gap between layers', () => {
+    expect(looksFor({ familyId: 'stretch-film', layers: [1] })).toEqual(['edge lifted']);
+    expect(looksFor({ familyId: 'stretch-film', layers: [1, 2] })).toContain('gap between layers');
+    expect(reasonsFor({ familyId: 'stones', layers: [1] }, 'piece')).toContain('stones missing');
+    expect(reasonsFor({ familyId: 'stones', layers: [1] }, 'sheet')).not.toContain('stones missing');
+    expect(reasonsFor({}, 'piece').at(-1)).toBe('something else');
   });
 });
 
