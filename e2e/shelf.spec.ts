@@ -229,6 +229,22 @@ test('a sheet with a tolerance, a group with a peel of its own and a finish with
   await expect(detail).toContainText(/under (the )?used carrier.*, pulled cold/);
 });
 
+test('what is typed before the house rules are fetched is read in the house’s units', async ({ page }) => {
+  let fetched = () => {};
+  const typed = new Promise<void>((go) => (fetched = go));
+  await page.route('**/api/v1/house', async (route) => {
+    await typed;
+    await route.continue();
+  });
+  await page.goto('/shelf/products/product-feldspar');
+  const stages = page.getByRole('region', { name: 'Stages', exact: true });
+  await stages.getByLabel('Temperature, as the sheet has it').fill('305 ± 9');
+  await stages.getByLabel('Time, as the sheet has it').first().fill('11');
+  fetched();
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
+  await expect(page.getByRole('complementary', { name: 'Detail' })).toContainText(/305 ± 9\s°F/);
+});
+
 test('what another device changes on the shelf is on an open card at once', async ({ page }) => {
   await page.goto('/orders/order-guide-tees/card');
   await expect(page.getByText('Wren Stretch', { exact: false }).first()).toBeVisible();

@@ -3,6 +3,7 @@ import { defineMiddleware } from 'astro:middleware';
 import { listenToDevices } from './server/devices/listener';
 import { simulateDevices } from './server/devices/simulated';
 import { guard, secure } from './server/http/guards';
+import { pageUnits } from './server/http/pageUnits';
 import { beginSweeping } from './server/sweep';
 import { warmUp } from './server/work/pool';
 
@@ -11,4 +12,9 @@ simulateDevices();
 beginSweeping();
 warmUp();
 
-export const onRequest = defineMiddleware(async ({ request }, next) => guard(request) ?? secure(await next()));
+export const onRequest = defineMiddleware(async ({ request, url, locals }, next) => {
+  const refused = guard(request);
+  if (refused) return refused;
+  locals.units = pageUnits(url);
+  return secure(await next());
+});

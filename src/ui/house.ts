@@ -1,29 +1,13 @@
-/** The house's units for every view: as the server has them, until then as they were last seen here, else the app's own. */
-import { useEffect } from 'react';
+/** The house's units for every view: as they were fetched, until then as the page was served with them. */
 import type { HouseUnits } from '../core/units';
 import { useRoute } from './query';
 
-const KEY = 'tidy-beacon.units';
 const STARTING: HouseUnits = { temperature: 'C', length: 'mm', linePressure: 'bar' };
 
-/** Figures must not stand in other units for the moment until the house is fetched. */
-function lastSeen(): HouseUnits {
-  try {
-    return { ...STARTING, ...(JSON.parse(localStorage.getItem(KEY) ?? '{}') as Partial<HouseUnits>) };
-  } catch {
-    return STARTING;
-  }
+/** Figures must not stand, nor be read as they are typed, in other units for the moment until the house is fetched. */
+function served(): HouseUnits {
+  const written = document.documentElement.dataset.units;
+  return written ? (JSON.parse(written) as HouseUnits) : STARTING;
 }
 
-export function useUnits(): HouseUnits {
-  const units = useRoute('house', {}).data?.house.units;
-  useEffect(() => {
-    if (!units) return;
-    try {
-      localStorage.setItem(KEY, JSON.stringify(units));
-    } catch {
-      // a private window keeps nothing; the first moment of a page is then in the app’s own units
-    }
-  }, [units]);
-  return units ?? lastSeen();
-}
+export const useUnits = (): HouseUnits => useRoute('house', {}).data?.house.units ?? served();

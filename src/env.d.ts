@@ -1,0 +1,6 @@
+declare namespace App {
+  interface Locals {
+    /** What a page's figures are read and shown in; null: it is no page, or the house cannot be read. */
+    units: import('./core/units').HouseUnits | null;
+  }
+}
