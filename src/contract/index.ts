@@ -12,5 +12,6 @@ export type {
   Rail,
   RunReply,
   ShelfReply,
+  Together,
   Unreadable,
 } from './schemas';

@@ -11,6 +11,7 @@ export const PATHS = {
   putOrder: ['PUT', '/orders/{id}'],
   removeOrder: ['DELETE', '/orders/{id}'],
   orderCards: ['GET', '/orders/{id}/cards'],
+  pressTogether: ['GET', '/orders/{id}/together'],
   shelf: ['GET', '/shelf'],
   putFabric: ['PUT', '/shelf/fabrics/{id}'],
   putBlank: ['PUT', '/shelf/blanks/{id}'],
@@ -69,7 +70,7 @@ export type RouteName = keyof typeof PATHS;
 /** Routes that change the shop. */
 export type WriteName = { [N in RouteName]: (typeof PATHS)[N][0] extends 'PUT' | 'DELETE' ? N : never }[RouteName];
 
-const ORDERS = ['order', 'orderCards', 'bench'] as const;
+const ORDERS = ['order', 'orderCards', 'pressTogether', 'bench'] as const;
 /** What is judged by shelf, presses and house. */
 const JUDGED = [...ORDERS, 'testedMatrix', 'measuringWorth'] as const;
 const SHELF = ['shelf', ...JUDGED] as const;
@@ -89,7 +90,7 @@ export const STALE_AFTER = {
   putPressRecord: PRESSES,
   putPressAmendment: PRESSES,
   putHouse: ['house', ...JUDGED, 'learned'],
-  putRun: ['order', 'bench', 'rail'],
+  putRun: ['order', 'pressTogether', 'bench', 'rail'],
   // its run is told by its steps
   putRunEvent: ['bench', 'rail'],
   putPhoto: [],

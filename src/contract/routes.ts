@@ -61,6 +61,7 @@ import {
   ShelfSchema,
   StartRunSchema,
   TestedMatrixSchema,
+  TogetherSchema,
   thingReply,
   UnreadableSchema,
   WishSchema,
@@ -117,6 +118,11 @@ export const ROUTES = {
   orderCards: route('The worked-out card of every line, with ways out where it holds', {
     params: byId,
     reply: z.object({ cards: z.array(LineCardSchema) }),
+  }),
+  pressTogether: route('What else is open and can be pressed in the same run as a print of an order: the press is set alike for both', {
+    params: byId,
+    query: z.object({ line: Id, print: z.string().max(36) }),
+    reply: z.object({ prints: z.array(TogetherSchema) }),
   }),
   shelf: route('Fabrics, blanks, transfer products, covers and pads', { reply: ShelfSchema }),
   putFabric: route('Add a fabric, or change it when If-Match names the version last seen', {

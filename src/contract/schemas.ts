@@ -19,7 +19,7 @@ import {
   SurveySchema,
   UseSinceSchema,
 } from '../core/press';
-import { RunEventSchema, RunSchema } from '../core/run';
+import { MOST_TOGETHER, RunEventSchema, RunSchema } from '../core/run';
 import { ART_KINDS, PEELS, ProductSchema, TestedSchema } from '../core/sheet';
 import { PhraseSchema } from '../core/units';
 import { LAMP_STATES } from '../core/window';
@@ -132,6 +132,8 @@ export const RunReplySchema = z.object({
   run: RunSchema,
   orderName: z.string(),
   card: CardSchema,
+  /** The other prints pressed in it, as `run.also` has them. */
+  also: z.array(z.object({ orderName: z.string(), card: CardSchema })),
   events: z.array(RunEventSchema),
   /** Slips of paper are to be pulled at its press before it is used. */
   pullDue: z.boolean(),
@@ -141,13 +143,35 @@ export type RunReply = z.infer<typeof RunReplySchema>;
 /** What is new of a run: its events from the one after so many on. */
 export const RunEventsReplySchema = z.object({ from: z.number().int(), events: z.array(RunEventSchema), now: z.number() });
 export type RunEventsReply = z.infer<typeof RunEventsReplySchema>;
-export const StartRunSchema = z.object({
+const AskedPrintSchema = z.object({
   orderId: Id,
   lineId: Id,
   /** Which print of the line; absent: its first. */
   printKey: z.string().max(36).optional(),
-  operator: Initials,
 });
+export const StartRunSchema = AskedPrintSchema.extend({
+  operator: Initials,
+  /** Other prints to press in the same run, after its own. */
+  also: z
+    .array(AskedPrintSchema.required())
+    .max(MOST_TOGETHER - 1, `A run has at most ${MOST_TOGETHER} prints.`)
+    .optional(),
+});
+/** A print that can be pressed in the run of another, because the press is set alike for both. */
+export const TogetherSchema = z.object({
+  orderId: Id,
+  orderName: z.string(),
+  due: z.string(),
+  lineId: Id,
+  printKey: z.string(),
+  /** What it is: pieces left, blank, size, art. */
+  left: z.number().int(),
+  what: z.string(),
+  lamp: LampState,
+  /** What its own card would set, °C on the readout, where that is not what the first sets. */
+  ownC: z.number().nullable(),
+});
+export type Together = z.infer<typeof TogetherSchema>;
 
 /** A mean off the place, and whether it is one. */
 export const LeanSchema = z.object({ mean: z.number(), sure: z.boolean() });

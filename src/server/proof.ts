@@ -148,7 +148,8 @@ function documentFault(db: Db): string | null {
   }
   const stray = sqlite
     .prepare(
-      "SELECT p.id FROM pressings p JOIN runs r ON r.id = p.run_id WHERE json_extract(p.doc, '$.cardHash') IS NOT r.card_hash LIMIT 1",
+      `SELECT p.id FROM pressings p JOIN runs r ON r.id = p.run_id WHERE json_extract(p.doc, '$.cardHash') IS NOT r.card_hash
+        AND json_extract(p.doc, '$.cardHash') NOT IN (SELECT json_extract(part.value, '$.cardHash') FROM json_each(r.also) part) LIMIT 1`,
     )
     .get() as { id: string } | undefined;
   if (stray) return `pressings ${stray.id}: it names another card than its run`;

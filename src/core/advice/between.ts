@@ -8,6 +8,8 @@ type Set = Card['set'];
 interface Difference {
   differs: (a: Card, b: Card) => boolean;
   says: (next: Card) => Phrase;
+  /** It is of the piece and its transfer, not of the press. */
+  isOfPiece?: true;
 }
 
 const other = (of: (set: Set) => unknown) => (a: Card, b: Card) => JSON.stringify(of(a.set)) !== JSON.stringify(of(b.set));
@@ -44,18 +46,24 @@ const CHANGES: readonly Difference[] = [
     says: ({ set }) => phrase`Base: ${set.base}${set.pad === 'none' ? '' : `, ${set.pad}`}; platen: ${set.platen ?? 'the usual one'}.`,
   },
   {
+    isOfPiece: true,
     differs: (a, b) =>
       JSON.stringify(letteringOf(a).map(({ mirror }) => mirror)) !== JSON.stringify(letteringOf(b).map(({ mirror }) => mirror)),
     says: (card) => phrase`Lettering: ${letteringWords(letteringOf(card))}`,
   },
   {
+    isOfPiece: true,
     differs: (a, b) => a.of.productId !== b.of.productId || a.of.artName !== b.of.artName,
     says: ({ of }) => phrase`Transfer: ${of.artName}, ${of.productName}.`,
   },
-  { differs: (a, b) => a.of.widthMm !== b.of.widthMm, says: ({ of }) => phrase`Art ${mm(of.widthMm)} wide.` },
-  { differs: (a, b) => JSON.stringify(placed(a)) !== JSON.stringify(placed(b)), says: placed },
+  { isOfPiece: true, differs: (a, b) => a.of.widthMm !== b.of.widthMm, says: ({ of }) => phrase`Art ${mm(of.widthMm)} wide.` },
+  { isOfPiece: true, differs: (a, b) => JSON.stringify(placed(a)) !== JSON.stringify(placed(b)), says: placed },
 ];
 
 /** What is different for the next card, as the hands set it; empty: only the piece is. */
 export const changesBetween = (done: Card, next: Card): Phrase[] =>
   CHANGES.filter(({ differs }) => differs(done, next)).map(({ says }) => says(next));
+
+/** What is set otherwise at the press alone; empty: pieces of both can be pressed one after the other in one run. */
+export const pressChanges = (done: Card, next: Card): Phrase[] =>
+  CHANGES.filter(({ isOfPiece, differs }) => !isOfPiece && differs(done, next)).map(({ says }) => says(next));

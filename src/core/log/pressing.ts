@@ -3,7 +3,7 @@ import { z } from 'zod';
 import type { Card } from '../card';
 import { COVER_KINDS, Id, PRESSURE_BANDS, Words } from '../materials';
 import { RosterEntrySchema } from '../order';
-import { PEEL_HEATS, type PieceResult, READ_BY, type Run, SPOIL_REASONS, SpotAreaSchema } from '../run';
+import { PEEL_HEATS, type PieceResult, READ_BY, type Run, type RunPart, SPOIL_REASONS, SpotAreaSchema } from '../run';
 
 export const PressingSchema = z.object({
   id: z.uuid(),
@@ -102,9 +102,12 @@ export interface PressingContext {
 /**
  * The record of a piece that has had its verdict, as carded unless the run says otherwise.
  *
+ * @param run of whose print the piece is, and in which run it was pressed
+ * @param result with the piece counted within its print
+ *
  * Its id is that of the verdict event, so the same event sent twice is the same pressing.
  */
-export function pressingOf(run: Run, card: Card, result: PieceResult, context: PressingContext): Pressing {
+export function pressingOf(run: Pick<Run, 'id' | keyof RunPart>, card: Card, result: PieceResult, context: PressingContext): Pressing {
   const { of, set } = card;
   const presses = result.closings.filter((closing) => closing.stage === 'press');
   const pressedMs = presses.reduce((sum, closing) => sum + closing.openedAt - closing.closedAt, 0);

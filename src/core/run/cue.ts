@@ -3,7 +3,7 @@ import { type Act, type ActKind, actsOf } from './acts';
 import { chosen, firstDue, nextDue, type Why } from './choose';
 import type { RunFact, Style } from './events';
 import type { Live } from './heat';
-import { nextLot, occupiedBy, secondsOf } from './lots';
+import { freedFor, nextLot, secondsOf } from './lots';
 import { step } from './machine';
 import { changesHeat, keepsWarmS, type RunPlan } from './plan';
 import type { Lot, RunState } from './state';
@@ -86,7 +86,12 @@ function handling(plan: RunPlan, run: RunState, lot: Lot): Pick<Cue, 'canLayBack
     canLayBack: open && (peels || justPeeled || stage?.kind === 'inspect'),
     canSpoil: open,
     canSpot:
-      plan.machine >= 2 && lot.phase === 'ready' && stage?.by === 'hands' && stage.kind !== 'peel' && pressed && !occupiedBy(run, lot),
+      plan.machine >= 2 &&
+      lot.phase === 'ready' &&
+      stage?.by === 'hands' &&
+      stage.kind !== 'peel' &&
+      pressed &&
+      freedFor(plan, run, lot, run.lastAt) !== null,
   };
 }
 

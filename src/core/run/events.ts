@@ -126,14 +126,31 @@ export type RunEvent = z.infer<typeof RunEventSchema>;
 export type RunFact = RunEvent extends infer E ? (E extends RunEvent ? Omit<E, 'id' | 'at'> : never) : never;
 export type RunEventKind = RunEvent['kind'];
 
-/** A run as it was started: whose line and which of its prints, how many pieces, and the frozen card by its hash. */
-export const RunSchema = z.object({
-  id: Id,
+const Pieces = z.number().int().min(1).max(1000);
+
+/** Pieces of one print: whose line and which of its prints, how many, and the frozen card by its hash. */
+export const RunPartSchema = z.object({
   orderId: Id,
   lineId: Id,
   printKey: z.string(),
   cardHash: z.string().regex(/^[0-9a-f]{64}$/),
-  pieces: z.number().int().min(1).max(1000),
+  pieces: Pieces,
+});
+export type RunPart = z.infer<typeof RunPartSchema>;
+
+/** More prints than this nobody keeps apart on one bench. */
+export const MOST_TOGETHER = 12;
+
+/** A run as it was started. */
+export const RunSchema = RunPartSchema.extend({
+  id: Id,
+  /** All of them, with those of `also`. */
+  pieces: Pieces,
+  /** Other prints with the same settings at the press, pressed after its own in the same run: a batch. */
+  also: z
+    .array(RunPartSchema)
+    .max(MOST_TOGETHER - 1)
+    .default([]),
   /** Pieces pressed together in one closing. */
   perClosing: z.number().int().min(1).max(60),
   startedAt: z.number().int(),

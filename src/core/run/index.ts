@@ -8,6 +8,7 @@ export { doubtOf } from './doubt';
 export {
   LOST,
   type Lost,
+  MOST_TOGETHER,
   READ_BY,
   type ReadBy,
   type Run,
@@ -15,6 +16,7 @@ export {
   type RunEventKind,
   RunEventSchema,
   type RunFact,
+  type RunPart,
   RunSchema,
   SPOIL_REASONS,
   type SpoilReason,
@@ -42,6 +44,7 @@ export {
   standing,
   UnknownMachine,
 } from './machine';
+export { type PieceOf, partCounts, partOf, partsOf } from './parts';
 export { MACHINE_VERSION, type PlannedStage, planOf, type RunPlan } from './plan';
 export { partWords } from './spot';
 export { lostChoices } from './stageSteps';

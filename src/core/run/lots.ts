@@ -1,5 +1,5 @@
 /** Lots of pieces on their way: which an event is about, where they stand, and how they go on. The press holds at most one. */
-import { closingKind, type PlannedStage, placeOf, type RunPlan } from './plan';
+import { closingKind, meetsBlankAt, type PlannedStage, placeOf, type RunPlan } from './plan';
 import type { Lot, RunState } from './state';
 
 /** Seconds of a stage as it is set now: every closing may be set otherwise than carded. */
@@ -84,4 +84,20 @@ export const lotName = ({ pieces }: Lot): string =>
 export function occupiedBy(run: RunState, lot: Lot): string | null {
   const other = onPress(run);
   return other && other.first !== lot.first ? `${lotName(other)} still lies on the press.` : null;
+}
+
+/** Closings after which a transfer is on its blank for good. */
+export const BONDS: ReadonlySet<string> = new Set(['tack', 'press']);
+
+/**
+ * The run with its press free for a lot: what lies on it open and not pressed on yet is lifted off, to be loaded again.
+ *
+ * @returns null: what lies there cannot be lifted off
+ */
+export function freedFor(plan: RunPlan, run: RunState, lot: Lot, at: number): RunState | null {
+  const other = onPress(run);
+  if (!other || other.first === lot.first) return run;
+  if (other.phase !== 'ready' || other.closings.some(({ stage }) => BONDS.has(stage))) return null;
+  const off = { ...enter(plan, other, meetsBlankAt(plan), at), onPress: false };
+  return { ...run, active: run.active.map((one) => (one.first === other.first ? off : one)) };
 }

@@ -36,14 +36,16 @@ export interface PlannedHeat {
 /** Version of the machine that new runs are taken by. */
 export const MACHINE_VERSION = 2;
 
+/** @param also cards of the other prints of a batch: a wait is the longest of any, and over as soon as any is */
 export const planOf = (
   { pieces, perClosing, machine }: Pick<RunPlan, 'pieces' | 'perClosing' | 'machine'>,
   card: Pick<Card, 'stages'> & Partial<Pick<Card, 'set' | 'delivered' | 'turning'>>,
+  also: readonly Pick<Card, 'stages'>[] = [],
 ): RunPlan => ({
   machine,
   pieces,
   perClosing,
-  stages: card.stages,
+  stages: also.reduce<readonly PlannedStage[]>((stages, other) => waitingFor(stages, other.stages), card.stages),
   ...(card.delivered &&
     card.set && {
       heat: {
@@ -53,6 +55,19 @@ export const planOf = (
       },
     }),
 });
+
+/** Stages that do for the pieces of two prints alike: what differs between prints of a batch is how long they cool, or lie on the bench. */
+function waitingFor(stages: readonly PlannedStage[], others: readonly PlannedStage[]): PlannedStage[] {
+  return stages.map((stage, i) => {
+    const other = others[i];
+    if (!other || stage.by === 'press') return stage;
+    const timeS = Math.max(stage.timeS, other.timeS);
+    if (!stage.span || !other.span) return { ...stage, timeS };
+    const ends = [stage.span.toS, other.span.toS].filter((toS) => toS !== null);
+    const span = { ...stage.span, fromS: Math.max(stage.span.fromS, other.span.fromS), toS: ends.length > 0 ? Math.min(...ends) : null };
+    return { ...stage, timeS, span };
+  });
+}
 
 /** Where a card does not say how warm the room is, °C. */
 const USUAL_ROOM_C = 22;

@@ -6,15 +6,12 @@ import { ok, refused } from './applied';
 import type { Lost, RunEvent } from './events';
 import { heatFor, setNow, wantedC } from './heat';
 import { ON_LOT, type OnLot, peelBegun, type StepOn, verdict, waitsForPeel } from './lotSteps';
-import { closingBefore, enter, nextLot, occupiedBy, secondsOf, withLot } from './lots';
+import { BONDS, closingBefore, enter, freedFor, nextLot, occupiedBy, secondsOf, withLot } from './lots';
 import { closingKind, meetsBlankAt, type RunPlan } from './plan';
 import type { DoneClosing, Lot, RunState } from './state';
 
 export type SpotClosed = Extract<RunEvent, { kind: 'spot closed' }>;
 type OnLotNow = OnLot | SpotClosed;
-
-/** Closings after which a transfer is on its blank for good. */
-const BONDS: ReadonlySet<string> = new Set(['tack', 'press']);
 
 /** What a slip may cost at the stage a lot is at. */
 export function lostChoices(plan: Pick<RunPlan, 'stages'>, { stage, closings }: Pick<Lot, 'stage' | 'closings'>): Lost[] {
@@ -124,14 +121,14 @@ export const ON_STAGE: { [K in OnLotNow['kind']]: (on: StepOn<Extract<OnLotNow, 
     const loss = { piece, lost, reason: event.reason, note: event.note, at: event.at, eventId: event.id };
     return ok({ ...beginsAgain(plan, run, lot, piece, event.at), lost: [...run.lost, loss] });
   },
-  'spot closed': ({ plan, run, lot, stage, event, put }) => {
+  'spot closed': ({ plan, run, lot, stage, event }) => {
     const pressed = lot.closings.some((closing) => closing.stage === 'press');
     if (stage.by !== 'hands' || stage.kind === 'peel' || lot.phase !== 'ready' || !pressed)
       return refused('A part is pressed again once its piece has been pressed.');
-    const other = occupiedBy(run, lot);
-    if (other) return refused(other);
+    const freed = freedFor(plan, run, lot, event.at);
+    if (!freed) return refused(occupiedBy(run, lot) ?? 'The press is taken.');
     const setC = setNow(plan, run);
-    return put({
+    const shut: Lot = {
       ...lot,
       phase: 'closed',
       onPress: true,
@@ -139,6 +136,7 @@ export const ON_STAGE: { [K in OnLotNow['kind']]: (on: StepOn<Extract<OnLotNow, 
       dueAt: event.at + event.timeS * 1000,
       readC: event.readC ?? null,
       closing: { ...(setC !== null && { setC }), spot: { area: event.area, cover: event.cover } },
-    });
+    };
+    return ok(withLot(plan, freed, shut));
   },
 };

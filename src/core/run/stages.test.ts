@@ -291,12 +291,20 @@ describe('a part pressed again', () => {
     expect(result?.closings.at(-1)).toMatchObject({ stage: 'spot repair', plannedS: 6, spot: { area: spot.area, cover: 'silicone' } });
   });
 
-  it('is not offered while another lies on the press', () => {
+  it('takes the press from a piece that lies there loaded: that one is lifted off and loaded again; one pressed on stays', () => {
     const told = telling(WARM);
     for (const kind of ['next', 'closed', 'opened', 'next', 'closed', 'opened', 'peeled'] as const) told.tell(1, { kind, piece: 1 });
     expect(told.cue(9)).toMatchObject({ verb: 'Look it over', pieces: [1], canSpot: true });
     told.tell(10, { kind: 'next', piece: 2 });
-    expect(told.cue(11)).toMatchObject({ verb: 'Look it over', pieces: [1], canSpot: false });
+    expect(told.cue(11)).toMatchObject({ verb: 'Look it over', pieces: [1], canSpot: true });
+    expect(told.tell(12, { ...spot, piece: 1 })).toBe(true);
+    const load = WARM.stages.findIndex(({ kind }) => kind === 'load');
+    expect(told.run().active.find(({ first }) => first === 2)).toMatchObject({ stage: load, onPress: false, phase: 'ready' });
+    told.tell(20, { kind: 'opened', piece: 1 });
+    for (const kind of ['next', 'closed', 'opened', 'next', 'closed'] as const) told.tell(25, { kind, piece: 2 });
+    expect(told.tell(26, { ...spot, piece: 1 })).toBe(false);
+    told.tell(35, { kind: 'opened', piece: 2 });
+    expect(told.run().active.find(({ first }) => first === 2)?.closings).toHaveLength(2);
   });
 
   it('is told by where it lies on the art', () => {

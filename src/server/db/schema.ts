@@ -7,7 +7,7 @@ import type { Amendment, Pressing } from '../../core/log';
 import type { Aid, Blank, Fabric } from '../../core/materials';
 import type { Order } from '../../core/order';
 import type { Press, PressAmendment, PressRecord } from '../../core/press';
-import type { RunEvent } from '../../core/run';
+import type { RunEvent, RunPart } from '../../core/run';
 import type { Product, Tested } from '../../core/sheet';
 
 export const orders = sqliteTable('orders', {
@@ -61,6 +61,8 @@ export const runs = sqliteTable(
     machine: integer('machine').notNull().default(1),
     /** Points of the set-up that held from the run before at this press as it began. */
     holds: text('holds', { mode: 'json' }).$type<string[]>().notNull().default([]),
+    /** Other prints pressed in it, after its own. */
+    also: text('also', { mode: 'json' }).$type<RunPart[]>().notNull().default([]),
   },
   (t) => [index('runs_by_line').on(t.orderId, t.lineId), index('runs_open').on(t.endedAt), index('runs_by_press').on(t.pressId, t.endedAt)],
 );

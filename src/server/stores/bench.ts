@@ -7,7 +7,7 @@ import { orders } from '../db/schema';
 import { Refusal } from '../refusal';
 import { judgedOrder, readFacts, type ShopFacts } from './cards';
 import { progress, progressKey } from './logTail';
-import { listOpenRuns } from './openedRun';
+import { listOpenRuns, pressesPrint } from './openedRun';
 import type { Db } from './perShop';
 import { readRows, rowColumns, type Versioned } from './versioned';
 
@@ -15,7 +15,7 @@ interface LineWithCards extends LineProgress {
   minutesPerPiece: number[];
 }
 
-type Open = Pick<ReturnType<typeof listOpenRuns>[number], 'id' | 'orderId' | 'lineId' | 'printKey'>;
+type Open = ReturnType<typeof listOpenRuns>[number];
 
 /** The shop at the moment a page is asked for, read once for all of its rows. */
 interface Now {
@@ -37,7 +37,7 @@ function lineStates(db: Db, { facts, open, done }: Now, stored: Versioned<Order>
       ...(done.get(progressKey(order.id, line.id, printKey)) ?? { good: 0, spoiled: 0 }),
       lamp,
       cautions,
-      openRunId: open.find((run) => run.orderId === order.id && run.lineId === line.id && run.printKey === printKey)?.id ?? null,
+      openRunId: open.find((run) => pressesPrint(run, { orderId: order.id, lineId: line.id, printKey }))?.id ?? null,
     })),
     minutesPerPiece: (judged[i] ?? []).map(({ minutesPerPiece }) => minutesPerPiece),
   }));

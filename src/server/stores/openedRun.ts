@@ -7,7 +7,9 @@ import {
   type Run,
   type RunEvent,
   RunEventSchema,
+  type RunPart,
   type RunPlan,
+  RunSchema,
   type RunState,
   replay,
   replayFrom,
@@ -25,6 +27,8 @@ export interface OpenedRun {
   row: RunRow;
   run: Run;
   card: Card;
+  /** Cards of the other prints pressed in it, as `run.also` has them. */
+  alsoCards: readonly Card[];
   plan: RunPlan;
   events: readonly RunEvent[];
   state: RunState;
@@ -73,10 +77,12 @@ export function openedUpTo(db: Db, row: RunRow, newest: number): OpenedRun {
 
 /** A run with the events that came since it was read. */
 function grown(db: Db, row: RunRow, before: { seq: number; opened: OpenedRun } | null): OpenedRun {
-  const { id, orderId, lineId, printKey, cardHash, pieces, perClosing, startedAt, holds, machine } = row;
-  const run = { id, orderId, lineId, printKey, cardHash, pieces, perClosing, startedAt, holds, machine };
+  const { id, orderId, lineId, printKey, cardHash, pieces, perClosing, startedAt, holds, machine, also } = row;
+  const run = { id, orderId, lineId, printKey, cardHash, pieces, perClosing, startedAt, holds, machine, also };
   const card = before?.opened.card ?? frozenCard(db, cardHash);
-  const plan = planOf(run, card);
+  if (!RunSchema.shape.also.safeParse(also).success) throw cannotBeRead('run', id, 'the other prints pressed in it');
+  const alsoCards = before?.opened.alsoCards ?? also.map((part) => frozenCard(db, part.cardHash));
+  const plan = planOf(run, card, alsoCards);
   const fresh = asked(db)
     .steps.all({ id, seq: before?.seq ?? 0 })
     .map(({ text }) => {
@@ -87,7 +93,8 @@ function grown(db: Db, row: RunRow, before: { seq: number; opened: OpenedRun } |
   const events = [...(before?.opened.events ?? []), ...fresh];
   const known = before && { events: before.opened.events, run: before.opened.state };
   try {
-    return { row, run, card, plan, events, state: known ? replayFrom(known, plan, startedAt, events) : replay(plan, startedAt, events) };
+    const state = known ? replayFrom(known, plan, startedAt, events) : replay(plan, startedAt, events);
+    return { row, run, card, alsoCards, plan, events, state };
   } catch (error) {
     if (error instanceof DoesNotAddUp || error instanceof UnknownMachine) throw cannotBeRead('run', id, error.message);
     throw error;
@@ -104,5 +111,14 @@ export function newestStep(db: Db): number {
 
 /** Open runs with the number of the newest event of each: one question however many there are. */
 export const openRunsNow = (db: Db): { row: RunRow; newest: number }[] => asked(db).open.all();
+
+/** Whether a run presses a print, its own or another of its batch. */
+export const pressesPrint = (
+  run: Pick<RunRow, 'orderId' | 'lineId' | 'printKey' | 'also'>,
+  print: Pick<RunPart, 'orderId' | 'lineId' | 'printKey'>,
+): boolean =>
+  [run, ...run.also].some(
+    ({ orderId, lineId, printKey }) => orderId === print.orderId && lineId === print.lineId && printKey === print.printKey,
+  );
 
 export const listOpenRuns = (db: Db): RunRow[] => db.select().from(runs).where(isNull(runs.endedAt)).orderBy(asc(runs.startedAt)).all();

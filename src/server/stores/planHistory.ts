@@ -42,7 +42,7 @@ function planCards(db: Db, planner: Planner, doc: ShopDocument): Map<string, Car
 
 /** A run of the file with all it adds up to. */
 interface ReadRun {
-  cardHash: string;
+  cardHashes: readonly string[];
   verdicts: Set<string>;
 }
 
@@ -81,6 +81,7 @@ function planRun(
   events: RunEvent[],
   orderName: string,
   card: Card,
+  alsoCards: readonly Card[],
 ): ReadRun | null {
   const wrong = (message: string, field = 'runs') => {
     planner.fault(place, `${field}.${place - 1}`, message);
@@ -88,12 +89,18 @@ function planRun(
   };
   const before = db.select().from(runs).where(eq(runs.id, run.id)).get();
   const stored = before ? storedSteps(db, run.id) : [];
-  if (before && (before.cardHash !== run.cardHash || before.pieces !== run.pieces || before.startedAt !== run.startedAt))
+  if (
+    before &&
+    (before.cardHash !== run.cardHash ||
+      before.pieces !== run.pieces ||
+      !isDeepStrictEqual(before.also, run.also) ||
+      before.startedAt !== run.startedAt)
+  )
     return wrong(`Run ${run.id} is in the shop already and reads otherwise.`);
   const all = events.length >= stored.length ? events : stored;
   if (!(events.length >= stored.length ? stored : events).every((event, i) => sameStep(all[i], event)))
     return wrong(`Run ${run.id} is in the shop already and its steps are others.`);
-  const end = played(planOf(run, card), run.startedAt, all);
+  const end = played(planOf(run, card, alsoCards), run.startedAt, all);
   if (typeof end === 'string') return wrong(`Run ${run.id}: ${end}`);
   const endedAt = end.done ? end.lastAt : null;
   const fresh = events.slice(stored.length);
@@ -121,8 +128,14 @@ function planRun(
     );
   });
   const verdicts = new Set(all.flatMap(({ id, kind }) => (kind === 'kept' || kind === 'spoiled' ? [id] : [])));
-  return { cardHash: run.cardHash, verdicts };
+  return { cardHashes: cardsPressed(run), verdicts };
 }
+
+/** Cards a run presses by: its own and those of the other prints in it. */
+const cardsPressed = ({ cardHash, also }: Pick<StoredRun, 'cardHash' | 'also'>): string[] => [
+  cardHash,
+  ...also.map((part) => part.cardHash),
+];
 
 /** Steps of the file by their run, in order; a run's steps count from one without a gap. */
 function stepsByRun(planner: Planner, doc: ShopDocument): Map<string, RunEvent[]> {
@@ -161,9 +174,18 @@ function planRuns(db: Db, planner: Planner, doc: ShopDocument, sound: ReadonlyMa
     if (orderName === undefined) missing('order', run.orderId);
     if (!presses.has(run.pressId) && !planner.has('presses', run.pressId)) missing('press', run.pressId);
     if (!card) missing('card', run.cardHash);
-    if (orderName === undefined || !card) return;
-    const entry = planRun(db, planner, run, i + 1, steps.get(run.id) ?? [], orderName, card);
-    if (entry) taken.set(run.id, entry);
+    const alsoCards = run.also.map((part) => {
+      if (!orderNames.has(part.orderId) && !planner.has('orders', part.orderId)) missing('order', part.orderId);
+      const other = sound.get(part.cardHash) ?? cardHere(db, part.cardHash);
+      if (!other) missing('card', part.cardHash);
+      return other;
+    });
+    if (run.also.reduce((sum, part) => sum + part.pieces, 0) >= run.pieces)
+      planner.fault(i + 1, `runs.${i}.also`, 'The prints of this run have more pieces than the run.');
+    else if (orderName !== undefined && card && alsoCards.every((other) => other !== null)) {
+      const entry = planRun(db, planner, run, i + 1, steps.get(run.id) ?? [], orderName, card, alsoCards);
+      if (entry) taken.set(run.id, entry);
+    }
   });
   return taken;
 }
@@ -180,16 +202,16 @@ function cardHere(db: Db, hash: string): Card | null {
 
 /** A run of the shop as a pressing can name it. */
 function runHere(db: Db, id: string): ReadRun | null {
-  const row = db.select({ cardHash: runs.cardHash }).from(runs).where(eq(runs.id, id)).get();
+  const row = db.select({ cardHash: runs.cardHash, also: runs.also }).from(runs).where(eq(runs.id, id)).get();
   if (!row) return null;
-  return { cardHash: row.cardHash, verdicts: new Set(storedSteps(db, id).map((event) => event.id)) };
+  return { cardHashes: cardsPressed(row), verdicts: new Set(storedSteps(db, id).map((event) => event.id)) };
 }
 
 function planPressings(db: Db, planner: Planner, doc: ShopDocument, taken: ReadonlyMap<string, ReadRun>): void {
   const ofFile = new Set(doc.runs.map(({ id }) => id));
   doc.pressings.forEach((pressing, i) => {
     const run = taken.get(pressing.runId) ?? (ofFile.has(pressing.runId) ? null : runHere(db, pressing.runId));
-    if (run && run.cardHash !== pressing.cardHash)
+    if (run && !run.cardHashes.includes(pressing.cardHash))
       planner.fault(i + 1, `pressings.${i}.cardHash`, 'This pressing names another card than its run was pressed by.');
     else if (run && !run.verdicts.has(pressing.id))
       planner.fault(i + 1, `pressings.${i}.id`, 'The verdict of this pressing is not among the steps of its run.');

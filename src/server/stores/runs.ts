@@ -2,18 +2,20 @@
 import { randomUUID } from 'node:crypto';
 import { isDeepStrictEqual } from 'node:util';
 import { eq } from 'drizzle-orm';
-import { resolve } from '../../core/card';
+import { cardTogether } from '../../core/advice';
+import { type Card, resolve } from '../../core/card';
+import type { ResolveInput } from '../../core/draft';
 import { pressingOf, printLeft } from '../../core/log';
 import type { Line } from '../../core/order';
-import { apply, MACHINE_VERSION, type RunEvent, type RunState } from '../../core/run';
+import { apply, MACHINE_VERSION, partOf, type RunEvent, type RunPart, type RunState } from '../../core/run';
 import { runEvents, runs } from '../db/schema';
 import { notFound, Refusal } from '../refusal';
-import { inputOf, readFacts } from './cards';
+import { type Facts, inputOf, readFacts } from './cards';
 import { followOn } from './followOn';
 import { freezeCard } from './frozenCards';
 import { readHouse } from './house';
-import { progress, progressKey } from './logTail';
-import { listOpenRuns, type OpenedRun, openRun } from './openedRun';
+import { listOpenRuns, type OpenedRun, openRun, pressesPrint } from './openedRun';
+import { donePrints } from './openPrints';
 import { findOrder } from './orders';
 import { type Db, write } from './perShop';
 import { addAmendment, addPressing, goodPersons } from './pressings';
@@ -24,37 +26,89 @@ const AHEAD_MS = 60_000;
 
 const refuse = (title: string, detail: string, message: string) => new Refusal('conflict', title, detail, [{ field: 'lineId', message }]);
 
+/** A print that is to be pressed: whose line, and which of its prints. */
+interface Asked {
+  orderId: string;
+  lineId: string;
+  /** Absent: the first. */
+  printKey?: string | undefined;
+}
+
+/** What a card of an asked print is worked out from, and how many of it are left. */
+interface Wanted {
+  print: Omit<RunPart, 'cardHash' | 'pieces'> & { pressId: string };
+  input: ResolveInput;
+  left: number;
+}
+
+/** @throws {Refusal} 404 unknown order, line or print; 409 the print is already being pressed, or nothing of it is left */
+function wanted(db: Db, facts: Facts, { orderId, lineId, printKey }: Asked): Wanted {
+  const { doc: order } = findOrder(db, orderId);
+  const line = order.lines.find((line) => line.id === lineId);
+  const print = line?.prints.find((print) => printKey === undefined || print.key === printKey);
+  if (!line || !print) throw notFound(line ? 'print' : 'line', line ? (printKey ?? '') : lineId);
+  const asked = { orderId, lineId, printKey: print.key, pressId: print.pressId };
+  const other = listOpenRuns(db).find((run) => pressesPrint(run, asked));
+  if (other)
+    throw refuse(
+      'Already being pressed',
+      'This print is already being pressed. Open its run, or stop it first.',
+      `run ${other.id} is open`,
+    );
+  const left = printLeft({ lineId, count: line.count, prints: donePrints(db, order.id, line) }, print.key);
+  if (left < 1)
+    throw refuse('Nothing left', 'Every piece of this print has been pressed. Raise the line’s count to press more.', 'nothing left');
+  return { print: asked, input: inputOf(facts, order, { ...line, roster: stillWanting(db, orderId, line, print.key) }, print), left };
+}
+
+/** The other prints of a batch, their cards frozen. @throws {Refusal} 409 one cannot be pressed with the first */
+function partsWith(db: Db, facts: Facts, first: Card, asked: readonly Asked[]): RunPart[] {
+  return asked.map((one, i) => {
+    const { print, input, left } = wanted(db, facts, one);
+    const card = cardTogether(first, input);
+    if (!card) {
+      const detail = `The press would have to be set otherwise for ${orderNameOf(db, one.orderId)}. Press it in a run of its own.`;
+      throw new Refusal('conflict', 'Not in one run', detail, [{ field: `also.${i}`, message: 'wants the press set otherwise' }]);
+    }
+    const { pressId: _, ...of } = print;
+    return { ...of, cardHash: freezeCard(db, card), pieces: left };
+  });
+}
+
 /**
- * Starts a run of what is left of one print of a line, freezing its card as it stands now. The same id again is the same run.
+ * Starts a run of what is left of one print of a line, freezing its card as it stands now; of further prints after it, where they
+ * are named. The same id again is the same run.
  *
- * @throws {Refusal} 404 unknown order, line or print; 409 the card is on Hold, nothing is left, or the print is already being pressed
+ * @throws {Refusal} 404 unknown order, line or print; 409 the card is on Hold, nothing is left, a print is already being pressed,
+ * or one of a batch cannot be pressed with the first
  */
 export function startRun(
   db: Db,
   id: string,
-  { orderId, lineId, printKey, operator }: { orderId: string; lineId: string; printKey?: string | undefined; operator: string },
+  { operator, also = [], ...own }: Asked & { also?: readonly Asked[] | undefined; operator: string },
   now: number,
 ): OpenedRun {
   return write(db, () => {
     if (db.select().from(runs).where(eq(runs.id, id)).get()) return openRun(db, id);
-    const { doc: order } = findOrder(db, orderId);
-    const line = order.lines.find((line) => line.id === lineId);
-    const print = line?.prints.find((print) => printKey === undefined || print.key === printKey);
-    if (!line || !print) throw notFound(line ? 'print' : 'line', line ? (printKey ?? '') : lineId);
-    const card = resolve(inputOf(readFacts(db), order, { ...line, roster: stillWanting(db, orderId, line, print.key) }, print));
+    const facts = readFacts(db);
+    const { print, input, left } = wanted(db, facts, own);
+    const card = resolve(input);
     if (card.lamp.state === 'hold') throw refuse('On Hold', 'This card is on Hold. Take one of its ways out first.', 'on Hold');
-    mustBeFree(db, { orderId, lineId, printKey: print.key });
-    const pieces = printLeft({ lineId, count: line.count, prints: donePrints(db, order.id, line) }, print.key);
-    if (pieces < 1)
-      throw refuse('Nothing left', 'Every piece of this print has been pressed. Raise the line’s count to press more.', 'nothing left');
+    if (new Set([print, ...also].map((one) => JSON.stringify([one.orderId, one.lineId]))).size <= also.length)
+      throw new Refusal('not valid', 'Not valid', 'A line stands twice in this batch: a piece comes to the press once a run.', [
+        { field: 'also', message: 'a line is named twice' },
+      ]);
+    const others = partsWith(db, facts, card, also);
+    const pieces = others.reduce((sum, part) => sum + part.pieces, left);
+    if (pieces > MOST_PIECES)
+      throw new Refusal('not valid', 'Not valid', `A run has at most ${MOST_PIECES} pieces; these prints have ${pieces}.`, [
+        { field: 'also', message: 'too many pieces' },
+      ]);
     const { holds, triedS } = followOn(db, card, now);
     db.insert(runs)
       .values({
         id,
-        orderId,
-        lineId,
-        printKey: print.key,
-        pressId: print.pressId,
+        ...print,
         cardHash: freezeCard(db, card),
         pieces,
         perClosing: Math.min(card.of.perClosing, pieces),
@@ -62,6 +116,7 @@ export function startRun(
         startedAt: now,
         machine: MACHINE_VERSION,
         holds,
+        also: others,
       })
       .run();
     if (triedS !== null && triedS !== card.set.timeS) addEvent(db, id, 1, { id: randomUUID(), at: now, kind: 'set', timeS: triedS });
@@ -69,30 +124,13 @@ export function startRun(
   });
 }
 
-/** @throws {Refusal} 409 the print is already being pressed */
-function mustBeFree(db: Db, print: { orderId: string; lineId: string; printKey: string }): void {
-  const other = listOpenRuns(db).find(
-    (run) => run.orderId === print.orderId && run.lineId === print.lineId && run.printKey === print.printKey,
-  );
-  if (!other) return;
-  throw refuse('Already being pressed', 'This print is already being pressed. Open its run, or stop it first.', `run ${other.id} is open`);
-}
+/** Of a run, in all. */
+const MOST_PIECES = 1000;
 
 /** Entries of a line's roster that have no good pressing of a print yet, in their order: a spoiled piece stays on it. */
 function stillWanting(db: Db, orderId: string, line: Line, printKey: string): Line['roster'] {
   const done = goodPersons(db, orderId, line.id, printKey);
   return line.roster.filter(({ number, name }) => !done.some((person) => person.number === number && person.name === name));
-}
-
-/** Good and spoiled pieces of each print of a line. */
-function donePrints(db: Db, orderId: string, line: Line) {
-  const done = progress(db);
-  const none = { lamp: 'clear' as const, cautions: 0, openRunId: null };
-  return line.prints.map((print) => ({
-    printKey: print.key,
-    ...none,
-    ...(done.get(progressKey(orderId, line.id, print.key)) ?? { good: 0, spoiled: 0 }),
-  }));
 }
 
 const addEvent = (db: Db, runId: string, seq: number, doc: RunEvent) => db.insert(runEvents).values({ id: doc.id, runId, seq, doc }).run();
@@ -146,18 +184,24 @@ function sameStep(events: readonly RunEvent[], event: RunEvent): boolean {
 
 /** A new verdict becomes a pressing; a verdict taken back is withdrawn by an amendment. */
 function record(db: Db, opened: OpenedRun, before: RunState, after: RunState, event: RunEvent): void {
-  const { row, run, card } = opened;
+  const { row, run, card, alsoCards } = opened;
   const result = after.results.at(-1);
   if (result?.eventId === event.id) {
     const { room } = readHouse(db).doc;
+    const { part, index, nth } = partOf(run, result.piece);
     addPressing(
       db,
-      pressingOf(run, card, result, {
-        orderName: orderNameOf(db, run.orderId),
-        operator: row.operator,
-        roomC: room.tempC,
-        humidityPercent: room.humidityPercent,
-      }),
+      pressingOf(
+        { id: run.id, ...part },
+        index === 0 ? card : (alsoCards[index - 1] ?? card),
+        { ...result, piece: nth },
+        {
+          orderName: orderNameOf(db, part.orderId),
+          operator: row.operator,
+          roomC: room.tempC,
+          humidityPercent: room.humidityPercent,
+        },
+      ),
     );
   }
   if (event.kind === 'undone' && after.results.length < before.results.length) {
@@ -175,11 +219,15 @@ function record(db: Db, opened: OpenedRun, before: RunState, after: RunState, ev
 }
 
 /** A run as the wire has it. */
-export function runReply(db: Db, { run, card, events }: OpenedRun, now: number) {
+export function runReply(db: Db, { run, card, alsoCards, events }: OpenedRun, now: number) {
   return {
     run,
     orderName: orderNameOf(db, run.orderId),
     card,
+    also: run.also.flatMap((part, i) => {
+      const other = alsoCards[i];
+      return other ? [{ orderName: orderNameOf(db, part.orderId), card: other }] : [];
+    }),
     events: [...events],
     pullDue: pullDue(db, card.of.pressId, now),
     now,

@@ -48,11 +48,8 @@ const SECTIONS: readonly Section[] = [
   {
     name: 'runs',
     query: `SELECT id, order_id AS orderId, line_id AS lineId, print_key AS printKey, press_id AS pressId, card_hash AS cardHash, pieces,
-      per_closing AS perClosing, operator, started_at AS startedAt, ended_at AS endedAt, machine, holds FROM runs ORDER BY id`,
-    record: (row: { holds: string }) => {
-      const holds = /^\[/.test(row.holds) ? (JSON.parse(row.holds) as unknown) : [];
-      return { doc: { ...row, holds } };
-    },
+      per_closing AS perClosing, operator, started_at AS startedAt, ended_at AS endedAt, machine, holds, also FROM runs ORDER BY id`,
+    record: (row: { holds: string; also: string }) => ({ doc: { ...row, holds: listIn(row.holds), also: listIn(row.also) } }),
   },
   {
     name: 'events',
@@ -65,6 +62,9 @@ const SECTIONS: readonly Section[] = [
   documents('pressings', 'pressings', 'ended_at, id', PRESSING_READER),
   documents('amendments', 'amendments', 'at, id', AmendmentSchema),
 ];
+
+/** A list as a column holds it. */
+const listIn = (text: string): unknown => (/^\[/.test(text) ? JSON.parse(text) : []);
 
 /** Rows written before the next turn of others. */
 const ROWS_A_TURN = 100;

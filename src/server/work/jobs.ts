@@ -18,6 +18,7 @@ import { pressureOf, warmUpOf } from '../stores/pressFigures';
 import { searchLog } from '../stores/pressings';
 import { shelfReply } from '../stores/shelf';
 import { matrixFor } from '../stores/tested';
+import { pressTogether } from '../stores/together';
 import { rankFor } from '../stores/which';
 import { worthOfMeasuring } from '../stores/worth';
 
@@ -51,6 +52,7 @@ export type JudgedRoute =
   | 'bench'
   | 'order'
   | 'orderCards'
+  | 'pressTogether'
   | 'whichTransfer'
   | 'testedMatrix'
   | 'measuringWorth'
@@ -67,6 +69,7 @@ export const JUDGED: Jobs<JudgedRoute, [Db]> = {
   bench: (db) => ({ today: new Date().toISOString(), ...bench(db) }),
   order: (db, { params }) => orderReply(db, findOrder(db, params.id)),
   orderCards: (db, { params }) => ({ cards: cardsOf(db, readFacts(db), findOrder(db, params.id)) }),
+  pressTogether: (db, { params, query }) => ({ prints: pressTogether(db, params.id, query.line, query.print) }),
   whichTransfer: (db, { body }) => ({ ranked: rankFor(db, body) }),
   measuringWorth: (db, { query }) => ({ worth: worthOfMeasuring(db, query.press) }),
   testedMatrix: (db, { query }) => matrixFor(db, query.press),

@@ -38,7 +38,7 @@ const LIMITS = {
 } satisfies Record<string, Limits>;
 type PoolName = keyof typeof LIMITS;
 
-const OF_CARDS: readonly JudgedRoute[] = ['orderCards', 'whichTransfer', 'testedMatrix', 'measuringWorth', 'again'];
+const OF_CARDS: readonly JudgedRoute[] = ['orderCards', 'pressTogether', 'whichTransfer', 'testedMatrix', 'measuringWorth', 'again'];
 const POOL_OF: { [K in Task['do']]: (task: Extract<Task, { do: K }>) => PoolName } = {
   compute: () => 'compute',
   judge: ({ route }) => (OF_CARDS.includes(route) ? 'cards' : 'shop'),

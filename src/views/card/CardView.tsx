@@ -19,13 +19,14 @@ import { LineList } from '../orders/LineList';
 import { OrderHead } from '../orders/OrderHead';
 import { PrintTabs } from '../orders/PrintTabs';
 import type { PrintPageProps } from '../orders/printPage';
-import { useOrder } from '../orders/useOrder';
+import { type OrderState, useOrder } from '../orders/useOrder';
 import { useStartRun } from '../run/useStartRun';
 import { ArtOnPlaten } from './ArtOnPlaten';
 import { BondActs } from './BondActs';
 import { CardFace } from './CardFace';
 import { ChoicesPanel } from './ChoicesPanel';
 import { HeatWays } from './HeatWays';
+import { PressWith, usePressWith } from './PressWith';
 import type { StageFigure } from './StageFigures';
 import { WaysOut } from './WaysOut';
 
@@ -45,11 +46,17 @@ function CardOfOrder({ orderId, lineId, printKey }: PrintPageProps) {
   const operators = useRoute('house', {}).data?.house.operators ?? [];
   const run = useStartRun(orderId);
   const { data } = order;
+  const at = printAt(data, lineId, printKey);
+  const isFree = at !== null && at.openRunId === null && at.left > 0;
+  const batch = useRoute(
+    'pressTogether',
+    { params: { id: orderId }, query: { line: at?.line.id ?? '', print: at?.print.key ?? '' } },
+    isFree,
+  );
+  const pressWith = usePressWith((isFree && batch.data?.prints) || NO_PRINTS);
   if (!data || !cards.data) return <Pending error={order.error ?? cards.error} what="the card" />;
-  const line = data.order.lines.find((line) => line.id === lineId) ?? data.order.lines[0];
-  const print = line?.prints.find((print) => print.key === printKey) ?? line?.prints[0];
-  const worked = cards.data.cards.find((card) => card.lineId === line?.id && card.printKey === print?.key);
-  if (!line || !print || !worked) {
+  const worked = cards.data.cards.find((card) => card.lineId === at?.line.id && card.printKey === at.print.key);
+  if (!at || !worked) {
     return (
       <>
         <OrderHead state={data} station="card" lineId={null} />
@@ -59,11 +66,16 @@ function CardOfOrder({ orderId, lineId, printKey }: PrintPageProps) {
       </>
     );
   }
-  const progress = data.lines.find((progress) => progress.lineId === line.id);
-  const openRunId = progress?.prints.find((printed) => printed.printKey === print.key)?.openRunId ?? null;
+  const { line, print, openRunId } = at;
   const start = () =>
-    run.start({ lineId: line.id, printKey: print.key, openRunId, operator: operators.includes(operator) ? operator : '' });
-  const done = progress !== undefined && printLeft(progress, print.key) === 0;
+    run.start({
+      lineId: line.id,
+      printKey: print.key,
+      openRunId,
+      operator: operators.includes(operator) ? operator : '',
+      also: pressWith.also,
+    });
+  const done = at.left === 0;
   const hrefOf = (id: string, key?: string) => stationHref(orderId, 'card', { lineId: id, printKey: key });
   return (
     <>
@@ -91,6 +103,7 @@ function CardOfOrder({ orderId, lineId, printKey }: PrintPageProps) {
           </span>
         )}
       </OrderHead>
+      {worked.card.lamp.state !== 'hold' && <PressWith {...pressWith.panel} unit={worked.card.window.settable.unit} />}
       <Fault of={run.fault ?? order.fault} className="mx-5 mt-3 border-l-4 border-brick pl-3 text-brick" />
       <div className="grid min-h-[calc(100vh-11.5rem)] grid-cols-[17rem_1fr]">
         <LineList
@@ -121,6 +134,18 @@ function CardOfOrder({ orderId, lineId, printKey }: PrintPageProps) {
       </div>
     </>
   );
+}
+
+const NO_PRINTS: [] = [];
+
+/** The print that is looked at, the first where none is named: how many of it are left, and its run. */
+function printAt(data: OrderState | undefined, lineId: string | null, printKey: string | null) {
+  const line = data?.order.lines.find((line) => line.id === lineId) ?? data?.order.lines[0];
+  const print = line?.prints.find((print) => print.key === printKey) ?? line?.prints[0];
+  if (!line || !print) return null;
+  const progress = data?.lines.find((progress) => progress.lineId === line.id);
+  const openRunId = progress?.prints.find((printed) => printed.printKey === print.key)?.openRunId ?? null;
+  return { line, print, openRunId, left: progress ? printLeft(progress, print.key) : line.count };
 }
 
 /** The prints of the piece, and the card on paper. */

@@ -2,7 +2,7 @@
 
 import type { RunReply } from '../../contract';
 import { stationHref } from '../../core/log';
-import { afterRun, standing } from '../../core/run';
+import { afterRun, partCounts, partsOf, standing } from '../../core/run';
 import { useKeys } from '../../ui/keys';
 import { useRoute } from '../../ui/query';
 import { AfterTimes } from './AfterTimes';
@@ -75,6 +75,7 @@ export function AfterSheet({ reply, run }: { reply: RunReply; run: LiveRun }) {
               <li className="border-b border-night-line py-1.5">laid back and pressed again: piece {after.laidBack.join(', ')}</li>
             )}
           </ul>
+          {reply.also.length > 0 && <ByOrder reply={reply} run={run} />}
           <h2 className="pt-6 text-night-soft">Next time</h2>
           {after.changes.length + after.doubted.length === 0 && (
             <p className="pt-2 text-xl">
@@ -98,5 +99,31 @@ export function AfterSheet({ reply, run }: { reply: RunReply; run: LiveRun }) {
         </button>
       </GoOn>
     </section>
+  );
+}
+
+/** What of a batch was pressed for which order, each with its record. */
+function ByOrder({ reply, run }: { reply: RunReply; run: LiveRun }) {
+  const parts = partsOf(reply.run);
+  return (
+    <>
+      <h2 className="pt-6 text-night-soft">By order</h2>
+      <ul className="m-0 list-none p-0 pt-1 text-xl" aria-label="By order">
+        {partCounts(reply.run, run.state.results).map(({ good, spoiled, left }, i) => {
+          const { orderId = '', lineId = '' } = parts[i] ?? {};
+          const { orderName, card } = reply.also[i - 1] ?? reply;
+          return (
+            <li key={`${orderId} ${lineId}`} className="border-b border-night-line py-1.5">
+              <a className="text-white" href={stationHref(orderId, 'record')}>
+                {orderName}, {card.of.size}
+              </a>
+              : <span className="figure">{good}</span> good
+              {spoiled > 0 && `, ${spoiled} spoiled`}
+              {left > 0 && `, ${left} left`}
+            </li>
+          );
+        })}
+      </ul>
+    </>
   );
 }

@@ -1,5 +1,4 @@
 /** The cue: what to do now and for which piece, its clock, why, and what comes after. The whole of it is the button. */
-import type { Card } from '../../core/card';
 import { baseBurns, type Cue, cueVerb, type How, heatWords, howOf, type RunPlan, type RunState, stageWords } from '../../core/run';
 import { type Phrase, phraseText } from '../../core/units';
 import { useUnits } from '../../ui/house';
@@ -7,6 +6,7 @@ import { piecesWords } from '../../ui/pieces';
 import { Says } from '../../ui/Says';
 import { DrainingBar } from './DrainingBar';
 import { PartingGuide } from './PartingGuide';
+import type { Whose } from './whose';
 import { WHY } from './words';
 
 /** What is done with the hands over the base. */
@@ -15,7 +15,9 @@ const REACHES_OVER: ReadonlySet<string> = new Set(['load', 'place', 'turn over']
 interface CueFaceProps {
   cue: Cue;
   next: readonly Cue[];
-  card: Card;
+  mine: Whose;
+  /** The first of its print that is looked over. */
+  isFirst: boolean;
   plan: RunPlan;
   state: RunState;
   /** What is to be said instead of why: a refusal, seconds left, steps that wait. */
@@ -23,7 +25,8 @@ interface CueFaceProps {
   onAct: () => void;
 }
 
-export function CueFace({ cue, next, card, plan, state, word, onAct }: CueFaceProps) {
+export function CueFace({ cue, next, mine, isFirst, plan, state, word, onAct }: CueFaceProps) {
+  const { card } = mine;
   const stage = card.stages[cue.stage];
   const { unit } = card.window.settable;
   const heat = heatWords(cue, unit);
@@ -48,11 +51,11 @@ export function CueFace({ cue, next, card, plan, state, word, onAct }: CueFacePr
       </span>
       <DrainingBar lastsS={cue.lastsS} dueAt={cue.dueAt} />
       <span className="flex flex-wrap items-baseline gap-x-4 pt-2 text-2xl">
-        {!heat && <WhichPiece card={card} pieces={cue.pieces} />}
+        {!heat && <WhichPiece mine={mine} pieces={cue.pieces} />}
         {!heat && card.of.side && <span className="text-4xl leading-none font-bold">{card.of.position}</span>}
         <span className="text-night-soft">{heat ? <Says words={heat} /> : stage ? <Says words={stageWords(stage, state)} /> : null}</span>
       </span>
-      {!heat && <HowTo act={cue.act} how={howOf(card, cue, state.results.length === 0)} />}
+      {!heat && <HowTo act={cue.act} how={howOf(card, cue, isFirst)} />}
       {stage && REACHES_OVER.has(stage.kind) && baseBurns(plan, state) && (
         <span className="block pt-1 text-lg text-amber" data-safety>
           The base burns by now: gloves, or keep your fingers on the blank.
@@ -68,19 +71,25 @@ export function CueFace({ cue, next, card, plan, state, word, onAct }: CueFacePr
   );
 }
 
-/** The piece a cue is about, by its person where it has one. */
-function WhichPiece({ card, pieces }: { card: Card; pieces: readonly number[] }) {
+/** The piece a cue is about, by its person where it has one, and in a batch by its order. */
+function WhichPiece({ mine: { person, place, orderName }, pieces }: { mine: Whose; pieces: readonly number[] }) {
   if (pieces.length === 0) return null;
-  const person = pieces.length === 1 ? card.of.roster[(pieces[0] ?? 0) - 1] : undefined;
+  const isOne = person && pieces.length === 1;
   return (
     <span className="inline-block text-4xl leading-none font-bold" data-piece>
-      {person ? (
+      {isOne ? (
         <>
           {person.number && <span className="figure">{person.number}</span>} {person.name}{' '}
           <span className="text-2xl font-normal text-night-soft">{piecesWords(pieces)}</span>
         </>
       ) : (
         <span className="inline-block first-letter:uppercase">{piecesWords(pieces)}</span>
+      )}
+      {place && (
+        <span className="text-2xl font-normal">
+          {' '}
+          · {orderName} {place.nth} of {place.of}
+        </span>
       )}
     </span>
   );

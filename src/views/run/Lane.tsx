@@ -1,17 +1,20 @@
 /** The cooling lane: every piece off the press with its clock from the opening on; a tap turns to it. */
+import type { RunReply } from '../../contract';
 import type { Cooling } from '../../core/run';
 import { formatDuration } from '../../core/units';
 import { secondsLeft } from '../../ui/clock';
 import { piecesWords } from '../../ui/pieces';
+import { type Whose, whose } from './whose';
 
 interface LaneProps {
   lots: Cooling[];
+  reply: RunReply;
   now: number;
   picked: number | null;
   onPick: (first: number | null) => void;
 }
 
-export function Lane({ lots, now, picked, onPick }: LaneProps) {
+export function Lane({ lots, reply, now, picked, onPick }: LaneProps) {
   if (lots.length === 0) return null;
   return (
     <ul className="flex flex-wrap gap-2 pt-3" aria-label="Off the press">
@@ -26,7 +29,9 @@ export function Lane({ lots, now, picked, onPick }: LaneProps) {
               onClick={() => onPick(on ? null : lot.first)}
               className={`act min-h-12 gap-3 border-night-line text-lg text-white ${on ? 'border-amber' : ''}`}
             >
-              {piecesWords(lot.pieces)}
+              <span>
+                {piecesWords(lot.pieces)} <Name of={whose(reply, lot.pieces[0])} />
+              </span>
               {leftS > 0 ? (
                 <span className="text-night-soft">
                   cools <span className="figure text-white">{formatDuration(leftS)}</span>
@@ -44,6 +49,11 @@ export function Lane({ lots, now, picked, onPick }: LaneProps) {
     </ul>
   );
 }
+
+/** Who it is for, and in a batch of which order. */
+const Name = ({ of: { person, place, orderName } }: { of: Whose }) => (
+  <span className="text-night-soft">{[person?.number, person?.name, place && orderName].filter(Boolean).join(' ')}</span>
+);
 
 /** How long it still is as warm as its peel wants it. */
 function Warm({ leftS }: { leftS: number }) {

@@ -33,6 +33,7 @@ import { usePhoto } from './usePhoto';
 import type { LiveRun } from './useRun';
 import { useRunKeys } from './useRunKeys';
 import { useTurned } from './useTurned';
+import { isFirstOfPrint, whose } from './whose';
 import { cueWords } from './words';
 
 /** A second press of Space within this time after the last is a slip of the hand, ms. */
@@ -79,7 +80,6 @@ function useSteady<A extends Record<string, () => unknown>>(on: A): A {
 
 export function Pressing({ reply, run, readoutC }: { reply: RunReply; run: LiveRun; readoutC: number | null }) {
   const { state, plan } = run;
-  const { card } = reply;
   const now = useSecondsTo(
     state.active.flatMap(({ dueAt }) => dueAt ?? []),
     state.lastAt,
@@ -87,6 +87,8 @@ export function Pressing({ reply, run, readoutC }: { reply: RunReply; run: LiveR
   const [picked, setPicked] = useState<number | null>(null);
   const live = liveOf(readoutC, now);
   const cue = cueOf(plan, state, now, picked, live);
+  const mine = whose(reply, cue.pieces[0]);
+  const { card } = mine;
   // the cue is painted first; what stands around it follows in the next frame
   const drawn = useAfterPaint(state);
   const around = drawn === state ? cue : cueOf(plan, drawn, now, picked, live);
@@ -155,7 +157,7 @@ export function Pressing({ reply, run, readoutC }: { reply: RunReply; run: LiveR
     return (
       <parts.PieceChoice
         choosing={choosing}
-        card={card}
+        card={whose(reply, choosing.pieces[0]).card}
         choices={isNew ? lostAt(run, choosing.pieces) : ['piece']}
         due={cue.verb === 'Open now' ? cueWords(cue) : null}
         onFact={(fact) => {
@@ -170,7 +172,16 @@ export function Pressing({ reply, run, readoutC }: { reply: RunReply; run: LiveR
       <p className="sr-only" aria-live="assertive">
         {cueWords(cue)}
       </p>
-      <CueFace cue={cue} next={next} card={card} plan={plan} state={state} word={word} onAct={on.act} />
+      <CueFace
+        cue={cue}
+        next={next}
+        mine={mine}
+        isFirst={isFirstOfPrint(reply, state.results, cue.pieces[0])}
+        plan={plan}
+        state={state}
+        word={word}
+        onAct={on.act}
+      />
       {photo.field}
       {aside !== 'keys' && (
         <>
@@ -183,7 +194,7 @@ export function Pressing({ reply, run, readoutC }: { reply: RunReply; run: LiveR
               <StageLine stages={card.stages} current={around.stage} dark here />
             </div>
           </div>
-          <Lane lots={cooling(plan, drawn)} now={now} picked={picked} onPick={setPicked} />
+          <Lane lots={cooling(plan, drawn)} reply={reply} now={now} picked={picked} onPick={setPicked} />
         </>
       )}
       {aside && parts ? (

@@ -36,6 +36,7 @@ export function RunScreen({ reply }: { reply: RunReply }) {
       <div className="flex flex-wrap items-baseline justify-between gap-x-6 text-night-soft">
         <span>
           {reply.orderName} · {card.of.blankName} {card.of.size} · {card.of.artName}, {card.of.position}
+          {reply.also.length > 0 && ` · and ${reply.also.length} more ${reply.also.length === 1 ? 'print' : 'prints'}`}
         </span>
         <CountsLine counts={run.counts} spares={spares} />
       </div>

@@ -44,7 +44,15 @@ export function useRun(reply: RunReply): LiveRun {
   useEffect(() => {
     heardEvents(runId, reply.events);
   }, [reply, runId]);
-  const plan = useMemo(() => planOf(reply.run, reply.card), [reply]);
+  const plan = useMemo(
+    () =>
+      planOf(
+        reply.run,
+        reply.card,
+        reply.also.map(({ card }) => card),
+      ),
+    [reply],
+  );
   const { startedAt } = reply.run;
   const known = useRef<Replayed | null>(null);
   const confirmed = useMemo((): Replayed => {

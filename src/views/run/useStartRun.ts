@@ -12,6 +12,8 @@ interface Started {
   printKey: string;
   openRunId?: string | null;
   operator: string;
+  /** Other prints to press in the same run. */
+  also?: { orderId: string; lineId: string; printKey: string }[];
 }
 
 export function useStartRun(orderId: string) {
@@ -19,13 +21,13 @@ export function useStartRun(orderId: string) {
   const starting = useRef(false);
   // and one that is pressed again because no answer came asks for the same run
   const ids = useRef<Record<string, string>>({});
-  const { save, fault } = useWrite(async ({ id, lineId, printKey, openRunId, operator }: Started & { id: string }) => {
-    if (!openRunId) await write('putRun', { params: { id }, body: { orderId, lineId, printKey, operator } });
+  const { save, fault } = useWrite(async ({ id, lineId, printKey, openRunId, operator, also = [] }: Started & { id: string }) => {
+    if (!openRunId) await write('putRun', { params: { id }, body: { orderId, lineId, printKey, operator, also } });
   });
   const start = async (asked: Started) => {
     if (starting.current) return;
     starting.current = true;
-    const print = `${asked.lineId} ${asked.printKey}`;
+    const print = JSON.stringify([asked.lineId, asked.printKey, asked.also]);
     ids.current[print] ??= newId();
     const id = asked.openRunId ?? ids.current[print];
     if (await goOnceKept(save({ ...asked, id }), stationHref(orderId, 'run', { lineId: asked.lineId, runId: id }))) forgetAct();

@@ -1,0 +1,1 @@
+ALTER TABLE `runs` ADD `also` text DEFAULT '[]' NOT NULL;
