@@ -90,7 +90,7 @@ ownTest(
     );
     // each piece is told by its order
     expect([...new Set(looked)]).toEqual(
-      ['Nebula tees 1', 'Nebula tees 2', 'Nebula tees 3', 'Late tees 1', 'Late tees 2', 'Late tees 3'].map(
+      ['Nebula tees, M: 1', 'Nebula tees, M: 2', 'Nebula tees, M: 3', 'Late tees, L: 1', 'Late tees, L: 2', 'Late tees, L: 3'].map(
         (who, i) => `piece ${i + 1} · ${who} of 3`,
       ),
     );

@@ -39,7 +39,7 @@ function cueWords(db: Db, { row, newest }: ReturnType<typeof openRunsNow>[number
     orderId: row.orderId,
     lineId: row.lineId,
     pressId: row.pressId,
-    label: `${whileSame(db, namesOf(db), row.orderId, orders, () => orderNameOf(db, row.orderId))}, ${card.of.size}${row.also.length > 0 ? ` and ${row.also.length} more` : ''}`,
+    label: `${whileSame(db, namesOf(db), row.orderId, orders, () => orderNameOf(db, row.orderId))}, ${card.of.size}${row.also.length > 0 ? `, batch of ${row.also.length + 1}` : ''}`,
     verb: cueVerb(cue, card.window.settable.unit),
     now: [...cue.pieces],
     pieces: row.pieces,

@@ -103,7 +103,7 @@ function CardOfOrder({ orderId, lineId, printKey }: PrintPageProps) {
           </span>
         )}
       </OrderHead>
-      {worked.card.lamp.state !== 'hold' && <PressWith {...pressWith.panel} unit={worked.card.window.settable.unit} />}
+      {worked.card.lamp.state !== 'hold' && <PressWith {...pressWith.panel} orderId={orderId} unit={worked.card.window.settable.unit} />}
       <Fault of={run.fault ?? order.fault} className="mx-5 mt-3 border-l-4 border-brick pl-3 text-brick" />
       <div className="grid min-h-[calc(100vh-11.5rem)] grid-cols-[17rem_1fr]">
         <LineList

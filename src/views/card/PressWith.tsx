@@ -9,6 +9,8 @@ const keyOf = ({ orderId, lineId, printKey }: Together): string => [orderId, lin
 
 interface PressWithProps {
   prints: readonly Together[];
+  /** The order whose card this is. */
+  orderId: string;
   /** Keys of those that are ticked. */
   ticked: readonly string[];
   onTick: (keys: string[]) => void;
@@ -24,7 +26,7 @@ export function usePressWith(prints: readonly Together[]) {
   return { also, panel: { prints, ticked, onTick } };
 }
 
-export function PressWith({ prints, ticked, onTick, unit }: PressWithProps) {
+export function PressWith({ prints, orderId, ticked, onTick, unit }: PressWithProps) {
   if (prints.length === 0) return null;
   return (
     <fieldset className="m-0 flex flex-wrap items-center gap-x-6 gap-y-1 border-0 border-b border-line px-5 py-2">
@@ -41,10 +43,12 @@ export function PressWith({ prints, ticked, onTick, unit }: PressWithProps) {
               onChange={() => onTick(on ? ticked.filter((other) => other !== key) : [...ticked, key])}
             />
             <span className="leading-tight">
-              <span className="font-semibold">{print.orderName}</span>, <span className="figure">{print.left}</span>{' '}
-              {print.left === 1 ? 'piece' : 'pieces'}
+              <span className="font-semibold">{print.orderId === orderId ? print.what : print.orderName}</span>,{' '}
+              <span className="figure">{print.left}</span> {print.left === 1 ? 'piece' : 'pieces'}
               <span className="label block">
-                {print.what}; due {isoDayText(print.due)}, {dueText(print.due, new Date())}
+                {print.orderId === orderId
+                  ? 'of this order'
+                  : `${print.what}; due ${isoDayText(print.due)}, ${dueText(print.due, new Date())}`}
                 {print.ownC !== null && `; by itself it would be set to ${formatQuantity(print.ownC, unit, 0)}`}
               </span>
             </span>

@@ -72,7 +72,7 @@ export function CueFace({ cue, next, mine, isFirst, plan, state, word, onAct }: 
 }
 
 /** The piece a cue is about, by its person where it has one, and in a batch by its order. */
-function WhichPiece({ mine: { person, place, orderName }, pieces }: { mine: Whose; pieces: readonly number[] }) {
+function WhichPiece({ mine: { person, place, name }, pieces }: { mine: Whose; pieces: readonly number[] }) {
   if (pieces.length === 0) return null;
   const isOne = person && pieces.length === 1;
   return (
@@ -88,7 +88,7 @@ function WhichPiece({ mine: { person, place, orderName }, pieces }: { mine: Whos
       {place && (
         <span className="text-2xl font-normal">
           {' '}
-          · {orderName} {place.nth} of {place.of}
+          · {name}: {place.nth} of {place.of}
         </span>
       )}
     </span>

@@ -51,8 +51,8 @@ export function Lane({ lots, reply, now, picked, onPick }: LaneProps) {
 }
 
 /** Who it is for, and in a batch of which order. */
-const Name = ({ of: { person, place, orderName } }: { of: Whose }) => (
-  <span className="text-night-soft">{[person?.number, person?.name, place && orderName].filter(Boolean).join(' ')}</span>
+const Name = ({ of: { person, place, name } }: { of: Whose }) => (
+  <span className="text-night-soft">{[person?.number, person?.name, place && name].filter(Boolean).join(' ')}</span>
 );
 
 /** How long it still is as warm as its peel wants it. */

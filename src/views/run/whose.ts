@@ -5,7 +5,8 @@ import { partOf } from '../../core/run';
 
 export interface Whose {
   card: Card;
-  orderName: string;
+  /** Its order and size. */
+  name: string;
   /** Which piece of its print, from 1, and of how many; null: the run has one print alone. */
   place: { nth: number; of: number } | null;
   /** The number or name it carries. */
@@ -14,10 +15,11 @@ export interface Whose {
 
 /** @param piece absent: the cue is of no piece */
 export function whose({ run, card, orderName, also }: RunReply, piece: number | undefined): Whose {
-  if (also.length === 0 || piece === undefined) return { card, orderName, place: null, person: card.of.roster[(piece ?? 0) - 1] };
+  if (also.length === 0 || piece === undefined) return { card, name: orderName, place: null, person: card.of.roster[(piece ?? 0) - 1] };
   const { part, index, nth } = partOf(run, piece);
   const own = also[index - 1] ?? { card, orderName };
-  return { ...own, place: { nth, of: part.pieces }, person: own.card.of.roster[nth - 1] };
+  const name = `${own.orderName}, ${own.card.of.size}`;
+  return { card: own.card, name, place: { nth, of: part.pieces }, person: own.card.of.roster[nth - 1] };
 }
 
 /** Nothing of this piece’s print has had its verdict: it is looked over as a first piece is. */
