@@ -11,6 +11,7 @@ export const PATHS = {
   putOrder: ['PUT', '/orders/{id}'],
   removeOrder: ['DELETE', '/orders/{id}'],
   orderCards: ['GET', '/orders/{id}/cards'],
+  orderKit: ['GET', '/orders/{id}/kit'],
   pressTogether: ['GET', '/orders/{id}/together'],
   shelf: ['GET', '/shelf'],
   putFabric: ['PUT', '/shelf/fabrics/{id}'],
@@ -45,6 +46,7 @@ export const PATHS = {
   logNames: ['GET', '/log-names'],
   rail: ['GET', '/rail'],
   readRoster: ['POST', '/compute/roster'],
+  readKit: ['POST', '/compute/kit'],
   computeCard: ['POST', '/compute/card'],
   computeSchool: ['POST', '/compute/school'],
   computeSurvey: ['POST', '/compute/survey'],
@@ -70,7 +72,7 @@ export type RouteName = keyof typeof PATHS;
 /** Routes that change the shop. */
 export type WriteName = { [N in RouteName]: (typeof PATHS)[N][0] extends 'PUT' | 'DELETE' ? N : never }[RouteName];
 
-const ORDERS = ['order', 'orderCards', 'pressTogether', 'bench'] as const;
+const ORDERS = ['order', 'orderKit', 'orderCards', 'pressTogether', 'bench'] as const;
 /** What is judged by shelf, presses and house. */
 const JUDGED = [...ORDERS, 'testedMatrix', 'measuringWorth'] as const;
 const SHELF = ['shelf', ...JUDGED] as const;

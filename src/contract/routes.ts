@@ -5,7 +5,7 @@ import { SuitedSchema, WorthSchema } from '../core/advice';
 import { BondBandSchema, PeelClockSchema } from '../core/heat';
 import { AllowedSchema, HeatQuerySchema, PeelQuerySchema, SweepQuerySchema } from '../core/heatBench';
 import { HouseSchema } from '../core/house';
-import { OffPlaceSchema, RescueSchema } from '../core/log';
+import { OffPlaceSchema, PersonKitSchema, RescueSchema } from '../core/log';
 import { AidSchema, BlankSchema, FabricSchema, Id, Initials } from '../core/materials';
 import { OrderSchema, RosterEntrySchema } from '../core/order';
 import { PlatenMapSchema, PressAmendmentSchema, PressRecordSchema, PressSchema } from '../core/press';
@@ -97,6 +97,9 @@ const route = <
   reply: parts.reply,
 });
 
+/** What is wrong with a list, by its line; with the number it is about where that stands twice. */
+const ListFaults = z.array(z.object({ line: z.number(), message: z.string(), number: z.string().optional() }));
+
 export const ROUTES = {
   health: route('Whether the server and its database are well', {
     /** `fresh`: this start made the shop. */
@@ -118,6 +121,10 @@ export const ROUTES = {
   orderCards: route('The worked-out card of every line, with ways out where it holds', {
     params: byId,
     reply: z.object({ cards: z.array(LineCardSchema) }),
+  }),
+  orderKit: route('How far each person of an order’s rosters is: what is good, and what is missing', {
+    params: byId,
+    reply: z.object({ people: z.array(PersonKitSchema) }),
   }),
   pressTogether: route('What else is open and can be pressed in the same run as a print of an order: the press is set alike for both', {
     params: byId,
@@ -236,8 +243,25 @@ export const ROUTES = {
   }),
   rail: route('What every press does now, and every running clock', { reply: RailSchema }),
   readRoster: route('Read a roster for so many pieces; stores nothing', {
-    body: z.object({ text: z.string().max(200_000), pieces: z.number().int().min(1).max(1000) }),
-    reply: z.object({ roster: z.array(RosterEntrySchema), faults: z.array(z.object({ line: z.number(), message: z.string() })) }),
+    body: z.object({
+      text: z.string().max(200_000),
+      pieces: z.number().int().min(1).max(1000),
+      /** Numbers that people share: it was asked. */
+      shared: z.array(z.string().max(6)).max(1000).default([]),
+    }),
+    reply: z.object({ roster: z.array(RosterEntrySchema), faults: ListFaults }),
+  }),
+  readKit: route('Read a list of people with the size of each garment; stores nothing', {
+    body: z.object({
+      text: z.string().max(200_000),
+      garments: z.array(z.object({ name: z.string().max(120), sizes: z.array(z.string().max(20)).max(100) })).max(20),
+    }),
+    reply: z.object({
+      people: z.array(RosterEntrySchema.extend({ sizes: z.array(z.string().nullable()) })),
+      faults: ListFaults,
+      /** Numbers that stand on several people: asked about. */
+      shared: z.array(z.object({ number: z.string(), lines: z.array(z.number()) })),
+    }),
   }),
   computeSurvey: route('The map a survey makes of a platen; stores nothing', {
     body: ComputeSurveySchema,

@@ -148,12 +148,14 @@ const AskedPrintSchema = z.object({
   lineId: Id,
   /** Which print of the line; absent: its first. */
   printKey: z.string().max(36).optional(),
+  /** The pieces of one person of the roster alone; absent: all that are left. */
+  person: RosterEntrySchema.optional(),
 });
 export const StartRunSchema = AskedPrintSchema.extend({
   operator: Initials,
   /** Other prints to press in the same run, after its own. */
   also: z
-    .array(AskedPrintSchema.required())
+    .array(AskedPrintSchema.required({ printKey: true }))
     .max(MOST_TOGETHER - 1, `A run has at most ${MOST_TOGETHER} prints.`)
     .optional(),
 });

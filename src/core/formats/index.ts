@@ -4,7 +4,7 @@ export { Faults, type LineFault } from './faults';
 export { type LoggedPressing, pressingsCsv, pressingsCsvHeading, pressingsCsvLines, readPressingsCsv } from './pressingCsv';
 export { readCard } from './readCard';
 export { PRESSING_READER } from './readPressing';
-export { type ReadRoster, readRoster } from './rosterCsv';
+export { type Garment, type ListFault, type ReadKit, type ReadRoster, readKit, readRoster } from './rosterCsv';
 export { inStrides, type Progress, readShelfCsv, shelfCsv } from './shelfCsv';
 export {
   inNameOrder,

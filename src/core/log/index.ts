@@ -1,6 +1,7 @@
 /** The log: pressings, the later facts about them, and what an order still needs. */
+export { firstMissing, type KitItem, kitsOf, type PersonKit, PersonKitSchema, type PressedFor, stillWanting } from './kit';
 export { learnShifts, type Reckoned } from './learn';
-export { nextPrint, type PrintToPress } from './nextPrint';
+export { type NextPrint, nextPrint, type PrintToPress } from './nextPrint';
 export {
   type MeasuredPlace,
   type OffPlace,

@@ -36,4 +36,26 @@ describe('what is best pressed after a print', () => {
     expect(next(order, line('m', done), line('l', { openRunId: 'r' }))).toBeNull();
     expect(next(order, line('m', done), line('l', done))).toBeNull();
   });
+
+  it('by position the same place comes before the same set-up; by person what the person misses, then the next one’s', () => {
+    const order = [doc('m', made('a')), doc('x', made('a', { ...other })), doc('y', back())];
+    const [m, x, y] = [line('m', done), line('x'), line('y', { printKey: 'b' })];
+    const by = (more: Parameters<typeof nextPrint>[3]) => {
+      const found = nextPrint(order, [m, x, y], after, more);
+      return found && `${found.line.id} ${found.person?.number ?? 'all'} ${found.left}`;
+    };
+    expect(by({})).toBe('y all 10');
+    expect(by({ goesBy: 'position' })).toBe('x all 10');
+    const kit = (number: string, ...items: [string, string, number][]) => ({
+      person: { number, name: '' },
+      items: items.map(([lineId, printKey, good]) => ({ lineId, printKey, pieces: 1, good, spoiled: 0 })),
+      missing: items.filter(([, , good]) => good === 0).length,
+    });
+    const kits = [kit('7', ['x', 'a', 0], ['y', 'b', 1]), kit('9', ['y', 'b', 0]), kit('14', ['m', 'a', 1])];
+    const person = (number: string) => ({ number, name: '' });
+    expect(by({ goesBy: 'person', kits, person: person('7') })).toBe('x 7 1');
+    expect(by({ goesBy: 'person', kits, person: person('14') })).toBe('x 7 1');
+    expect(by({ goesBy: 'person', kits, person: person('9') })).toBe('y 9 1');
+    expect(by({ goesBy: 'person', kits, person: null })).toBe('y all 10');
+  });
 });

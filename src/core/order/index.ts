@@ -1,9 +1,12 @@
 /** Order: what a customer wants, as it is typed in; lines, prints, layers, and the sizes that share a print. */
 
+export { type KitPerson, linesOfKit, onlyPersonOf, peopleOf, whoseIs } from './kit';
 export {
   BASES,
   type Base,
   type Choices,
+  GOES_BY,
+  type GoesBy,
   heated,
   LaySchema,
   type Line,

@@ -164,6 +164,8 @@ export const LineSchema = z
     prints: z.array(PrintSchema).min(1, 'A line needs a print.').max(8),
     /** One entry a piece, in the order they are pressed; empty: the pieces are all alike. */
     roster: z.array(RosterEntrySchema).max(1000),
+    /** Numbers that stand on several pieces because people share them: it was asked. */
+    sharedNumbers: z.array(z.string().max(6)).max(1000).optional(),
     /** Pieces pressed in one closing. */
     perClosing: z.number().int().min(1).max(MOST_A_CLOSING),
     /** Another line whose pieces lie in the same closing. */
@@ -179,7 +181,8 @@ export const LineSchema = z
     const seen = new Map<string, number>();
     line.roster.forEach(({ number }, i) => {
       const before = seen.get(number);
-      if (number !== '' && before !== undefined) say(['roster', i, 'number'], `Number ${number} is already on piece ${before + 1}.`);
+      if (number !== '' && before !== undefined && !line.sharedNumbers?.includes(number))
+        say(['roster', i, 'number'], `Number ${number} is already on piece ${before + 1}. Change one, or say that they share it.`);
       seen.set(number, i);
     });
     const keys = line.prints.map((print) => print.key);
@@ -202,6 +205,13 @@ export const LineSchema = z
   });
 export type Line = z.infer<typeof LineSchema>;
 
+/**
+ * Prints of an order one after the other: the least change at the press first; one person’s pieces before the next person’s; or
+ * all of one position first.
+ */
+export const GOES_BY = ['press', 'person', 'position'] as const;
+export type GoesBy = (typeof GOES_BY)[number];
+
 export const OrderSchema = z.object({
   id: Id,
   name: Name,
@@ -214,6 +224,8 @@ export const OrderSchema = z.object({
   due: z.iso.date('Give the due day as year-month-day.'),
   note: Words,
   lines: z.array(LineSchema).max(200, 'Split an order of more than 200 lines.'),
+  /** By what its prints follow each other; absent: by press. */
+  goesBy: z.enum(GOES_BY).optional(),
   /** The order this one repeats. */
   again: Id.optional(),
 });

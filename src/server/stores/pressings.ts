@@ -4,7 +4,7 @@ import { and, count, desc, eq, gte, lt, type SQL, sql } from 'drizzle-orm';
 import type { z } from 'zod';
 import type { LogQuerySchema, Unreadable } from '../../contract/schemas';
 import { PRESSING_READER } from '../../core/formats';
-import { type Amendment, AmendmentSchema, type Pressing } from '../../core/log';
+import { type Amendment, AmendmentSchema, type PressedFor, type Pressing } from '../../core/log';
 import { amendments, pressings } from '../db/schema';
 import { notFound } from '../refusal';
 import type { Db } from './perShop';
@@ -205,8 +205,8 @@ export function findPressing(db: Db, id: string): Logged {
   return found;
 }
 
-/** Numbers and names that have a good pressing of a print. */
-export function goodPersons(db: Db, orderId: string, lineId: string, printKey: string): NonNullable<Pressing['person']>[] {
+/** Pressings of an order that count, and whom they are for. @param print of this print alone */
+export function pressedFor(db: Db, orderId: string, print?: { lineId: string; printKey: string }): PressedFor[] {
   const rows = db
     .select({ id: pressings.id, text: textOf(pressings.doc) })
     .from(pressings)
@@ -214,13 +214,12 @@ export function goodPersons(db: Db, orderId: string, lineId: string, printKey: s
       and(
         COUNTING,
         eq(pressings.orderId, orderId),
-        eq(pressings.lineId, lineId),
-        eq(pressings.printKey, printKey),
-        eq(pressings.outcome, 'good'),
+        print && eq(pressings.lineId, print.lineId),
+        print && eq(pressings.printKey, print.printKey),
       ),
     )
     .all();
-  return readAll<Pressing>(PRESSING_READER, 'pressing', rows).docs.flatMap(({ person }) => person ?? []);
+  return readAll<Pressing>(PRESSING_READER, 'pressing', rows).docs;
 }
 
 function withAmendments(db: Db, page: Pressing[]): Logged[] {

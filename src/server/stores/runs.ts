@@ -5,8 +5,8 @@ import { eq } from 'drizzle-orm';
 import { cardTogether } from '../../core/advice';
 import { type Card, resolve } from '../../core/card';
 import type { ResolveInput } from '../../core/draft';
-import { pressingOf, printLeft } from '../../core/log';
-import type { Line } from '../../core/order';
+import { pressingOf, printLeft, stillWanting } from '../../core/log';
+import { type Line, peopleOf, type RosterEntry, whoseIs } from '../../core/order';
 import { apply, MACHINE_VERSION, partOf, type RunEvent, type RunPart, type RunState } from '../../core/run';
 import { runEvents, runs } from '../db/schema';
 import { notFound, Refusal } from '../refusal';
@@ -18,7 +18,7 @@ import { listOpenRuns, type OpenedRun, openRun, pressesPrint } from './openedRun
 import { donePrints } from './openPrints';
 import { findOrder } from './orders';
 import { type Db, write } from './perShop';
-import { addAmendment, addPressing, goodPersons } from './pressings';
+import { addAmendment, addPressing, pressedFor } from './pressings';
 import { pullDue } from './pressRecords';
 
 /** How far a device's reckoning of our clock may run ahead before it is not believed, ms. */
@@ -32,7 +32,11 @@ interface Asked {
   lineId: string;
   /** Absent: the first. */
   printKey?: string | undefined;
+  /** The pieces of one person alone; absent: all that are left. */
+  person?: RosterEntry | undefined;
 }
+
+const isSameEntry = (a: RosterEntry | null, b: RosterEntry): boolean => a?.number === b.number && a.name === b.name;
 
 /** What a card of an asked print is worked out from, and how many of it are left. */
 interface Wanted {
@@ -42,7 +46,7 @@ interface Wanted {
 }
 
 /** @throws {Refusal} 404 unknown order, line or print; 409 the print is already being pressed, or nothing of it is left */
-function wanted(db: Db, facts: Facts, { orderId, lineId, printKey }: Asked): Wanted {
+function wanted(db: Db, facts: Facts, { orderId, lineId, printKey, person }: Asked): Wanted {
   const { doc: order } = findOrder(db, orderId);
   const line = order.lines.find((line) => line.id === lineId);
   const print = line?.prints.find((print) => printKey === undefined || print.key === printKey);
@@ -55,10 +59,18 @@ function wanted(db: Db, facts: Facts, { orderId, lineId, printKey }: Asked): Wan
       'This print is already being pressed. Open its run, or stop it first.',
       `run ${other.id} is open`,
     );
-  const left = printLeft({ lineId, count: line.count, prints: donePrints(db, order.id, line) }, print.key);
+  const people = peopleOf(order.lines);
+  const roster = rosterLeft(db, orderId, line, print.key).filter((entry) => !person || isSameEntry(whoseIs(people, entry), person));
+  const left = person ? roster.length : printLeft({ lineId, count: line.count, prints: donePrints(db, order.id, line) }, print.key);
   if (left < 1)
-    throw refuse('Nothing left', 'Every piece of this print has been pressed. Raise the line’s count to press more.', 'nothing left');
-  return { print: asked, input: inputOf(facts, order, { ...line, roster: stillWanting(db, orderId, line, print.key) }, print), left };
+    throw refuse(
+      'Nothing left',
+      person
+        ? 'Nothing of this print is missing for that person.'
+        : 'Every piece of this print has been pressed. Raise the line’s count to press more.',
+      'nothing left',
+    );
+  return { print: asked, input: inputOf(facts, order, { ...line, roster }, print), left };
 }
 
 /** The other prints of a batch, their cards frozen. @throws {Refusal} 409 one cannot be pressed with the first */
@@ -128,9 +140,12 @@ export function startRun(
 const MOST_PIECES = 1000;
 
 /** Entries of a line's roster that have no good pressing of a print yet, in their order: a spoiled piece stays on it. */
-function stillWanting(db: Db, orderId: string, line: Line, printKey: string): Line['roster'] {
-  const done = goodPersons(db, orderId, line.id, printKey);
-  return line.roster.filter(({ number, name }) => !done.some((person) => person.number === number && person.name === name));
+function rosterLeft(db: Db, orderId: string, line: Line, printKey: string): Line['roster'] {
+  const good = pressedFor(db, orderId, { lineId: line.id, printKey }).filter(({ outcome }) => outcome === 'good');
+  return stillWanting(
+    line.roster,
+    good.flatMap(({ person }) => person ?? []),
+  );
 }
 
 const addEvent = (db: Db, runId: string, seq: number, doc: RunEvent) => db.insert(runEvents).values({ id: doc.id, runId, seq, doc }).run();

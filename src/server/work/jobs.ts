@@ -2,8 +2,9 @@
 import type { RouteName } from '../../contract/paths';
 import { heatWays, schoolExample, waysOut } from '../../core/advice';
 import { resolve } from '../../core/card';
-import { readRoster } from '../../core/formats';
+import { readKit, readRoster } from '../../core/formats';
 import { bandOfQuery, correctQuery, peelOfQuery, simulate, sweepRows, valuesOf } from '../../core/heatBench';
+import { kitsOf } from '../../core/log';
 import { platenMap } from '../../core/press';
 import type { Answer, Input } from '../http/answer';
 import { againReply } from '../stores/again';
@@ -15,7 +16,7 @@ import type { Db } from '../stores/perShop';
 import { placementBiases } from '../stores/placed';
 import { closingOf, feasibilityOf, placementOf, sizeSplitOf } from '../stores/placement';
 import { pressureOf, warmUpOf } from '../stores/pressFigures';
-import { searchLog } from '../stores/pressings';
+import { pressedFor, searchLog } from '../stores/pressings';
 import { shelfReply } from '../stores/shelf';
 import { matrixFor } from '../stores/tested';
 import { pressTogether } from '../stores/together';
@@ -24,7 +25,7 @@ import { worthOfMeasuring } from '../stores/worth';
 
 type Jobs<N extends RouteName, With extends unknown[]> = { [K in N]: (...args: [...With, Input<K>]) => Answer<K> };
 
-export type ComputedRoute = Extract<RouteName, `compute${string}` | 'readRoster'>;
+export type ComputedRoute = Extract<RouteName, `compute${string}` | 'readRoster' | 'readKit'>;
 
 /** Worked out of the request's body alone. */
 export const COMPUTED: Jobs<ComputedRoute, []> = {
@@ -45,13 +46,15 @@ export const COMPUTED: Jobs<ComputedRoute, []> = {
   computeFeasibility: ({ body }) => feasibilityOf(body),
   computeSizeSplit: ({ body }) => sizeSplitOf(body),
   computeClosing: ({ body }) => closingOf(body),
-  readRoster: ({ body }) => readRoster(body.text, body.pieces),
+  readRoster: ({ body }) => readRoster(body.text, body.pieces, body.shared),
+  readKit: ({ body }) => readKit(body.text, body.garments),
 };
 
 export type JudgedRoute =
   | 'bench'
   | 'order'
   | 'orderCards'
+  | 'orderKit'
   | 'pressTogether'
   | 'whichTransfer'
   | 'testedMatrix'
@@ -69,6 +72,7 @@ export const JUDGED: Jobs<JudgedRoute, [Db]> = {
   bench: (db) => ({ today: new Date().toISOString(), ...bench(db) }),
   order: (db, { params }) => orderReply(db, findOrder(db, params.id)),
   orderCards: (db, { params }) => ({ cards: cardsOf(db, readFacts(db), findOrder(db, params.id)) }),
+  orderKit: (db, { params }) => ({ people: kitsOf(findOrder(db, params.id).doc.lines, pressedFor(db, params.id)) }),
   pressTogether: (db, { params, query }) => ({ prints: pressTogether(db, params.id, query.line, query.print) }),
   whichTransfer: (db, { body }) => ({ ranked: rankFor(db, body) }),
   measuringWorth: (db, { query }) => ({ worth: worthOfMeasuring(db, query.press) }),

@@ -172,7 +172,13 @@ export function LineEditor({ slot, take, orderId, start, isNew, shelf, presses, 
           </div>
         )}
         <div className="col-span-6">
-          <RosterField roster={draft.roster} pieces={pieces} problem={faults.roster} onChange={(roster) => patch({ roster })} />
+          <RosterField
+            roster={draft.roster}
+            shared={draft.sharedNumbers}
+            pieces={pieces}
+            problem={faults.roster}
+            onChange={(roster, sharedNumbers) => patch({ roster, sharedNumbers })}
+          />
         </div>
       </div>
       <Fault of={fault} className="col-span-6 border-l-4 border-brick pl-3 text-brick" more="What you typed is still here." />

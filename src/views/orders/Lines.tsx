@@ -6,6 +6,7 @@ import type { Line } from '../../core/order';
 import { useUnits } from '../../ui/house';
 import { Island, Pending, useRoute } from '../../ui/query';
 import { goOnceKept } from '../shell/goTo';
+import { KitEditor } from './KitEditor';
 import { LineEditor } from './LineEditor';
 import { LineList } from './LineList';
 import { draftFrom } from './lineDraft';
@@ -21,6 +22,8 @@ export function Lines({ orderId, search }: { orderId: string; search: string }) 
 }
 
 const NEW = 'new';
+/** Lines for a list of people. */
+const KIT = 'kit';
 
 function LinesOf({ orderId, search }: { orderId: string; search: URLSearchParams }) {
   const lineId = search.get('line');
@@ -30,6 +33,7 @@ function LinesOf({ orderId, search }: { orderId: string; search: URLSearchParams
   const presses = useRoute('presses', {});
   const house = useUnits();
   const known = data?.order.lines.find((line) => line.id === lineId);
+  const isKit = lineId === KIT;
   const isNew = lineId === NEW || !known;
   const last = data?.order.lines.at(-1);
   // only a change of the line itself begins the draft again: what is being typed outlives every refetch
@@ -64,27 +68,45 @@ function LinesOf({ orderId, search }: { orderId: string; search: URLSearchParams
         >
           <a
             href={stationHref(orderId, 'lines', { lineId: NEW })}
-            aria-current={isNew ? 'true' : undefined}
-            className={`block border-l-4 px-4 py-4 font-semibold no-underline ${isNew ? 'border-teal bg-sheet' : 'border-transparent'}`}
+            aria-current={isNew && !isKit ? 'true' : undefined}
+            className={`block border-l-4 px-4 py-4 font-semibold no-underline ${isNew && !isKit ? 'border-teal bg-sheet' : 'border-transparent'}`}
           >
             + line
           </a>
+          {firstLine && (
+            <a
+              href={stationHref(orderId, 'lines', { lineId: KIT })}
+              aria-current={isKit ? 'true' : undefined}
+              className={`block border-l-4 px-4 py-4 font-semibold no-underline ${isKit ? 'border-teal bg-sheet' : 'border-transparent'}`}
+            >
+              + lines from a list of people
+            </a>
+          )}
         </LineList>
-        <LineEditor
-          key={start.id}
-          slot={`${orderId} ${known?.id ?? NEW}`}
-          take={use && print ? { productId: use, printKey: print } : null}
-          orderId={orderId}
-          start={start}
-          isNew={isNew}
-          shelf={shelf.data}
-          presses={presses.data.presses.filter(({ press }) => !press.retiredOn)}
-          others={order.lines.filter((line) => line.id !== known?.id)}
-          house={house}
-          fault={fault}
-          onSave={add}
-          onRemove={known ? () => void remove() : null}
-        />
+        {isKit ? (
+          <KitEditor
+            state={data}
+            blanks={shelf.data.blanks}
+            fault={fault}
+            onSave={(lines) => void goOnceKept(save({ ...order, lines }, 'lines made from a list'), stationHref(orderId, 'record'))}
+          />
+        ) : (
+          <LineEditor
+            key={start.id}
+            slot={`${orderId} ${known?.id ?? NEW}`}
+            take={use && print ? { productId: use, printKey: print } : null}
+            orderId={orderId}
+            start={start}
+            isNew={isNew}
+            shelf={shelf.data}
+            presses={presses.data.presses.filter(({ press }) => !press.retiredOn)}
+            others={order.lines.filter((line) => line.id !== known?.id)}
+            house={house}
+            fault={fault}
+            onSave={add}
+            onRemove={known ? () => void remove() : null}
+          />
+        )}
       </div>
     </>
   );

@@ -11,26 +11,28 @@ const asText = (roster: readonly RosterEntry[]): string =>
 
 interface RosterFieldProps {
   roster: RosterEntry[];
+  /** Numbers that people share. */
+  shared: readonly string[];
   pieces: number | null;
   problem: string | undefined;
-  onChange: (roster: RosterEntry[]) => void;
+  onChange: (roster: RosterEntry[], shared: string[]) => void;
 }
 
-export function RosterField({ roster, pieces, problem, onChange }: RosterFieldProps) {
+export function RosterField({ roster, shared, pieces, problem, onChange }: RosterFieldProps) {
   const [open, setOpen] = useState(roster.length > 0);
   const [text, setText] = useState(asText(roster));
   const [faults, setFaults] = useState<Faults>([]);
-  const read = async (typed: string) => {
+  const read = async (typed: string, sharing: readonly string[] = shared) => {
     if (typed.trim() === '') {
       setFaults([]);
-      return onChange([]);
+      return onChange([], []);
     }
     if (pieces === null) return setFaults([{ line: 0, message: 'Say first how many pieces there are.' }]);
     try {
-      const reply = await call('readRoster', { body: { text: typed, pieces } });
+      const reply = await call('readRoster', { body: { text: typed, pieces, shared: [...sharing] } });
       setFaults(reply.faults);
       // what is typed stays as it is; only a faultless list becomes the line's roster
-      onChange(reply.faults.length === 0 ? reply.roster : []);
+      onChange(reply.faults.length === 0 ? reply.roster : [], [...sharing]);
     } catch (error) {
       setFaults([{ line: 0, message: errorWords(error) }]);
     }
@@ -80,7 +82,12 @@ export function RosterField({ roster, pieces, problem, onChange }: RosterFieldPr
         {faults.slice(0, 6).map((fault) => (
           <p key={`${fault.line} ${fault.message}`} className="text-brick">
             {fault.line > 0 ? `Line ${fault.line}: ` : ''}
-            {fault.message}
+            {fault.message}{' '}
+            {fault.number !== undefined && (
+              <button type="button" className="act act-quiet underline" onClick={() => void read(text, [...shared, fault.number ?? ''])}>
+                They share {fault.number}
+              </button>
+            )}
           </p>
         ))}
         {faults.length > 6 && <p className="text-brick">and {faults.length - 6} more</p>}

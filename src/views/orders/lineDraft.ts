@@ -31,6 +31,8 @@ export interface LineDraft {
   size: string;
   prints: PrintDraft[];
   roster: RosterEntry[];
+  /** Numbers that people of the roster share. */
+  sharedNumbers: string[];
   perClosing: string;
   sharesWith: string;
 }
@@ -73,6 +75,7 @@ export function draftFrom(line: Line | undefined, isNew: boolean): LineDraft {
     size: known?.size ?? '',
     prints: line ? line.prints.map((print) => printDraft(print, isNew)) : [emptyPrint('a')],
     roster: known?.roster ?? [],
+    sharedNumbers: known?.sharedNumbers ?? [],
     perClosing: String(line?.perClosing ?? 1),
     sharesWith: known?.sharesWith ?? '',
   };
@@ -160,6 +163,7 @@ export function lineOf(draft: LineDraft, presses: readonly Press[], blank: Blank
     size: draft.size,
     count: Number(draft.count),
     roster: draft.roster,
+    ...(draft.sharedNumbers.length > 0 && { sharedNumbers: draft.sharedNumbers }),
     perClosing: Number(draft.perClosing),
     ...(draft.sharesWith && { sharesWith: draft.sharesWith }),
     prints: draft.prints.map((print) => ({

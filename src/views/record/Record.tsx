@@ -1,10 +1,12 @@
 /** Station Record of an order: how each of its pieces came out. */
 import { API } from '../../contract';
 import { finishedPieces, spoiledPieces } from '../../core/log';
+import { Fault } from '../../ui/Fault';
 import { Island, Pending, useRoute } from '../../ui/query';
 import { PressingTable } from '../log/PressingTable';
 import { OrderHead } from '../orders/OrderHead';
 import { useOrder } from '../orders/useOrder';
+import { People } from './People';
 
 export function Record({ orderId }: { orderId: string }) {
   return (
@@ -17,7 +19,7 @@ export function Record({ orderId }: { orderId: string }) {
 const MOST = 500;
 
 function RecordOf({ orderId }: { orderId: string }) {
-  const { data, error } = useOrder(orderId);
+  const { data, error, fault, save } = useOrder(orderId);
   const log = useRoute('pressings', { query: { orderId, limit: MOST } });
   if (!data || !log.data) return <Pending error={error ?? log.error} what="the record" />;
   return (
@@ -48,6 +50,8 @@ function RecordOf({ orderId }: { orderId: string }) {
             );
           })}
         </ul>
+        <Fault of={fault} className="pb-2 text-brick" />
+        <People state={data} onOrder={(order, what) => void save(order, what)} />
         {log.data.total === 0 ? (
           <p className="rule-top py-6">
             Nothing of this order has been pressed. Every piece will stand here with what was set and how it came out.

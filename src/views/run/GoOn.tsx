@@ -3,6 +3,7 @@ import { type ReactNode, useState } from 'react';
 import type { RunReply } from '../../contract';
 import { changesBetween } from '../../core/advice';
 import { nextPrint, stationHref } from '../../core/log';
+import { onlyPersonOf } from '../../core/order';
 import { asLeft, type RunState } from '../../core/run';
 import { Fault } from '../../ui/Fault';
 import { useOperator } from '../../ui/operator';
@@ -22,12 +23,20 @@ export function GoOn({ reply, state, children }: { reply: RunReply; state: RunSt
   const [operator] = useOperator();
   const [shownAt] = useState(() => performance.now());
   const { start, fault } = useStartRun(orderId);
-  const next = order && nextPrint(order.order.lines, order.lines, { lineId, printKey });
+  const { lines = [], goesBy } = order?.order ?? {};
+  const kits = useRoute('orderKit', { params: { id: orderId } }, goesBy === 'person').data?.people;
+  const person = onlyPersonOf(lines, reply.card.of.roster);
+  const next = order && nextPrint(lines, order.lines, { lineId, printKey }, { goesBy, kits, person });
   const card = cards?.find((card) => card.lineId === next?.line.id && card.printKey === next?.print.key)?.card;
   const look = next && next.lamp !== 'clear' ? stationHref(orderId, 'card', { lineId: next.line.id, printKey: next.print.key }) : null;
   const go = () => {
     if (next && !look && performance.now() - shownAt > SLIP_MS)
-      void start({ lineId: next.line.id, printKey: next.print.key, operator: operators.includes(operator) ? operator : '' });
+      void start({
+        lineId: next.line.id,
+        printKey: next.print.key,
+        person: next.person,
+        operator: operators.includes(operator) ? operator : '',
+      });
   };
   useRunKeys({ ' ': go });
   if (!next || !card) return <div className="flex gap-4 pt-8">{children}</div>;
@@ -35,7 +44,8 @@ export function GoOn({ reply, state, children }: { reply: RunReply; state: RunSt
   return (
     <section aria-label="Next" className="mt-6 border-t-2 border-night-line pt-4">
       <h2 className="text-3xl">
-        Next: <span className="figure">{next.left}</span> × {card.of.blankName} {card.of.size}, {card.of.position}
+        Next{next.person && ` for ${next.person.number} ${next.person.name}`.trimEnd()}: <span className="figure">{next.left}</span> ×{' '}
+        {card.of.blankName} {card.of.size}, {card.of.position}
       </h2>
       <ul className="m-0 list-none p-0 pt-1 text-xl">
         {changes.length === 0 && <li>Everything stays as it is set.</li>}

@@ -34,7 +34,7 @@ export interface LiveRun {
   happen: (fact: RunFact) => void;
 }
 
-whenSettled(() => void refresh('order', 'pressings', ...STALE_AFTER.putRunEvent));
+whenSettled(() => void refresh('order', 'orderKit', 'pressings', ...STALE_AFTER.putRunEvent));
 
 /** Applies events here at once; the outbox sees to the server. Another device's events come in with every fresh reply. */
 export function useRun(reply: RunReply): LiveRun {

@@ -1,0 +1,4 @@
+import { computed, wrongMethod } from '../../../../server/http/endpoint';
+
+export const POST = computed('readKit');
+export const ALL = wrongMethod('POST');
