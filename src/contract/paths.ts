@@ -7,6 +7,7 @@ export const PHOTO_MOST = 900_000;
 export const PATHS = {
   health: ['GET', '/health'],
   bench: ['GET', '/bench'],
+  dayEnd: ['GET', '/day-end'],
   order: ['GET', '/orders/{id}'],
   putOrder: ['PUT', '/orders/{id}'],
   removeOrder: ['DELETE', '/orders/{id}'],
@@ -92,9 +93,9 @@ export const STALE_AFTER = {
   putPressRecord: PRESSES,
   putPressAmendment: PRESSES,
   putHouse: ['house', ...JUDGED, 'learned'],
-  putRun: ['order', 'pressTogether', 'bench', 'rail'],
+  putRun: ['order', 'pressTogether', 'bench', 'dayEnd', 'rail'],
   // its run is told by its steps
-  putRunEvent: ['bench', 'rail'],
+  putRunEvent: ['bench', 'dayEnd', 'rail'],
   putPhoto: [],
   putPlaced: ['pressing', 'placementBias'],
   putRescued: ['pressing', 'pressings'],

@@ -42,6 +42,7 @@ import {
   ComputeSurveySchema,
   ComputeWarmUpReplySchema,
   ComputeWarmUpSchema,
+  DayEndSchema,
   DevicesSchema,
   HandSchema,
   HouseReplySchema,
@@ -107,6 +108,9 @@ export const ROUTES = {
   }),
   bench: route('The queue: every order with its lamp and next step, soonest due first', {
     reply: z.object({ today: z.string(), orders: z.array(BenchRowSchema), unreadable: z.array(UnreadableSchema) }),
+  }),
+  dayEnd: route('What is left as the day ends: at the presses, which were hot, whether a backup is due, what comes next', {
+    reply: DayEndSchema,
   }),
   order: route('One order with the state of its lines', { params: byId, reply: OrderReplySchema }),
   putOrder: route('Create an order, or change it when If-Match names the version last seen', {

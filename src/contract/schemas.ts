@@ -175,6 +175,37 @@ export const TogetherSchema = z.object({
 });
 export type Together = z.infer<typeof TogetherSchema>;
 
+const Pieces = z.array(z.number().int());
+/** What is left as the day ends. */
+export const DayEndSchema = z.object({
+  now: z.number(),
+  runs: z.array(
+    z.object({
+      runId: z.string(),
+      orderId: z.string(),
+      lineId: z.string(),
+      pressId: z.string(),
+      name: z.string(),
+      /** Null: the run cannot be read. */
+      left: z
+        .object({
+          onPress: Pieces,
+          cooling: z.array(z.object({ pieces: Pieces, until: z.number() })),
+          waiting: Pieces,
+          notBegun: z.number().int(),
+        })
+        .nullable(),
+    }),
+  ),
+  /** Every press, and whether it was used today; `lastAt`: when the last piece had its verdict there. */
+  presses: z.array(z.object({ id: z.string(), name: z.string(), lastAt: z.number().nullable(), isUsed: z.boolean() })),
+  /** `at`: when the last one was taken away. */
+  backup: z.object({ at: z.number().nullable(), pressedSince: z.number().int(), isDue: z.boolean() }),
+  /** Orders that are late, or due today or tomorrow. */
+  next: z.array(BenchRowSchema.pick({ orderId: true, name: true, due: true, next: true }).extend({ left: z.number().int() })),
+});
+export type DayEnd = z.infer<typeof DayEndSchema>;
+
 /** A mean off the place, and whether it is one. */
 export const LeanSchema = z.object({ mean: z.number(), sure: z.boolean() });
 export const LoggedPressingSchema = PressingSchema.extend({ withdrawn: z.boolean(), amendments: z.array(AmendmentSchema) });

@@ -49,35 +49,39 @@ async function tell(run: string, fact: RunFact): Promise<string | null> {
   return reply.status === 200 ? id : null;
 }
 
+interface Verdict {
+  id: string;
+  good: boolean;
+  owner: number;
+}
+
+/** A step of a run, by luck: mostly as cued, now and then a slip or an undo. @param verdicts those that stand, kept up to date */
+async function anyStep(run: string, luck: number, verdicts: Verdict[]): Promise<void> {
+  const { plan, state, body } = await opened(run);
+  if (state.done) return;
+  const cue = cueOf(plan, state, at + 400_000);
+  const piece = cue.pieces[0] ?? 1;
+  const last = body.events.at(-1);
+  const act = cue.act ?? cue.early;
+  let fact: RunFact | null = act && factOf(cue, act);
+  if (luck < 0.06 && last && last.kind !== 'undone') fact = { kind: 'undone', of: last.id };
+  else if (luck < 0.12) fact = { kind: 'spoiled', piece, reason: 'scorched', note: '', lost: 'piece' };
+  const id = fact && (await tell(run, fact));
+  if (!fact || !id) return;
+  if (fact.kind === 'kept' || fact.kind === 'spoiled') verdicts.push({ id, good: fact.kind === 'kept', owner: piece });
+  if (fact.kind === 'undone' && verdicts.at(-1)?.id === fact.of) verdicts.pop();
+}
+
 describe('a kit of shirt, shorts and cap for twelve', () => {
   it('after any of 200 random steps, what each misses is what has no good piece', async () => {
     await makeOrder();
     const chance = chanceFrom(18);
     for (const { id } of GARMENTS) expect((await start(`run-${id}`, id)).status).toBe(200);
     // of each run the verdicts that stand, as they were told
-    const standing = new Map<string, { id: string; good: boolean; owner: number }[]>(GARMENTS.map(({ id }) => [id, []]));
+    const standing = new Map<string, Verdict[]>(GARMENTS.map(({ id }) => [id, []]));
     for (let i = 0; i < 200; i++) {
       const garment = GARMENTS[Math.floor(chance() * 3)]?.id ?? '';
-      const run = `run-${garment}`;
-      const { plan, state, body } = await opened(run);
-      if (state.done) continue;
-      const cue = cueOf(plan, state, at + 400_000);
-      const piece = cue.pieces[0] ?? 1;
-      const luck = chance();
-      const last = body.events.at(-1);
-      const fact: RunFact | null =
-        luck < 0.06 && last && last.kind !== 'undone'
-          ? { kind: 'undone', of: last.id }
-          : luck < 0.12
-            ? { kind: 'spoiled', piece, reason: 'scorched', note: '', lost: 'piece' }
-            : (cue.act ?? cue.early)
-              ? factOf(cue, cue.act ?? cue.early ?? 'next')
-              : null;
-      const id = fact && (await tell(run, fact));
-      if (!fact || !id) continue;
-      const verdicts = standing.get(garment) ?? [];
-      if (fact.kind === 'kept' || fact.kind === 'spoiled') verdicts.push({ id, good: fact.kind === 'kept', owner: piece });
-      if (fact.kind === 'undone' && verdicts.at(-1)?.id === fact.of) verdicts.pop();
+      await anyStep(`run-${garment}`, chance(), standing.get(garment) ?? []);
       if (i % 20 !== 0 && i !== 199) continue;
       const all = [...standing.values()].flat();
       expect((await kits()).map(({ missing }: { missing: number }) => missing)).toEqual(

@@ -44,28 +44,9 @@ describe('progress by person', () => {
     );
     fc.assert(
       fc.property(fc.array(fc.tuple(fc.nat(pieces.length - 1), fc.nat(2)), { minLength: 200, maxLength: 200 }), (drawn) => {
-        // the judge keeps each piece by itself: good or not, and how often it was spoiled
-        const pressed: PressedFor[] = [];
-        const good = new Set<number>();
-        const spoiled = new Map<string, number>();
-        for (const [i, what] of drawn) {
-          const piece = pieces[i];
-          if (!piece) continue;
-          const { owner, ...of } = piece;
-          if (what === 2) {
-            pressed.push({ ...of, outcome: 'spoiled' });
-            spoiled.set(owner, (spoiled.get(owner) ?? 0) + 1);
-          } else if (what === 1 && !good.has(i)) {
-            pressed.push({ ...of, outcome: 'good' });
-            good.add(i);
-          } else if (what === 0 && good.has(i)) {
-            good.delete(i);
-            const at = pressed.findLastIndex(
-              (p) => p.lineId === of.lineId && p.printKey === of.printKey && p.person === of.person && p.outcome === 'good',
-            );
-            pressed.splice(at, 1);
-          }
-        }
+        const judge = new Judge();
+        for (const [i, what] of drawn) judge.told(i, WHATS[what] ?? 'good', pieces[i]);
+        const { pressed, good, spoiled } = judge;
         const kits = kitsOf(LINES, pressed);
         expect(kits).toHaveLength(12);
         for (const { person, items, missing } of kits) {
@@ -81,6 +62,31 @@ describe('progress by person', () => {
   it('what still wants pressing: an entry that stands twice wants two', () =>
     expect(stillWanting([who('7'), who('7'), who('9')], [who('7')])).toEqual([who('7'), who('9')]));
 });
+
+const WHATS = ['taken back', 'good', 'spoiled'] as const;
+
+/** Keeps each piece by itself: good or not, and how often it was spoiled. */
+class Judge {
+  readonly pressed: PressedFor[] = [];
+  readonly good = new Set<number>();
+  readonly spoiled = new Map<string, number>();
+
+  told(i: number, what: (typeof WHATS)[number], piece: (Omit<PressedFor, 'outcome'> & { owner: string }) | undefined): void {
+    if (!piece) return;
+    const { owner, ...of } = piece;
+    if (what === 'spoiled') {
+      this.pressed.push({ ...of, outcome: 'spoiled' });
+      this.spoiled.set(owner, (this.spoiled.get(owner) ?? 0) + 1);
+    } else if (what === 'good' && !this.good.has(i)) {
+      this.pressed.push({ ...of, outcome: 'good' });
+      this.good.add(i);
+    } else if (what === 'taken back' && this.good.delete(i)) {
+      const isIt = (p: PressedFor) =>
+        p.lineId === of.lineId && p.printKey === of.printKey && p.person === of.person && p.outcome === 'good';
+      this.pressed.splice(this.pressed.findLastIndex(isIt), 1);
+    }
+  }
+}
 
 /** Which number a piece belongs to, by its place in the list of its line. */
 function ownerOf(lineId: string, i: number): string {

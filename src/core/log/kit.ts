@@ -30,23 +30,26 @@ export const PersonKitSchema = z.object({
 });
 export type PersonKit = z.infer<typeof PersonKitSchema>;
 
+/** Every print on every piece of a line that carries a number or a name. */
+const namedPrints = (lines: readonly Line[]) =>
+  lines.flatMap(({ id: lineId, roster, prints }) => roster.flatMap((entry) => prints.map(({ key }) => ({ entry, lineId, printKey: key }))));
+
 /** Every person of an order with all that is pressed for them, in the order they are named. */
 export function kitsOf(lines: readonly Line[], pressed: readonly PressedFor[]): PersonKit[] {
   const people = peopleOf(lines);
   const items = new Map<RosterEntry, KitItem[]>(people.map((person) => [person, []]));
-  for (const line of lines)
-    for (const entry of line.roster) {
-      const person = whoseIs(people, entry);
-      if (!person) continue;
-      for (const print of line.prints) {
-        const item = itemOf(items.get(person) ?? [], line.id, print.key);
-        if (item) item.pieces++;
-        else items.get(person)?.push({ lineId: line.id, printKey: print.key, pieces: 1, good: 0, spoiled: 0 });
-      }
-    }
-  for (const { lineId, printKey, person: entry, outcome } of pressed) {
+  const ownOf = (entry: RosterEntry | null) => {
     const person = entry && whoseIs(people, entry);
-    const item = person && itemOf(items.get(person) ?? [], lineId, printKey);
+    return (person && items.get(person)) ?? [];
+  };
+  for (const { entry, lineId, printKey } of namedPrints(lines)) {
+    const own = ownOf(entry);
+    const item = itemOf(own, lineId, printKey);
+    if (item) item.pieces++;
+    else own.push({ lineId, printKey, pieces: 1, good: 0, spoiled: 0 });
+  }
+  for (const { lineId, printKey, person, outcome } of pressed) {
+    const item = itemOf(ownOf(person), lineId, printKey);
     if (item) item[outcome]++;
   }
   return people.map((person) => {

@@ -31,6 +31,7 @@ export { changesAhead, closingsNow, cueVerb, type FiguresNow, figuresNow, heatWo
 export { type Check, FOLLOWS_MS, firstHeat, gateOf, type LeadIn, leadIn, REST, settled, sparesOf, stillHolds, TRIAL } from './gate';
 export { type HeatState, heatFor, type Live, setNow } from './heat';
 export { type How, howOf, stageWords } from './how';
+export { type LeftOver, leftOver } from './leftOver';
 export { lotOf, secondsOf } from './lots';
 export {
   type Applied,

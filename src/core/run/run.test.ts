@@ -8,6 +8,8 @@ import {
   cueOf,
   factOf,
   type Lot,
+  leftOver,
+  partCounts,
   READ_BY,
   type RunEvent,
   type RunFact,
@@ -420,6 +422,8 @@ function playAny([plan, list]: [RunPlan, ('cue' | Said)[]], jumps: readonly numb
   return { plan, events, states, wrong };
 }
 
+const OF_PRINT = { orderId: 'own', lineId: 'l', printKey: 'a', cardHash: '0'.repeat(64) };
+
 describe('over any sequence of events', () => {
   it('counts are conserved, nothing is in two places, the cue can be followed and keeps a hot peel first, replay gives the state', () => {
     let ended = 0;
@@ -442,6 +446,16 @@ describe('over any sequence of events', () => {
         for (const { openedAt, closedAt } of run.results.flatMap((result) => result.closings))
           expect(openedAt).toBeGreaterThanOrEqual(closedAt);
         expect(run.done).toBe(counts.left === 0);
+        // as a batch of two prints: every verdict is of one of them
+        const also = plan.pieces > 1 ? [{ ...OF_PRINT, orderId: 'other', pieces: plan.pieces - 1 }] : [];
+        const parts = partCounts({ ...OF_PRINT, pieces: plan.pieces, also }, run.results);
+        expect(parts.map(({ good, spoiled, left }) => good + spoiled + left)).toEqual(plan.pieces > 1 ? [1, plan.pieces - 1] : [1]);
+        expect(parts.reduce((sum, { good }) => sum + good, 0)).toBe(counts.good);
+        // what is left over as the day ends is each piece without a verdict, once
+        const over = leftOver(plan, run, 0);
+        const told = over ? [...over.onPress, ...over.cooling.flatMap(({ pieces }) => pieces), ...over.waiting] : [];
+        expect(new Set(told).size).toBe(told.length);
+        expect(told.length + (over?.notBegun ?? 0)).toBe(counts.left);
         if (run.done) ended++;
       }),
       runs(10_000),

@@ -159,6 +159,9 @@ export const pressAmendments = sqliteTable(
   (t) => [index('press_amendments_by_record').on(t.recordId)],
 );
 
+/** When a backup was taken away; written once. */
+export const backups = sqliteTable('backups', { at: integer('at').primaryKey() });
+
 export const amendments = sqliteTable(
   'amendments',
   {

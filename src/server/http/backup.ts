@@ -14,6 +14,7 @@ import { dayOf } from '../day';
 import { log } from '../log';
 import { Refusal } from '../refusal';
 import { shop } from '../shop';
+import { noteBackup } from '../stores/dayEnd';
 import { inWorker } from '../work/pool';
 import { workFolder } from '../workFolder';
 import { answerTo } from './endpoint';
@@ -36,6 +37,7 @@ export const backupReply: APIRoute = async ({ request }) => {
       work.remove();
       return new Response(null, { status: 499 });
     }
+    noteBackup(here.db, Date.now());
     const stream = createReadStream(file);
     // a reader that is gone before the first byte takes the file with it
     stream.on('error', (error) => log.info({ error: error.message }, 'a backup was not sent'));

@@ -10,6 +10,7 @@ import type { Answer, Input } from '../http/answer';
 import { againReply } from '../stores/again';
 import { bench, orderReply } from '../stores/bench';
 import { cardsOf, computeInput, readFacts } from '../stores/cards';
+import { dayEnd } from '../stores/dayEnd';
 import { learnedByName, orderStack, shelfStack } from '../stores/heatStacks';
 import { findOrder } from '../stores/orders';
 import type { Db } from '../stores/perShop';
@@ -52,6 +53,7 @@ export const COMPUTED: Jobs<ComputedRoute, []> = {
 
 export type JudgedRoute =
   | 'bench'
+  | 'dayEnd'
   | 'order'
   | 'orderCards'
   | 'orderKit'
@@ -70,6 +72,7 @@ export type JudgedRoute =
 /** Read from the shop and judged. None of them writes. */
 export const JUDGED: Jobs<JudgedRoute, [Db]> = {
   bench: (db) => ({ today: new Date().toISOString(), ...bench(db) }),
+  dayEnd: (db) => dayEnd(db, Date.now()),
   order: (db, { params }) => orderReply(db, findOrder(db, params.id)),
   orderCards: (db, { params }) => ({ cards: cardsOf(db, readFacts(db), findOrder(db, params.id)) }),
   orderKit: (db, { params }) => ({ people: kitsOf(findOrder(db, params.id).doc.lines, pressedFor(db, params.id)) }),

@@ -54,9 +54,14 @@ function Queue() {
             {data.orders.length === 1 ? 'one order' : `${data.orders.length} orders`} on the bench
           </span>
         </h1>
-        <a className="act" href="/orders#new">
-          New order
-        </a>
+        <span className="flex gap-2">
+          <a className="act act-quiet" href="/day-end">
+            End of the day
+          </a>
+          <a className="act" href="/orders#new">
+            New order
+          </a>
+        </span>
       </div>
       {data.orders.length === 0 && (
         <div className="rule-top py-10 max-w-prose">

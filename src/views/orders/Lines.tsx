@@ -66,22 +66,7 @@ function LinesOf({ orderId, search }: { orderId: string; search: URLSearchParams
           blankName={(id) => shelf.data.blanks.find((b) => b.id === id)?.name ?? id}
           hrefOf={(id) => stationHref(orderId, 'lines', { lineId: id })}
         >
-          <a
-            href={stationHref(orderId, 'lines', { lineId: NEW })}
-            aria-current={isNew && !isKit ? 'true' : undefined}
-            className={`block border-l-4 px-4 py-4 font-semibold no-underline ${isNew && !isKit ? 'border-teal bg-sheet' : 'border-transparent'}`}
-          >
-            + line
-          </a>
-          {firstLine && (
-            <a
-              href={stationHref(orderId, 'lines', { lineId: KIT })}
-              aria-current={isKit ? 'true' : undefined}
-              className={`block border-l-4 px-4 py-4 font-semibold no-underline ${isKit ? 'border-teal bg-sheet' : 'border-transparent'}`}
-            >
-              + lines from a list of people
-            </a>
-          )}
+          <MoreLines orderId={orderId} on={isKit ? KIT : isNew ? NEW : null} isFirst={!firstLine} />
         </LineList>
         {isKit ? (
           <KitEditor
@@ -110,4 +95,19 @@ function LinesOf({ orderId, search }: { orderId: string; search: URLSearchParams
       </div>
     </>
   );
+}
+
+/** Ways to further lines: one by one, or for a list of people, once there is a line to go by. */
+function MoreLines({ orderId, on, isFirst }: { orderId: string; on: typeof NEW | typeof KIT | null; isFirst: boolean }) {
+  const ways = [{ lineId: NEW, says: '+ line' }, ...(isFirst ? [] : [{ lineId: KIT, says: '+ lines from a list of people' }])];
+  return ways.map(({ lineId, says }) => (
+    <a
+      key={lineId}
+      href={stationHref(orderId, 'lines', { lineId })}
+      aria-current={on === lineId ? 'true' : undefined}
+      className={`block border-l-4 px-4 py-4 font-semibold no-underline ${on === lineId ? 'border-teal bg-sheet' : 'border-transparent'}`}
+    >
+      {says}
+    </a>
+  ));
 }

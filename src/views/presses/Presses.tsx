@@ -16,17 +16,23 @@ import { WarmUpView } from './WarmUpView';
 
 type PressRow = Reply<'presses'>['presses'][number];
 
-export function Presses({ initialOn }: { initialOn: string | null }) {
+interface PressesProps {
+  initialOn: string | null;
+  /** Its quick check is open: that is what was asked for. */
+  isChecked: boolean;
+}
+
+export function Presses(props: PressesProps) {
   return (
     <Island>
-      <PressPage initialOn={initialOn} />
+      <PressPage {...props} />
     </Island>
   );
 }
 
 const VIEWS = (['Surface', 'Pressure', 'Warm-up', 'Facts'] as const).map((id) => ({ id, name: id }));
 
-function PressPage({ initialOn }: { initialOn: string | null }) {
+function PressPage({ initialOn, isChecked }: PressesProps) {
   const { data, error } = useRoute('presses', {});
   const [chosen, setChosen] = useState(initialOn);
   const [view, setView] = useState<(typeof VIEWS)[number]['id']>('Surface');
@@ -72,7 +78,14 @@ function PressPage({ initialOn }: { initialOn: string | null }) {
                   onSaved={choose}
                 />
               ) : (
-                <Known key={shown.id} press={shown} version={row?.version ?? 1} view={view} house={house} />
+                <Known
+                  key={shown.id}
+                  press={shown}
+                  version={row?.version ?? 1}
+                  view={view}
+                  house={house}
+                  isChecked={isChecked && shown.id === initialOn}
+                />
               )}
             </Tabs>
           )}
@@ -87,13 +100,14 @@ interface KnownProps {
   version: number;
   view: 'Surface' | 'Pressure' | 'Warm-up';
   house: HouseUnits;
+  isChecked: boolean;
 }
 
 /** What was found out about a press. */
-function Known({ press, version, view, house }: KnownProps) {
+function Known({ press, version, view, house, isChecked }: KnownProps) {
   const report = useRoute('pressReport', { params: { id: press.id } });
   if (!report.data) return <Pending error={report.error} what="what is known of it" />;
-  if (view === 'Surface') return <SurfaceView press={press} report={report.data} house={house} />;
+  if (view === 'Surface') return <SurfaceView press={press} report={report.data} house={house} isChecked={isChecked} />;
   if (view === 'Pressure') return <PressureView press={press} version={version} report={report.data} house={house} />;
   return <WarmUpView press={press} version={version} report={report.data} house={house} />;
 }

@@ -1,4 +1,5 @@
 /** A quick check: one to five readings in a minute, told at once against the last survey. */
+import { useEffect, useRef } from 'react';
 import { z } from 'zod';
 import type { PressReport } from '../../contract';
 import { FINISHES, InstrumentSchema, isAsItWas, MOST_CHECKED, PLANS, type PlatenMap, type Press } from '../../core/press';
@@ -23,9 +24,15 @@ interface QuickCheckProps {
   press: Press;
   report: PressReport;
   map: PlatenMap;
+  /** It was asked for: it is open, and in view. */
+  isOpen: boolean;
 }
 
-export function QuickCheck({ press, report, map }: QuickCheckProps) {
+export function QuickCheck({ press, report, map, isOpen }: QuickCheckProps) {
+  const box = useRef<HTMLDetailsElement>(null);
+  useEffect(() => {
+    if (isOpen) box.current?.scrollIntoView({ block: 'center' });
+  }, [isOpen]);
   const house = useUnits();
   const room = useRoute('house', {});
   const form = useDocForm<z.input<typeof CheckSchema>>(CheckSchema, {
@@ -52,7 +59,7 @@ export function QuickCheck({ press, report, map }: QuickCheckProps) {
     <section aria-label="Quick check" className="pt-4">
       <h3 className="pb-1">Quick check: is it still what the survey found?</h3>
       {last && <Found check={last} map={map} house={house} />}
-      <details>
+      <details ref={box} open={isOpen || undefined}>
         <summary className="min-h-12 cursor-pointer py-3 font-semibold text-teal">Read one to five places</summary>
         <form onSubmit={send} aria-label="Quick check" className="grid grid-cols-1 gap-x-5 sm:grid-cols-3">
           <p className="col-span-full border-l-4 border-amber mb-3 pl-3">

@@ -18,11 +18,13 @@ interface SurfaceViewProps {
   press: Press;
   report: PressReport;
   house: HouseUnits;
+  /** Its quick check is open. */
+  isChecked: boolean;
 }
 
 const ART = { widthMm: 250, heightMm: 250 };
 
-export function SurfaceView({ press, report, house }: SurfaceViewProps) {
+export function SurfaceView({ press, report, house, isChecked }: SurfaceViewProps) {
   const upper = report.maps.find((map) => map.platen === 'upper');
   const typedLater = upper && press.calibration && press.calibration.on > upper.on;
   return (
@@ -65,7 +67,7 @@ export function SurfaceView({ press, report, house }: SurfaceViewProps) {
           <DeliveredDrawing press={press} />
         </>
       )}
-      {upper && !typedLater && <QuickCheck press={press} report={report} map={upper} />}
+      {upper && !typedLater && <QuickCheck press={press} report={report} map={upper} isOpen={isChecked} />}
       <MeasuringWorth press={press} />
       {report.points.length > 0 && <DriftChart report={report} house={house} />}
       {report.maps

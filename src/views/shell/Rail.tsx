@@ -108,19 +108,25 @@ const UNHEARD = {
 function PressToken({ press, device }: PressTokenProps) {
   const readout = device?.press;
   return (
-    <li className="flex flex-col justify-center border-r border-line px-4 leading-tight whitespace-nowrap">
-      <span>{press.name}</span>
-      <span className="text-soft">
-        {press.setC !== null && <span className="figure">{formatQuantity(press.setC, press.unit)} </span>}
-        {press.state}
-        {device && !readout && <span className="text-brick">, {UNHEARD[device.state]}</span>}
-        {readout && (
-          <span data-readout>
-            , reads <span className="figure">{formatQuantity(readout.readoutC, press.unit)}</span>
-            {readout.state === 'heating' ? ', heating' : ''}
-          </span>
-        )}
-      </span>
+    <li className="border-r border-line leading-tight whitespace-nowrap">
+      <a
+        className="flex h-full flex-col justify-center px-4 text-ink no-underline hover:underline"
+        href={`/presses?on=${encodeURIComponent(press.id)}&check=1`}
+        title={`Quick check of ${press.name}`}
+      >
+        <span>{press.name}</span>
+        <span className="text-soft">
+          {press.setC !== null && <span className="figure">{formatQuantity(press.setC, press.unit)} </span>}
+          {press.state}
+          {device && !readout && <span className="text-brick">, {UNHEARD[device.state]}</span>}
+          {readout && (
+            <span data-readout>
+              , reads <span className="figure">{formatQuantity(readout.readoutC, press.unit)}</span>
+              {readout.state === 'heating' ? ', heating' : ''}
+            </span>
+          )}
+        </span>
+      </a>
     </li>
   );
 }

@@ -1,0 +1,3 @@
+CREATE TABLE `backups` (
+	`at` integer PRIMARY KEY NOT NULL
+);
