@@ -50,7 +50,10 @@ test('the old clamshell is surveyed, its cold corner is felt by an order, turnin
 
   // a minute's check is told against that survey, at once; a wrong one is withdrawn
   const check = page.getByRole('region', { name: 'Quick check' });
-  await page.getByRole('complementary', { name: 'Rail' }).getByRole('link', { name: /^Old clamshell/ }).click();
+  await page
+    .getByRole('complementary', { name: 'Rail' })
+    .getByRole('link', { name: /^Old clamshell/ })
+    .click();
   await check.getByLabel('Press set to').fill('275');
   await check.getByLabel('Middle reads').fill('300');
   await check.getByRole('button', { name: 'Keep this check' }).click();

@@ -9,7 +9,7 @@ export { type HeatWay, HeatWaySchema, heatWays } from './heatWays';
 export { type Matrix, matrixOf } from './matrix';
 export { type Deal, deal, MISTAKES, type Mistake, type Outcome, type Played, play, SITUATIONS } from './practice';
 export { type Suited, SuitedSchema, type Worth, WorthSchema } from './replies';
-export { cardTogether, isAlike } from './together';
+export { cardsInOneClosing, cardTogether, isAlike } from './together';
 export { type Change, type WayOut, WayOutSchema } from './wayOut';
 export { waysOut } from './waysOut';
 export { whichTransfer } from './whichTransfer';

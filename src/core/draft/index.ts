@@ -22,7 +22,7 @@ export { type LearnedShift, LearnedShiftSchema, layerName, layersOf, type Prepar
 export { dyeLimit, HARMS, LIMIT_SD_K, limitSdOf, limitsFor, limitWords, MARKS } from './limits';
 export { areaOfArt, layIn, mapOf, prepared } from './measured';
 export { MIRRORS, type Mirror } from './mirror';
-export { clearanceOf, layOf, nudged, PILLOW_SINKS_MM, type Pose, type PoseInput, platenOf, poseOf } from './pose';
+export { clearanceOf, layOf, laysTogether, nudged, PILLOW_SINKS_MM, type Pose, type PoseInput, platenOf, poseOf } from './pose';
 export { FIELDS, type Field, type Reason, ReasonSchema } from './reason';
 export { isTimeSettled } from './settled';
 export {

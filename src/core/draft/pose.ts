@@ -200,6 +200,36 @@ export function nudged(
   return { placement, fit: fitAt({ ...query, keepOff: [] }, lay) };
 }
 
+/**
+ * How a piece lies for several designs pressed at once: the middle of all of them under the middle of the platen, or as it was
+ * laid by hand, unturned, for the first.
+ *
+ * @returns the lay of each design; null: one of them cannot be placed
+ */
+export function laysTogether(inputs: readonly PoseInput[]): Lay[] | null {
+  const boxes = inputs.map((input) => placed(input).placement?.box);
+  const known = boxes.filter((box) => box !== undefined);
+  if (known.length < boxes.length) return null;
+  const sides = known.map(({ leftMm, topMm, widthMm, heightMm }) => ({
+    left: leftMm,
+    right: leftMm + widthMm,
+    top: topMm,
+    bottom: topMm + heightMm,
+  }));
+  const middle = (a: 'left' | 'top', b: 'right' | 'bottom') =>
+    (Math.min(...sides.map((box) => box[a])) + Math.max(...sides.map((box) => box[b]))) / 2;
+  const [x, y] = [middle('left', 'right'), middle('top', 'bottom')];
+  const lays = sides.map(({ left, right, top, bottom }) => ({
+    xMm: (left + right) / 2 - x,
+    yMm: (top + bottom) / 2 - y,
+    turn: 0 as const,
+  }));
+  const [chosen, worked] = [inputs[0]?.print.lay, lays[0]];
+  if (!chosen || !worked) return lays;
+  const [byX, byY] = [chosen.xMm - worked.xMm, chosen.yMm - worked.yMm];
+  return lays.map(({ xMm, yMm, turn }) => ({ xMm: xMm + byX, yMm: yMm + byY, turn }));
+}
+
 const answers = remembered<Pose>(4000);
 
 /** Where the art goes and how the piece is laid. */

@@ -5,6 +5,7 @@ export {
   BASES,
   type Base,
   type Choices,
+  closingOf,
   GOES_BY,
   type GoesBy,
   heated,

@@ -112,6 +112,8 @@ export const PrintSchema = z.object({
   lay: LaySchema.optional(),
   /** Taken off its position’s rule by hand, mm: to the right as it lies before the operator, and down. */
   moved: z.object({ xMm: z.number().min(-1000).max(1000), yMm: z.number().min(-1000).max(1000) }).optional(),
+  /** Pressed in the same closing as the print before it on its line. */
+  withBefore: z.literal(true).optional(),
   choices: Choices,
 });
 export type Print = z.infer<typeof PrintSchema>;
@@ -149,6 +151,44 @@ function areApart(a: Print, b: Print): boolean {
     Math.abs(xMm - other.xMm) >= (a.widthMm + b.widthMm) / 2 - slackMm ||
     Math.abs(yMm - other.yMm) >= (a.heightMm + b.heightMm) / 2 - slackMm
   );
+}
+
+type Together = Pick<Print, 'withBefore' | 'position' | 'pressId' | 'layers'>;
+const layersIn = ({ layers }: Together): string => JSON.stringify((pressingOrder(layers) ?? layers).map(({ productId }) => productId));
+
+/** What keeps several designs out of one closing, and where it is said. */
+function togetherFaults(line: {
+  prints: Together[];
+  perClosing: number;
+  roster: unknown[];
+  sharesWith?: string | undefined;
+}): [(string | number)[], string][] {
+  if (!line.prints.some(({ withBefore }) => withBefore)) return [];
+  const faults = line.prints.flatMap((print, i): [(string | number)[], string][] => {
+    const before = line.prints[i - 1];
+    if (!print.withBefore) return [];
+    const wrong = (message: string): [(string | number)[], string][] => [[['prints', i, 'withBefore'], message]];
+    if (!before) return wrong('The first print has none before it to share a closing with.');
+    if (print.position !== before.position)
+      return wrong('Designs of one closing lie on the same side of the piece: give them one position.');
+    if (print.pressId !== before.pressId) return wrong('Designs of one closing are on one press.');
+    return layersIn(print) === layersIn(before) ? [] : wrong('Designs of one closing have the same transfer.');
+  });
+  const rest: [boolean, string][] = [
+    [line.perClosing > 1, 'With several designs in a closing there is one piece in it.'],
+    [line.roster.length > 0, 'Pieces with names have one design a closing.'],
+    [line.sharesWith !== undefined, 'With several designs in a closing it is not shared with another line.'],
+  ];
+  return [...faults, ...rest.flatMap(([is, message]): [(string | number)[], string][] => (is ? [[['perClosing'], message]] : []))];
+}
+
+/** The prints that are pressed in one closing with a print, itself among them, in their order. */
+export function closingOf<P extends Pick<Print, 'key' | 'withBefore'>>(prints: readonly P[], key: string): P[] {
+  const at = prints.findIndex((print) => print.key === key);
+  if (at < 0) return [];
+  const from = prints.findLastIndex((print, i) => i <= at && !print.withBefore);
+  const after = prints.findIndex((print, i) => i > at && !print.withBefore);
+  return prints.slice(Math.max(0, from), after < 0 ? undefined : after);
 }
 
 export const LineSchema = z
@@ -201,6 +241,7 @@ export const LineSchema = z
           `Two prints are meant for the ${sidedWords(print)}.${isSided(print.position) ? ' Say left or right for each.' : ''}`,
         );
     });
+    for (const [path, message] of togetherFaults(line)) say(path, message);
     if (line.sharesWith === line.id) say(['sharesWith'], 'A line cannot share a closing with itself; raise its pieces per closing.');
   });
 export type Line = z.infer<typeof LineSchema>;

@@ -135,6 +135,8 @@ export const RunPartSchema = z.object({
   printKey: z.string(),
   cardHash: z.string().regex(/^[0-9a-f]{64}$/),
   pieces: Pieces,
+  /** A design beside the run's own, pressed in the same closing on the same piece. */
+  inClosing: z.literal(true).optional(),
 });
 export type RunPart = z.infer<typeof RunPartSchema>;
 

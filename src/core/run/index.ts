@@ -45,7 +45,7 @@ export {
   standing,
   UnknownMachine,
 } from './machine';
-export { type PieceOf, partCounts, partOf, partsOf } from './parts';
+export { hasDesigns, type PieceOf, partCounts, partOf, partsOf } from './parts';
 export { MACHINE_VERSION, type PlannedStage, planOf, type RunPlan } from './plan';
 export { partWords } from './spot';
 export { lostChoices } from './stageSteps';

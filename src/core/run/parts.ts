@@ -1,4 +1,7 @@
-/** Whose a piece of a run is: a batch presses prints of several lines or orders one after the other, each with its own card and record. */
+/**
+ * Whose a piece of a run is. A batch presses prints of several lines or orders one after the other, each with its own card and
+ * record; where several designs lie in one closing, each counts as a piece of its own, and those of one blank follow each other.
+ */
 import type { Run, RunPart } from './events';
 
 type Batch = Pick<Run, 'orderId' | 'lineId' | 'printKey' | 'cardHash' | 'pieces' | 'also'>;
@@ -8,6 +11,9 @@ export function partsOf({ orderId, lineId, printKey, cardHash, pieces, also }: B
   const others = also.reduce((sum, part) => sum + part.pieces, 0);
   return [{ orderId, lineId, printKey, cardHash, pieces: pieces - others }, ...also];
 }
+
+/** Whether the parts of a run are designs of one closing. */
+export const hasDesigns = ({ also }: Pick<Batch, 'also'>): boolean => also.some(({ inClosing }) => inClosing);
 
 export interface PieceOf {
   part: RunPart;
@@ -22,8 +28,14 @@ export interface PieceOf {
  * @throws {RangeError} the run has no such piece
  */
 export function partOf(run: Batch, piece: number): PieceOf {
+  const parts = partsOf(run);
+  if (hasDesigns(run) && piece > 0 && piece <= run.pieces) {
+    const index = (piece - 1) % parts.length;
+    const part = parts[index];
+    if (part) return { part, index, nth: Math.ceil(piece / parts.length) };
+  }
   let before = 0;
-  for (const [index, part] of partsOf(run).entries()) {
+  for (const [index, part] of parts.entries()) {
     if (piece > before && piece <= before + part.pieces) return { part, index, nth: piece - before };
     before += part.pieces;
   }

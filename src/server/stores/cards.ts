@@ -1,11 +1,11 @@
 /** Cards: worked out from what the shop holds now. */
 
 import type { ComputeCard, LineCard } from '../../contract/schemas';
-import { heatWays, waysOut } from '../../core/advice';
-import { lampAndMinutes, resolve } from '../../core/card';
+import { cardsInOneClosing, heatWays, waysOut } from '../../core/advice';
+import { type Card, lampAndMinutes, resolve } from '../../core/card';
 import type { LearnedShift, ResolveInput } from '../../core/draft';
 import type { House } from '../../core/house';
-import { type Line, type Order, type Print, pressingOrder, topLayer } from '../../core/order';
+import { closingOf, type Line, type Order, type Print, pressingOrder, topLayer } from '../../core/order';
 import type { FoundCheck, FoundSlips, PlatenMap, Press, UseSince } from '../../core/press';
 import { pressStage } from '../../core/sheet';
 import type { LampState } from '../../core/window';
@@ -91,7 +91,8 @@ export function inputOf(facts: Facts, order: Pick<Order, 'lines'>, line: Line, p
   const layers = (pressingOrder(print.layers) ?? print.layers).map((layer) => pick(facts.products, layer.productId, 'transfer'));
   const product = layers.at(-1);
   if (!product) throw notFound('transfer', '');
-  const before = line.prints.slice(0, line.prints.indexOf(print));
+  const [first] = closingOf(line.prints, print.key);
+  const before = line.prints.slice(0, line.prints.indexOf(first ?? print));
   const together = order.lines.filter((other) => other.id !== line.id && (line.sharesWith === other.id || other.sharesWith === line.id));
   return {
     print,
@@ -172,11 +173,24 @@ export interface JudgedPrint {
   minutesPerPiece: number;
 }
 
+/** The card of a print as it is pressed: with the others of its closing, where there are any. */
+export function cardOf(facts: Facts, order: Pick<Order, 'lines'>, line: Line, print: Print): Card {
+  const designs = closingOf(line.prints, print.key);
+  if (designs.length < 2) return resolve(inputOf(facts, order, line, print));
+  const cards = cardsInOneClosing(designs.map((design) => inputOf(facts, order, line, design)));
+  const card = cards[designs.indexOf(print)];
+  if (!card) throw notFound('print', print.key);
+  return card;
+}
+
 /** How each print of a line is judged now, in the order they are pressed: its lamp and minutes without a whole card. */
 const judgedPrints = (facts: Facts, order: Pick<Order, 'lines'>, line: Line): JudgedPrint[] =>
   line.prints.map((print) => {
-    const input = inputOf(facts, order, line, print);
-    const { lamp, minutesPerPiece } = lampAndMinutes(input);
+    const designs = closingOf(line.prints, print.key).length;
+    const { lamp, minutesPerPiece: minutes } =
+      designs > 1 ? cardOf(facts, order, line, print) : lampAndMinutes(inputOf(facts, order, line, print));
+    // the hands and the press are there once for all designs of a closing
+    const minutesPerPiece = minutes / designs;
     return { printKey: print.key, lamp: lamp.state, cautions: lamp.findings.filter((f) => f.level === 'care').length, minutesPerPiece };
   });
 
@@ -215,7 +229,7 @@ export function cardsOfOrder(facts: Facts, order: Order): LineCard[] {
   return order.lines.flatMap((line) =>
     line.prints.map((print) => {
       const input = inputOf(facts, order, line, print);
-      const card = resolve(input);
+      const card = cardOf(facts, order, line, print);
       return { lineId: line.id, printKey: print.key, card, waysOut: waysOut(input, card, facts), heatWays: heatWays(input) };
     }),
   );

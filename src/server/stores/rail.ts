@@ -1,7 +1,7 @@
 /** The rail: what every press does now, and every run that is open. */
 import type { Rail, Unreadable } from '../../contract/schemas';
 import { figuresAt } from '../../core/card';
-import { type Clock, clocksOf, cueOf, cueVerb, type Live, setNow } from '../../core/run';
+import { type Clock, clocksOf, cueOf, cueVerb, hasDesigns, type Live, setNow } from '../../core/run';
 import { Refusal } from '../refusal';
 import { openedUpTo, openRunsNow } from './openedRun';
 import { type Db, perShop, remember } from './perShop';
@@ -39,7 +39,7 @@ function cueWords(db: Db, { row, newest }: ReturnType<typeof openRunsNow>[number
     orderId: row.orderId,
     lineId: row.lineId,
     pressId: row.pressId,
-    label: `${whileSame(db, namesOf(db), row.orderId, orders, () => orderNameOf(db, row.orderId))}, ${card.of.size}${row.also.length > 0 ? `, batch of ${row.also.length + 1}` : ''}`,
+    label: `${whileSame(db, namesOf(db), row.orderId, orders, () => orderNameOf(db, row.orderId))}, ${card.of.size}${row.also.length > 0 ? `, ${hasDesigns(row) ? `${row.also.length + 1} designs` : `batch of ${row.also.length + 1}`}` : ''}`,
     verb: cueVerb(cue, card.window.settable.unit),
     now: [...cue.pieces],
     pieces: row.pieces,

@@ -2,11 +2,11 @@
 import { randomUUID } from 'node:crypto';
 import { isDeepStrictEqual } from 'node:util';
 import { eq } from 'drizzle-orm';
-import { cardTogether } from '../../core/advice';
+import { cardsInOneClosing, cardTogether } from '../../core/advice';
 import { type Card, resolve } from '../../core/card';
 import type { ResolveInput } from '../../core/draft';
 import { pressingOf, printLeft, stillWanting } from '../../core/log';
-import { type Line, peopleOf, type RosterEntry, whoseIs } from '../../core/order';
+import { closingOf, type Line, type Print, peopleOf, type RosterEntry, whoseIs } from '../../core/order';
 import { apply, MACHINE_VERSION, partOf, type RunEvent, type RunPart, type RunState } from '../../core/run';
 import { runEvents, runs } from '../db/schema';
 import { notFound, Refusal } from '../refusal';
@@ -40,9 +40,11 @@ const isSameEntry = (a: RosterEntry | null, b: RosterEntry): boolean => a?.numbe
 
 /** What a card of an asked print is worked out from, and how many of it are left. */
 interface Wanted {
-  print: Omit<RunPart, 'cardHash' | 'pieces'> & { pressId: string };
+  print: Omit<RunPart, 'cardHash' | 'pieces' | 'inClosing'> & { pressId: string };
   input: ResolveInput;
   left: number;
+  /** The other prints of its closing that have pieces left. */
+  beside: Print[];
 }
 
 /** @throws {Refusal} 404 unknown order, line or print; 409 the print is already being pressed, or nothing of it is left */
@@ -70,14 +72,35 @@ function wanted(db: Db, facts: Facts, { orderId, lineId, printKey, person }: Ask
         : 'Every piece of this print has been pressed. Raise the line’s count to press more.',
       'nothing left',
     );
-  return { print: asked, input: inputOf(facts, order, { ...line, roster }, print), left };
+  const all = donePrints(db, order.id, line);
+  const beside = closingOf(line.prints, print.key).filter(
+    ({ key }) => key !== print.key && printLeft({ lineId, count: line.count, prints: all }, key) > 0,
+  );
+  return { print: asked, input: inputOf(facts, order, { ...line, roster }, print), left, beside };
+}
+
+/** The designs of one closing with their cards, the asked one first. @throws {Refusal} 409 one of them is on Hold */
+function designsOf(db: Db, facts: Facts, first: Wanted): { card: Card; left: number; also: RunPart[] } {
+  const { orderId, lineId } = first.print;
+  const others = first.beside.map(({ key }) => wanted(db, facts, { orderId, lineId, printKey: key }));
+  const cards = cardsInOneClosing([first, ...others].map(({ input }) => input));
+  const [card, ...rest] = cards;
+  const held = cards.find(({ lamp }) => lamp.state === 'hold');
+  if (!card || held) throw refuse('On Hold', `${held?.of.artName ?? 'A design'} of this closing is on Hold. Open its card.`, 'on Hold');
+  // a design that has fewer left than others is pressed with them as long as it has
+  const left = Math.min(first.left, ...others.map((other) => other.left));
+  const also = others.flatMap(({ print: { pressId: _, ...of } }, i): RunPart[] => {
+    const own = rest[i];
+    return own ? [{ ...of, cardHash: freezeCard(db, own), pieces: left, inClosing: true }] : [];
+  });
+  return { card, left, also };
 }
 
 /** The other prints of a batch, their cards frozen. @throws {Refusal} 409 one cannot be pressed with the first */
 function partsWith(db: Db, facts: Facts, first: Card, asked: readonly Asked[]): RunPart[] {
   return asked.map((one, i) => {
-    const { print, input, left } = wanted(db, facts, one);
-    const card = cardTogether(first, input);
+    const { print, input, left, beside } = wanted(db, facts, one);
+    const card = beside.length > 0 ? null : cardTogether(first, input);
     if (!card) {
       const detail = `The press would have to be set otherwise for ${orderNameOf(db, one.orderId)}. Press it in a run of its own.`;
       throw new Refusal('conflict', 'Not in one run', detail, [{ field: `also.${i}`, message: 'wants the press set otherwise' }]);
@@ -103,14 +126,20 @@ export function startRun(
   return write(db, () => {
     if (db.select().from(runs).where(eq(runs.id, id)).get()) return openRun(db, id);
     const facts = readFacts(db);
-    const { print, input, left } = wanted(db, facts, own);
-    const card = resolve(input);
+    const first = wanted(db, facts, own);
+    const designs = first.beside.length > 0 ? designsOf(db, facts, first) : null;
+    if (designs && also.length > 0)
+      throw new Refusal('not valid', 'Not valid', 'Several designs in one closing are a run of their own.', [
+        { field: 'also', message: 'not beside several designs' },
+      ]);
+    const { print, input } = first;
+    const { card, left } = designs ?? { card: resolve(input), left: first.left };
     if (card.lamp.state === 'hold') throw refuse('On Hold', 'This card is on Hold. Take one of its ways out first.', 'on Hold');
     if (new Set([print, ...also].map((one) => JSON.stringify([one.orderId, one.lineId]))).size <= also.length)
       throw new Refusal('not valid', 'Not valid', 'A line stands twice in this batch: a piece comes to the press once a run.', [
         { field: 'also', message: 'a line is named twice' },
       ]);
-    const others = partsWith(db, facts, card, also);
+    const others = designs?.also ?? partsWith(db, facts, card, also);
     const pieces = others.reduce((sum, part) => sum + part.pieces, left);
     if (pieces > MOST_PIECES)
       throw new Refusal('not valid', 'Not valid', `A run has at most ${MOST_PIECES} pieces; these prints have ${pieces}.`, [
@@ -123,7 +152,7 @@ export function startRun(
         ...print,
         cardHash: freezeCard(db, card),
         pieces,
-        perClosing: Math.min(card.of.perClosing, pieces),
+        perClosing: designs ? others.length + 1 : Math.min(card.of.perClosing, pieces),
         operator,
         startedAt: now,
         machine: MACHINE_VERSION,

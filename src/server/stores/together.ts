@@ -2,7 +2,7 @@
 import type { Together } from '../../contract/schemas';
 import { cardTogether } from '../../core/advice';
 import { resolve } from '../../core/card';
-import { pressingOrder } from '../../core/order';
+import { closingOf, pressingOrder } from '../../core/order';
 import { notFound } from '../refusal';
 import { inputOf, readFacts } from './cards';
 import { listOpenRuns, pressesPrint } from './openedRun';
@@ -28,13 +28,15 @@ export function pressTogether(db: Db, orderId: string, lineId: string, printKey:
   if (first.lamp.state === 'hold') return [];
   const running = listOpenRuns(db);
   const layers = layersOf(print.layers);
+  // several designs in one closing are a run of their own
+  if (closingOf(line.prints, print.key).length > 1) return [];
   const isLike = (other: typeof print) => other.pressId === print.pressId && layersOf(other.layers) === layers;
   return openPrints(db, facts, isLike)
     .flatMap(({ order: own, line: its, print: other, left, input }): Together[] => {
       const at = { orderId: own.id, lineId: its.id, printKey: other.key };
       // a piece comes to the press once a run: another print of the same line is another run
       const isSamePiece = at.orderId === orderId && at.lineId === lineId;
-      if (isSamePiece || running.some((run) => pressesPrint(run, at))) return [];
+      if (isSamePiece || closingOf(its.prints, other.key).length > 1 || running.some((run) => pressesPrint(run, at))) return [];
       const card = cardTogether(first, input);
       if (!card) return [];
       const ownC = resolve(input).set.tempC;

@@ -25,6 +25,7 @@ import { ArtOnPlaten } from './ArtOnPlaten';
 import { BondActs } from './BondActs';
 import { CardFace } from './CardFace';
 import { ChoicesPanel } from './ChoicesPanel';
+import { ClosingDesigns } from './ClosingDesigns';
 import { HeatWays } from './HeatWays';
 import { PressWith, usePressWith } from './PressWith';
 import type { StageFigure } from './StageFigures';
@@ -103,6 +104,7 @@ function CardOfOrder({ orderId, lineId, printKey }: PrintPageProps) {
           </span>
         )}
       </OrderHead>
+      <ClosingDesigns line={line} current={print.key} cards={cards.data.cards} hrefOf={(key) => hrefOf(line.id, key)} />
       {worked.card.lamp.state !== 'hold' && <PressWith {...pressWith.panel} orderId={orderId} unit={worked.card.window.settable.unit} />}
       <Fault of={run.fault ?? order.fault} className="mx-5 mt-3 border-l-4 border-brick pl-3 text-brick" />
       <div className="grid min-h-[calc(100vh-11.5rem)] grid-cols-[17rem_1fr]">

@@ -2,12 +2,22 @@
 import { useState } from 'react';
 import { ProblemError, type ShelfReply } from '../../contract';
 import { describeMaterial } from '../../core/materials';
-import type { Line } from '../../core/order';
+import { closingOf, type Line } from '../../core/order';
 import type { HouseUnits } from '../../core/units';
 import { Fault } from '../../ui/Fault';
 import { ChoiceField, TextField } from '../../ui/Field';
 import { Tabs } from '../../ui/TabBar';
-import { type Faults, type LineDraft, lineOf, type PrintDraft, type Taken, withBlank, withPrint, withProduct } from './lineDraft';
+import {
+  type Faults,
+  type LineDraft,
+  lineOf,
+  type PrintDraft,
+  type Taken,
+  withBlank,
+  withoutPrint,
+  withPrint,
+  withProduct,
+} from './lineDraft';
 import { PickField } from './PickField';
 import { type PressRow, PrintFields } from './PrintFields';
 import { printName } from './printName';
@@ -134,6 +144,8 @@ export function LineEditor({ slot, take, orderId, start, isNew, shelf, presses, 
             key={print.key}
             print={print}
             index={draft.prints.indexOf(print)}
+            before={draft.prints[draft.prints.indexOf(print) - 1]}
+            isBeside={closingOf(draft.prints, print.key).length > 1}
             shelf={shelf}
             presses={presses}
             blank={blank}
@@ -209,7 +221,7 @@ function PrintActs({
   onDraft: (draft: LineDraft) => void;
 }) {
   const remove = () => {
-    onDraft({ ...draft, prints: draft.prints.filter((_, i) => i !== at) });
+    onDraft(withoutPrint(draft, at));
     onGo(0);
   };
   return (

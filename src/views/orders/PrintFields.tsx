@@ -8,13 +8,17 @@ import { ChoiceField, TextField } from '../../ui/Field';
 import { QuantityField } from '../../ui/QuantityField';
 import { LayerRows } from './LayerRows';
 import { LayFields } from './LayFields';
-import { ART_KIND_OPTIONS, type Faults, type PrintDraft, pressFor, withLay, withLayer } from './lineDraft';
+import { ART_KIND_OPTIONS, type Faults, type PrintDraft, pressFor, withBefore, withLay, withLayer } from './lineDraft';
 
 export type PressRow = Reply<'presses'>['presses'][number];
 
 interface PrintFieldsProps {
   print: PrintDraft;
   index: number;
+  /** The print before it on the line; undefined: it is the first. */
+  before: PrintDraft | undefined;
+  /** It has designs beside it in its closing: where it lies among them is asked. */
+  isBeside: boolean;
   shelf: ShelfReply;
   presses: PressRow[];
   blank: Blank | undefined;
@@ -25,13 +29,19 @@ interface PrintFieldsProps {
   onChange: (print: PrintDraft) => void;
 }
 
+const AT_RULE = { xMm: 0, yMm: 0 };
+const MOVED = [
+  { field: 'xMm', label: 'Right of its usual place' },
+  { field: 'yMm', label: 'Below its usual place' },
+] as const;
+
 /** Usual places of this kind of blank first, then every other. */
 function positionsFor(blank: Blank | undefined): Position[] {
   const usual: readonly Position[] = blank ? USUAL_POSITIONS[blank.kind] : [];
   return [...usual, ...POSITIONS.filter((position) => !usual.includes(position))];
 }
 
-export function PrintFields({ print, index, shelf, presses, blank, house, faults, which, onChange }: PrintFieldsProps) {
+export function PrintFields({ print, index, before, isBeside, shelf, presses, blank, house, faults, which, onChange }: PrintFieldsProps) {
   const patch = (part: Partial<PrintDraft>) => onChange({ ...print, ...part });
   const problem = (field: string) => faults[`prints.${index}.${field}`];
   const length = houseUnit('length', house).first;
@@ -127,6 +137,22 @@ export function PrintFields({ print, index, shelf, presses, blank, house, faults
           }
         />
       </div>
+      {isBeside &&
+        MOVED.map(({ field, label }) => (
+          <div key={field} className="col-span-2">
+            <QuantityField
+              label={label}
+              kind="length"
+              unit={length}
+              house={house}
+              value={(print.moved ?? AT_RULE)[field]}
+              onChange={(value) => patch({ moved: { ...(print.moved ?? AT_RULE), [field]: value ?? 0 } })}
+              min={-1000}
+              max={1000}
+              problem={problem('moved')}
+            />
+          </div>
+        ))}
       <LayFields print={print} house={house} problem={problem('lay')} onChange={(lay) => onChange(withLay(print, lay))} />
       <fieldset className="col-span-6 grid grid-cols-2 gap-x-5">
         <legend className="sr-only">What the art is like</legend>
@@ -139,6 +165,16 @@ export function PrintFields({ print, index, shelf, presses, blank, house, faults
         <Check on={print.crossesSeam} onChange={(crossesSeam) => patch({ crossesSeam })}>
           Meant to run over a seam
         </Check>
+        {before && (
+          <Check on={print.withBefore === true} onChange={(on) => onChange(withBefore(print, before, on))}>
+            In one closing with {before.artName || 'the print before it'}
+          </Check>
+        )}
+        {problem('withBefore') && (
+          <p role="alert" className="text-brick">
+            {problem('withBefore')}
+          </p>
+        )}
         {print.layers.length > 1 && (
           <Check on={print.embossed} onChange={(embossed) => patch({ embossed })}>
             Embossed: pressed into its lowest layer from behind

@@ -2,7 +2,18 @@ import { describe, expect, it } from 'vitest';
 import { PRESSES } from '../../../test/trade/check';
 import { type Blank, BUILT_IN_BLANKS } from '../../core/materials';
 import { LineSchema } from '../../core/order';
-import { draftFrom, faultsOf, type LineDraft, lineOf, pressFor, withBlank, withLayer, withPrint } from './lineDraft';
+import {
+  draftFrom,
+  faultsOf,
+  type LineDraft,
+  lineOf,
+  pressFor,
+  withBefore,
+  withBlank,
+  withLayer,
+  withoutPrint,
+  withPrint,
+} from './lineDraft';
 
 const blank = (id: string) => BUILT_IN_BLANKS.find((blank) => blank.id === id) as Blank;
 const presses = [PRESSES.cap, PRESSES.unmeasured, PRESSES.true, PRESSES.iron];
@@ -80,5 +91,18 @@ describe('a line while it is typed in', () => {
       roster: [{ number: '7' }],
       prints: [{ choices: { timeS: 9 } }],
     });
+  });
+
+  it('a second design is laid beside the first on the same press and transfer; without the first it is a print of its own', () => {
+    const two = withPrint(full());
+    const [moon, owl] = two.prints;
+    if (!moon || !owl) throw new Error('two prints');
+    const beside = withBefore({ ...owl, artName: 'owl', widthMm: 100, heightMm: 50 }, { ...moon, moved: { xMm: -60, yMm: 5 } }, true);
+    expect(beside).toMatchObject({ withBefore: true, position: moon.position, layers: moon.layers, moved: { xMm: 100, yMm: 5 } });
+    const draft = { ...two, prints: [{ ...moon, moved: { xMm: -60, yMm: 5 } }, beside, { ...beside, key: 'c' }] };
+    const left = withoutPrint(draft, 0).prints;
+    expect(left.map((print) => print.withBefore)).toEqual([undefined, true]);
+    expect(withoutPrint(draft, 1).prints.map((print) => print.withBefore)).toEqual([undefined, true]);
+    expect(withBefore(beside, moon, false)).not.toHaveProperty('withBefore');
   });
 });

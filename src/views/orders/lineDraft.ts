@@ -14,7 +14,10 @@ export interface LayerDraft {
 }
 
 export interface PrintDraft
-  extends Pick<Print, 'key' | 'choices' | 'embossed' | 'looseParts' | 'smallType' | 'crossesSeam' | 'artKind' | 'lay' | 'side'> {
+  extends Pick<
+    Print,
+    'key' | 'choices' | 'embossed' | 'looseParts' | 'smallType' | 'crossesSeam' | 'artKind' | 'lay' | 'side' | 'moved' | 'withBefore'
+  > {
   layers: LayerDraft[];
   position: Position;
   artName: string;
@@ -82,6 +85,36 @@ export function draftFrom(line: Line | undefined, isNew: boolean): LineDraft {
 }
 
 export const withPrint = (draft: LineDraft): LineDraft => ({ ...draft, prints: [...draft.prints, emptyPrint(freeKey(draft.prints))] });
+/** One print less: the one that shared its closing with it begins a closing of its own, unless there is another before them. */
+export const withoutPrint = (draft: LineDraft, at: number): LineDraft => ({
+  ...draft,
+  prints: draft.prints.flatMap((print, i) => {
+    if (i === at) return [];
+    if (i !== at + 1 || draft.prints[at]?.withBefore) return [print];
+    const { withBefore: _, ...alone } = print;
+    return [alone];
+  }),
+});
+
+/** Room between two designs, as one is first laid beside the other, mm. */
+const BESIDE_MM = 10;
+
+/** A print in one closing with the one before it, of the same transfer on the same press and laid beside it; or in one of its own. */
+export function withBefore({ withBefore: _, ...print }: PrintDraft, before: PrintDraft, on: boolean): PrintDraft {
+  if (!on) return print;
+  const { xMm, yMm } = before.moved ?? { xMm: 0, yMm: 0 };
+  const wideMm = ((before.widthMm ?? 0) + (print.widthMm ?? before.widthMm ?? 0)) / 2;
+  const { layers, position, pressId } = before;
+  return {
+    ...print,
+    layers,
+    position,
+    pressId,
+    withBefore: true,
+    moved: print.moved ?? { xMm: xMm + wideMm + BESIDE_MM, yMm },
+  };
+}
+
 /** A print laid by hand, in the middle too; null: its lay is worked out. */
 export const withLay = ({ lay: _, ...print }: PrintDraft, lay: NonNullable<Print['lay']> | null): PrintDraft =>
   lay ? { ...print, lay } : print;

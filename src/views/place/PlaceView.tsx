@@ -3,10 +3,10 @@
 import { type ReactNode, useMemo, useRef, useState } from 'react';
 import { API } from '../../contract';
 import { type Card, type Lettering, letteringOf } from '../../core/card';
-import { layOf, nudged, type Pose, type PoseInput, platenOf, poseOf } from '../../core/draft';
+import { layOf, laysTogether, nudged, type Pose, type PoseInput, platenOf, poseOf } from '../../core/draft';
 import { stationHref } from '../../core/log';
 import { isHard, sidedWords } from '../../core/materials';
-import type { Print } from '../../core/order';
+import { closingOf, type Print } from '../../core/order';
 import { type Fit, type Placement, TAPE_STEP_MM } from '../../core/placement';
 import type { HouseUnits } from '../../core/units';
 import { Fault } from '../../ui/Fault';
@@ -21,7 +21,7 @@ import { useOrder } from '../orders/useOrder';
 import { Guides, HandLines, Measures } from './Beside';
 import { ClosingPlan } from './ClosingPlan';
 import { LayActs } from './LayActs';
-import { PlacementSheet } from './PlacementSheet';
+import { type Beside, PlacementSheet } from './PlacementSheet';
 import { SizeRun } from './SizeRun';
 
 export function PlaceView(props: PrintPageProps) {
@@ -81,6 +81,7 @@ function PlaceOfOrder({ orderId, lineId, printKey }: PrintPageProps) {
           <Sheet
             key={`${line.id} ${print.key}`}
             input={{ print, item: { size: line.size }, blank, fabric, press, house: house.data.house }}
+            designs={closingOf(line.prints, print.key)}
             units={house.data.house.units}
             lettering={card && letteringOf(card)}
             lamp={card?.lamp.state}
@@ -116,6 +117,8 @@ function PlaceOfOrder({ orderId, lineId, printKey }: PrintPageProps) {
 
 interface SheetProps {
   input: Omit<PoseInput, 'maps'>;
+  /** The designs of its closing, itself among them. */
+  designs: readonly Print[];
   units: HouseUnits;
   lettering: readonly Lettering[] | undefined;
   lamp: Parameters<typeof Lamp>[0]['state'] | undefined;
@@ -132,11 +135,23 @@ const REST_MS = 600;
 const TOLD_MS = 350;
 const NONE = { xMm: 0, yMm: 0 };
 
-function Sheet({ input, units, lettering, base, guideHref, query, onSave, ...rest }: SheetProps) {
+function Sheet({ input, designs, units, lettering, base, guideHref, query, onSave, ...rest }: SheetProps) {
   const report = useRoute('pressReport', { params: { id: input.press.id } });
   const { print, blank } = input;
   const whole: PoseInput = useMemo(() => ({ ...input, maps: report.data?.maps ?? [] }), [input, report.data]);
-  const pose = useMemo(() => poseOf(whole), [whole]);
+  // a piece with several designs is laid once for all of them
+  const pose = useMemo(() => {
+    const lay = laysTogether(designs.map((design) => ({ ...whole, print: design })))?.[designs.findIndex(({ key }) => key === print.key)];
+    return poseOf(designs.length > 1 && lay ? { ...whole, print: { ...print, lay } } : whole);
+  }, [whole, print, designs]);
+  const beside = useMemo(
+    () =>
+      designs.flatMap((design) => {
+        const box = design.key === print.key ? undefined : poseOf({ ...whole, print: design }).placement?.box;
+        return box ? [{ box, name: design.artName }] : [];
+      }),
+    [designs, print.key, whole],
+  );
   if (!pose.placement)
     return (
       <p role="alert" className="my-4 max-w-[70ch] border-l-4 border-brick pl-3">
@@ -147,7 +162,7 @@ function Sheet({ input, units, lettering, base, guideHref, query, onSave, ...res
       </p>
     );
   return (
-    <Live {...rest} input={whole} pose={pose} resting={pose.placement} units={units} base={base} onSave={onSave}>
+    <Live {...rest} input={whole} beside={beside} pose={pose} resting={pose.placement} units={units} base={base} onSave={onSave}>
       <HandLines pose={pose} house={input.house} fabric={input.fabric} blank={blank} />
       {print.moved && (
         <button
@@ -167,6 +182,8 @@ function Sheet({ input, units, lettering, base, guideHref, query, onSave, ...res
 interface LiveProps extends Pick<SheetProps, 'units' | 'lamp' | 'base' | 'onSave'> {
   input: PoseInput;
   pose: Pose;
+  /** Other designs of its closing. */
+  beside: readonly Beside[];
   /** Where the art stands while no hand moves it. */
   resting: Placement;
   /** What does not change while the art is moved. */
@@ -174,7 +191,7 @@ interface LiveProps extends Pick<SheetProps, 'units' | 'lamp' | 'base' | 'onSave
 }
 
 /** The sheet, its measures and lamp, following the hand; kept when it rests. */
-function Live({ input, pose, resting, units, lamp, base, onSave, children }: LiveProps) {
+function Live({ input, beside, pose, resting, units, lamp, base, onSave, children }: LiveProps) {
   const { print, item, house } = input;
   const [dragged, setDragged] = useState<{ xMm: number; yMm: number } | null>(null);
   const platen = useMemo(() => platenOf(input), [input]);
@@ -205,6 +222,7 @@ function Live({ input, pose, resting, units, lamp, base, onSave, children }: Liv
     <section aria-label="Placement sheet" className="grid grid-cols-[1fr_19rem] gap-6" data-held={dragged !== null}>
       <PlacementSheet
         still={resting}
+        beside={beside}
         placement={placement}
         shown={dragged ? shown : resting}
         lay={lay}

@@ -18,7 +18,14 @@ import { formatTape, type HouseUnits } from '../../core/units';
 import { useWidth } from '../../ui/useWidth';
 import { ArtHandle, type OnScreen, TapeDrawing } from './SheetParts';
 
+/** Another design of the same closing. */
+export interface Beside {
+  box: Box;
+  name: string;
+}
+
 interface PlacementSheetProps {
+  beside: readonly Beside[];
   /** As it rests, and as it is while the art is being moved. */
   still: Placement;
   placement: Placement;
@@ -51,6 +58,7 @@ export function PlacementSheet(props: PlacementSheetProps) {
 }
 
 function Drawing({
+  beside,
   still,
   placement,
   shown,
@@ -68,7 +76,7 @@ function Drawing({
   const frame = useMemo(() => frameOf(still, lay, platen, width, most), [still, lay, platen, width, most]);
   return (
     <section className="relative touch-none select-none" aria-label={sheetWords(shown, house, artName)}>
-      <Ground still={still} frame={frame} width={width} works={works} />
+      <Ground still={still} beside={beside} frame={frame} width={width} works={works} />
       <div className="absolute inset-0 contain-strict">
         <ArtHandle
           box={placement.box}
@@ -111,11 +119,13 @@ function frameOf({ outline, box, measures, panel }: Placement, lay: Lay, platen:
 /** The piece and the platen, which stay while the art is moved: drawn once, on a layer of their own. */
 const Ground = memo(function Ground({
   still,
+  beside,
   frame: { view, px, height, sleeves, ring },
   width,
   works,
 }: {
   still: Placement;
+  beside: readonly Beside[];
   frame: Frame;
   width: number;
   works: boolean;
@@ -145,6 +155,22 @@ const Ground = memo(function Ground({
             data-feature={feature.kind}
           />
         ))}
+      {beside.map(({ box: { leftMm, topMm, widthMm, heightMm }, name }) => (
+        <g key={name} data-beside={name}>
+          <rect
+            x={leftMm}
+            y={topMm}
+            width={widthMm}
+            height={heightMm}
+            fill="var(--color-paper)"
+            stroke="var(--color-ink)"
+            strokeWidth={px}
+          />
+          <text x={leftMm + 6 * px} y={topMm + 18 * px} fontSize={14 * px} fill="var(--color-ink)">
+            {name}
+          </text>
+        </g>
+      ))}
       <CentreLine bounds={boundsOf(outline)} px={px} />
       <path
         d={path(ring)}

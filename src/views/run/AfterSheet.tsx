@@ -2,7 +2,7 @@
 
 import type { RunReply } from '../../contract';
 import { stationHref } from '../../core/log';
-import { afterRun, partCounts, partsOf, standing } from '../../core/run';
+import { afterRun, hasDesigns, partCounts, partsOf, standing } from '../../core/run';
 import { useKeys } from '../../ui/keys';
 import { useRoute } from '../../ui/query';
 import { AfterTimes } from './AfterTimes';
@@ -102,20 +102,21 @@ export function AfterSheet({ reply, run }: { reply: RunReply; run: LiveRun }) {
   );
 }
 
-/** What of a batch was pressed for which order, each with its record. */
+/** What of a batch was pressed for which order, or of a closing which designs; each with its record. */
 function ByOrder({ reply, run }: { reply: RunReply; run: LiveRun }) {
   const parts = partsOf(reply.run);
+  const head = hasDesigns(reply.run) ? 'By design' : 'By order';
   return (
     <>
-      <h2 className="pt-6 text-night-soft">By order</h2>
-      <ul className="m-0 list-none p-0 pt-1 text-xl" aria-label="By order">
+      <h2 className="pt-6 text-night-soft">{head}</h2>
+      <ul className="m-0 list-none p-0 pt-1 text-xl" aria-label={head}>
         {partCounts(reply.run, run.state.results).map(({ good, spoiled, left }, i) => {
-          const { orderId = '', lineId = '' } = parts[i] ?? {};
+          const { orderId = '', lineId = '', printKey = '' } = parts[i] ?? {};
           const { orderName, card } = reply.also[i - 1] ?? reply;
           return (
-            <li key={`${orderId} ${lineId}`} className="border-b border-night-line py-1.5">
+            <li key={`${orderId} ${lineId} ${printKey}`} className="border-b border-night-line py-1.5">
               <a className="text-white" href={stationHref(orderId, 'record')}>
-                {orderName}, {card.of.size}
+                {hasDesigns(reply.run) ? card.of.artName : `${orderName}, ${card.of.size}`}
               </a>
               : <span className="figure">{good}</span> good
               {spoiled > 0 && `, ${spoiled} spoiled`}

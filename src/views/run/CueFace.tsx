@@ -16,6 +16,8 @@ interface CueFaceProps {
   cue: Cue;
   next: readonly Cue[];
   mine: Whose;
+  /** What pieces are called in a few words. */
+  nameOf: (pieces: readonly number[]) => string;
   /** The first of its print that is looked over. */
   isFirst: boolean;
   plan: RunPlan;
@@ -25,7 +27,7 @@ interface CueFaceProps {
   onAct: () => void;
 }
 
-export function CueFace({ cue, next, mine, isFirst, plan, state, word, onAct }: CueFaceProps) {
+export function CueFace({ cue, next, mine, nameOf, isFirst, plan, state, word, onAct }: CueFaceProps) {
   const { card } = mine;
   const stage = card.stages[cue.stage];
   const { unit } = card.window.settable;
@@ -51,7 +53,7 @@ export function CueFace({ cue, next, mine, isFirst, plan, state, word, onAct }: 
       </span>
       <DrainingBar lastsS={cue.lastsS} dueAt={cue.dueAt} />
       <span className="flex flex-wrap items-baseline gap-x-4 pt-2 text-2xl">
-        {!heat && <WhichPiece mine={mine} pieces={cue.pieces} />}
+        {!heat && <WhichPiece mine={mine} pieces={cue.pieces} isLookedAt={cue.act === 'kept'} />}
         {!heat && card.of.side && <span className="text-4xl leading-none font-bold">{card.of.position}</span>}
         <span className="text-night-soft">{heat ? <Says words={heat} /> : stage ? <Says words={stageWords(stage, state)} /> : null}</span>
       </span>
@@ -64,31 +66,45 @@ export function CueFace({ cue, next, mine, isFirst, plan, state, word, onAct }: 
       <span className="flex min-h-9 flex-wrap items-baseline gap-x-4 pt-1 text-xl">
         {why && <span className="text-amber">{why}</span>}
         <span className="text-night-soft" data-next>
-          {next.length > 0 ? `Then: ${next.map((cue) => nextWords(cue, unit)).join('; ')}` : ''}
+          {next.length > 0 ? `Then: ${next.map((cue) => nextWords(cue, unit, nameOf(cue.pieces))).join('; ')}` : ''}
         </span>
       </span>
     </button>
   );
 }
 
-/** The piece a cue is about, by its person where it has one, and in a batch by its order. */
-function WhichPiece({ mine: { person, place, name }, pieces }: { mine: Whose; pieces: readonly number[] }) {
+interface WhichPieceProps {
+  mine: Whose;
+  pieces: readonly number[];
+  /** Each of several designs has its own verdict: it is the first one's now. */
+  isLookedAt: boolean;
+}
+
+/** The piece a cue is about, by its person where it has one, and in a batch by its order; several designs by their names. */
+function WhichPiece({ mine: { person, place, designs, name }, pieces, isLookedAt }: WhichPieceProps) {
   if (pieces.length === 0) return null;
   const isOne = person && pieces.length === 1;
+  const [design, ...others] = designs;
   return (
     <span className="inline-block text-4xl leading-none font-bold" data-piece>
-      {isOne ? (
+      {design !== undefined && isLookedAt ? (
+        design
+      ) : isOne ? (
         <>
           {person.number && <span className="figure">{person.number}</span>} {person.name}{' '}
           <span className="text-2xl font-normal text-night-soft">{piecesWords(pieces)}</span>
         </>
       ) : (
-        <span className="inline-block first-letter:uppercase">{piecesWords(pieces)}</span>
+        <span className="inline-block first-letter:uppercase">{place && design ? `piece ${place.nth}` : piecesWords(pieces)}</span>
       )}
       {place && (
         <span className="text-2xl font-normal">
           {' '}
-          · {name}: {place.nth} of {place.of}
+          {design === undefined
+            ? `· ${name}: ${place.nth} of ${place.of}`
+            : isLookedAt
+              ? `· piece ${place.nth} of ${place.of}${others.length > 0 ? `, then ${others.join(', ')}` : ''}`
+              : `of ${place.of} · ${designs.join(', ')}`}
         </span>
       )}
     </span>
@@ -120,7 +136,7 @@ function clock(leftS: number): string {
 }
 
 /** A cue that follows; one about the press's heat is of no piece. */
-const nextWords = (cue: Cue, unit: 'C' | 'F'): string => {
+const nextWords = (cue: Cue, unit: 'C' | 'F', pieces: string): string => {
   const verb = cueVerb(cue, unit);
-  return `${verb.charAt(0).toLowerCase()}${verb.slice(1)}${cue.heat ? '' : `, ${piecesWords(cue.pieces)}`}`;
+  return `${verb.charAt(0).toLowerCase()}${verb.slice(1)}${cue.heat ? '' : `, ${pieces}`}`;
 };

@@ -30,7 +30,7 @@ export function Lane({ lots, reply, now, picked, onPick }: LaneProps) {
               className={`act min-h-12 gap-3 border-night-line text-lg text-white ${on ? 'border-amber' : ''}`}
             >
               <span>
-                {piecesWords(lot.pieces)} <Name of={whose(reply, lot.pieces[0])} />
+                <Name of={whose(reply, lot.pieces)} pieces={lot.pieces} />
               </span>
               {leftS > 0 ? (
                 <span className="text-night-soft">
@@ -50,10 +50,18 @@ export function Lane({ lots, reply, now, picked, onPick }: LaneProps) {
   );
 }
 
-/** Who it is for, and in a batch of which order. */
-const Name = ({ of: { person, place, name } }: { of: Whose }) => (
-  <span className="text-night-soft">{[person?.number, person?.name, place && name].filter(Boolean).join(' ')}</span>
-);
+/** Who it is for, and in a batch of which order; several designs are one blank. */
+const Name = ({ of: { person, place, designs, name }, pieces }: { of: Whose; pieces: readonly number[] }) =>
+  designs.length > 0 ? (
+    <>
+      piece {place?.nth} <span className="text-night-soft">{designs.join(', ')}</span>
+    </>
+  ) : (
+    <>
+      {piecesWords(pieces)}{' '}
+      <span className="text-night-soft">{[person?.number, person?.name, place && name].filter(Boolean).join(' ')}</span>
+    </>
+  );
 
 /** How long it still is as warm as its peel wants it. */
 function Warm({ leftS }: { leftS: number }) {

@@ -3,6 +3,7 @@ import type { Card } from '../../core/card';
 import type { Lost, RunFact } from '../../core/run';
 import { SpoilChoice } from './SpoilChoice';
 import { SpotChoice } from './SpotChoice';
+import type { Whose } from './whose';
 
 export interface Choosing {
   what: 'spoiled' | 'spot';
@@ -13,13 +14,15 @@ interface PieceChoiceProps {
   choosing: Choosing;
   card: Card;
   choices: readonly Lost[];
+  /** What a piece is called where pieces have names of their own; null: by its number. */
+  nameOf: ((piece: number) => Whose) | null;
   /** A press whose time is up meanwhile, in words. */
   due: string | null;
   onFact: (fact: RunFact) => void;
   onClose: () => void;
 }
 
-export function PieceChoice({ choosing: { what, pieces }, card, choices, due, onFact, onClose }: PieceChoiceProps) {
+export function PieceChoice({ choosing: { what, pieces }, card, choices, nameOf, due, onFact, onClose }: PieceChoiceProps) {
   const [piece] = pieces;
   return what === 'spot' ? (
     <SpotChoice
@@ -33,6 +36,7 @@ export function PieceChoice({ choosing: { what, pieces }, card, choices, due, on
       of={card.of}
       pieces={pieces}
       choices={choices}
+      nameOf={(one) => nameOf?.(one).designs[0] ?? `piece ${one}`}
       due={due}
       onChoose={(choice) => onFact({ kind: 'spoiled', ...choice })}
       onCancel={onClose}

@@ -33,7 +33,7 @@ import { usePhoto } from './usePhoto';
 import type { LiveRun } from './useRun';
 import { useRunKeys } from './useRunKeys';
 import { useTurned } from './useTurned';
-import { isFirstOfPrint, whose } from './whose';
+import { briefName, isFirstOfPrint, whose } from './whose';
 import { cueWords } from './words';
 
 /** A second press of Space within this time after the last is a slip of the hand, ms. */
@@ -87,7 +87,7 @@ export function Pressing({ reply, run, readoutC }: { reply: RunReply; run: LiveR
   const [picked, setPicked] = useState<number | null>(null);
   const live = liveOf(readoutC, now);
   const cue = cueOf(plan, state, now, picked, live);
-  const mine = whose(reply, cue.pieces[0]);
+  const mine = whose(reply, cue.pieces);
   const { card } = mine;
   // the cue is painted first; what stands around it follows in the next frame
   const drawn = useAfterPaint(state);
@@ -157,7 +157,8 @@ export function Pressing({ reply, run, readoutC }: { reply: RunReply; run: LiveR
     return (
       <parts.PieceChoice
         choosing={choosing}
-        card={whose(reply, choosing.pieces[0]).card}
+        card={whose(reply, choosing.pieces).card}
+        nameOf={reply.also.length > 0 ? (piece) => whose(reply, [piece]) : null}
         choices={isNew ? lostAt(run, choosing.pieces) : ['piece']}
         due={cue.verb === 'Open now' ? cueWords(cue) : null}
         onFact={(fact) => {
@@ -176,6 +177,7 @@ export function Pressing({ reply, run, readoutC }: { reply: RunReply; run: LiveR
         cue={cue}
         next={next}
         mine={mine}
+        nameOf={(pieces) => briefName(reply, pieces)}
         isFirst={isFirstOfPrint(reply, state.results, cue.pieces[0])}
         plan={plan}
         state={state}

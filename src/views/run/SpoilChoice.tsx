@@ -7,6 +7,8 @@ interface SpoilChoiceProps {
   of: Card['of'];
   /** Pieces of the closing; of several, one is chosen. */
   pieces: readonly number[];
+  /** What a piece is called: `piece 3`, or its design. */
+  nameOf: (piece: number) => string;
   /** What the slip may have cost; the last costs most. */
   choices: readonly Lost[];
   /** A press whose time is up meanwhile, in words. */
@@ -24,14 +26,14 @@ const LOST_WORDS: Record<Lost, string> = {
   blank: 'the blank; the transfer is good',
   piece: 'the piece',
 };
-const HEADS: Record<Lost, (piece: number) => string> = {
-  sheet: (piece) => `The sheet for piece ${piece} is lost, because …`,
-  transfer: (piece) => `The transfer of piece ${piece} is lost, because …`,
-  blank: (piece) => `The blank of piece ${piece} is lost, because …`,
-  piece: (piece) => `Piece ${piece} is spoiled, because …`,
+const HEADS: Record<Lost, (name: string) => string> = {
+  sheet: (name) => `The sheet for ${name} is lost, because …`,
+  transfer: (name) => `The transfer of ${name} is lost, because …`,
+  blank: (name) => `The blank of ${name} is lost, because …`,
+  piece: (name) => `${name.charAt(0).toUpperCase()}${name.slice(1)} is spoiled, because …`,
 };
 
-export function SpoilChoice({ of, pieces, choices, due, onChoose, onCancel }: SpoilChoiceProps) {
+export function SpoilChoice({ of, pieces, nameOf, choices, due, onChoose, onCancel }: SpoilChoiceProps) {
   const [piece, setPiece] = useState(pieces[0] ?? 1);
   const [lost, setLost] = useState<Lost>(choices.at(-1) ?? 'piece');
   const [note, setNote] = useState('');
@@ -66,7 +68,7 @@ export function SpoilChoice({ of, pieces, choices, due, onChoose, onCancel }: Sp
   return (
     <section className="flex-1 py-4" aria-label="Why is it spoiled?">
       <h1 ref={heading} tabIndex={-1} className="pb-4 text-5xl outline-none">
-        {HEADS[lost](piece)}
+        {HEADS[lost](nameOf(piece))}
       </h1>
       {due && (
         <p role="alert" className="mb-4 bg-amber px-4 py-2 text-3xl font-bold text-ink">
@@ -82,7 +84,7 @@ export function SpoilChoice({ of, pieces, choices, due, onChoose, onCancel }: Sp
       {pieces.length > 1 && (
         <fieldset className="flex flex-wrap items-center gap-2 border-0 p-0 pb-4">
           <legend className="pb-1 text-night-soft">Which of the closing</legend>
-          {pieces.map((value) => pick(String(value), value === piece, `piece ${value}`, () => setPiece(value)))}
+          {pieces.map((value) => pick(String(value), value === piece, nameOf(value), () => setPiece(value)))}
         </fieldset>
       )}
       <ol className="grid grid-cols-3 gap-3 max-[1099px]:grid-cols-2">
