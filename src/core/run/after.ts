@@ -3,7 +3,7 @@ import { mean } from 'simple-statistics';
 import type { Card } from '../card';
 import { type House, type HouseSetting, houseSetting } from '../house';
 import type { ChosenStage } from '../sheet';
-import type { SpoilReason } from './events';
+import type { SpoilReason } from './choices';
 import { isOfTheHeat } from './faults';
 import { type DoneClosing, type DonePeel, type LostTransfer, PEEL_HEATS, type PieceResult, type RunState } from './state';
 

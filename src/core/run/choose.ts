@@ -7,7 +7,7 @@
  * through one stage first.
  */
 import { type Act, actsOf } from './acts';
-import type { Style } from './events';
+import type { Style } from './choices';
 import type { Live } from './heat';
 import { onPress } from './lots';
 import { surelyWithin } from './pace';

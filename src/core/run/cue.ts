@@ -1,7 +1,8 @@
 /** The one cue of the moment: what to do, why, which event the big button stands for, and what comes after. */
 import { type Act, type ActKind, actsOf } from './acts';
+import type { Style } from './choices';
 import { chosen, firstDue, nextDue, type Why } from './choose';
-import type { RunFact, Style } from './events';
+import type { RunFact } from './events';
 import type { Live } from './heat';
 import { freedFor, nextLot, secondsOf } from './lots';
 import { step } from './machine';

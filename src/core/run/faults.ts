@@ -1,6 +1,6 @@
 /** What can be wrong with a piece, by what was lost and by the family of its transfer: the words a verdict is chosen from, and what the first piece is looked over for. */
 import type { FamilyId } from '../sheet';
-import type { Lost, SpoilReason } from './events';
+import type { Lost, SpoilReason } from './choices';
 
 /** What a kind of transfer shows beside what any may show, the likeliest first. */
 const OF_FAMILY: Record<FamilyId, readonly SpoilReason[]> = {

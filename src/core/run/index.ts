@@ -2,15 +2,22 @@
 export type { ActKind } from './acts';
 export { type AfterRun, afterRun, asLeft, type Doubted, type NextTime } from './after';
 export { baseBurns, baseHeat, baseShare, MARRIES_AT, marryInS } from './base';
+export {
+  LOST,
+  type Lost,
+  READ_BY,
+  type ReadBy,
+  SPOIL_REASONS,
+  type SpoilReason,
+  type Style,
+  TRIAL_LOOKS,
+  type TrialLooks,
+} from './choices';
 export type { Why } from './choose';
 export { type Clock, type Cooling, type Cue, clocksOf, cooling, cueOf, factOf, following, styleOf } from './cue';
 export { doubtOf } from './doubt';
 export {
-  LOST,
-  type Lost,
   MOST_TOGETHER,
-  READ_BY,
-  type ReadBy,
   type Run,
   type RunEvent,
   type RunEventKind,
@@ -18,13 +25,8 @@ export {
   type RunFact,
   type RunPart,
   RunSchema,
-  SPOIL_REASONS,
-  type SpoilReason,
   type SpotArea,
   SpotAreaSchema,
-  type Style,
-  TRIAL_LOOKS,
-  type TrialLooks,
 } from './events';
 export { looksFor, reasonsFor } from './faults';
 export { changesAhead, closingsNow, cueVerb, type FiguresNow, figuresNow, heatWords, type NextFigures } from './figures';

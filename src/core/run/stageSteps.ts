@@ -3,7 +3,8 @@
  * peel is told as the hand begins it, a part can be pressed again by itself, and what was lost is told apart.
  */
 import { ok, refused } from './applied';
-import type { Lost, RunEvent } from './events';
+import type { Lost } from './choices';
+import type { RunEvent } from './events';
 import { heatFor, setNow, wantedC } from './heat';
 import { ON_LOT, type OnLot, peelBegun, type StepOn, verdict, waitsForPeel } from './lotSteps';
 import { BONDS, closingBefore, enter, freedFor, nextLot, occupiedBy, secondsOf, withLot } from './lots';

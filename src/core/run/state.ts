@@ -5,7 +5,8 @@
  */
 import type { CoverKind, PressureBand } from '../materials';
 import type { ChosenStage } from '../sheet';
-import type { Lost, ReadBy, SpoilReason, SpotArea, Style, TrialLooks } from './events';
+import type { Lost, ReadBy, SpoilReason, Style, TrialLooks } from './choices';
+import type { SpotArea } from './events';
 
 /** Something read at the press: °C by its panel, a gun or a probe; by its gauge in the gauge's own figures. */
 export interface Reading {

@@ -7,6 +7,7 @@ import type { HouseUnits } from '../../core/units';
 import { Fault } from '../../ui/Fault';
 import { ChoiceField, TextField } from '../../ui/Field';
 import { Tabs } from '../../ui/TabBar';
+import { useFetched } from '../../ui/useFetched';
 import {
   type Faults,
   type LineDraft,
@@ -21,8 +22,9 @@ import {
 import { PickField } from './PickField';
 import { type PressRow, PrintFields } from './PrintFields';
 import { printName } from './printName';
-import { RosterField } from './RosterField';
 import { useStoredLine } from './storedDraft';
+
+const rosterPart = () => import('./RosterField');
 
 interface LineEditorProps {
   /** Names this line where drafts are kept. */
@@ -58,6 +60,8 @@ function whichHref(orderId: string, line: string, print: PrintDraft, draft: Line
 }
 
 export function LineEditor({ slot, take, orderId, start, isNew, shelf, presses, others, house, fault, onSave, onRemove }: LineEditorProps) {
+  const [isNamed, setIsNamed] = useState(start.roster.length > 0);
+  const roster = useFetched(rosterPart, isNamed);
   const form = useStoredLine(slot, start, (begun) => (take ? withProduct(begun, take) : begun));
   const { doc: draft, patch, replace } = form;
   const [at, setAt] = useState(0);
@@ -184,13 +188,20 @@ export function LineEditor({ slot, take, orderId, start, isNew, shelf, presses, 
           </div>
         )}
         <div className="col-span-6">
-          <RosterField
-            roster={draft.roster}
-            shared={draft.sharedNumbers}
-            pieces={pieces}
-            problem={faults.roster}
-            onChange={(roster, sharedNumbers) => patch({ roster, sharedNumbers })}
-          />
+          {!isNamed && (
+            <button type="button" className="act act-quiet" onClick={() => setIsNamed(true)}>
+              + a number or name on every piece
+            </button>
+          )}
+          {roster && (
+            <roster.RosterField
+              roster={draft.roster}
+              shared={draft.sharedNumbers}
+              pieces={pieces}
+              problem={faults.roster}
+              onChange={(roster, sharedNumbers) => patch({ roster, sharedNumbers })}
+            />
+          )}
         </div>
       </div>
       <Fault of={fault} className="col-span-6 border-l-4 border-brick pl-3 text-brick" more="What you typed is still here." />

@@ -5,8 +5,8 @@ import { stationHref } from '../../core/log';
 import type { Line } from '../../core/order';
 import { useUnits } from '../../ui/house';
 import { Island, Pending, useRoute } from '../../ui/query';
+import { useFetched } from '../../ui/useFetched';
 import { goOnceKept } from '../shell/goTo';
-import { KitEditor } from './KitEditor';
 import { LineEditor } from './LineEditor';
 import { LineList } from './LineList';
 import { draftFrom } from './lineDraft';
@@ -21,6 +21,8 @@ export function Lines({ orderId, search }: { orderId: string; search: string }) 
   );
 }
 
+const kitPart = () => import('./KitEditor');
+
 const NEW = 'new';
 /** Lines for a list of people. */
 const KIT = 'kit';
@@ -29,6 +31,7 @@ function LinesOf({ orderId, search }: { orderId: string; search: URLSearchParams
   const lineId = search.get('line');
   const [use, print] = [search.get('use'), search.get('print')];
   const { data, error, fault, save, saveLine } = useOrder(orderId);
+  const kit = useFetched(kitPart, lineId === KIT);
   const shelf = useRoute('shelf', {});
   const presses = useRoute('presses', {});
   const house = useUnits();
@@ -69,12 +72,14 @@ function LinesOf({ orderId, search }: { orderId: string; search: URLSearchParams
           <MoreLines orderId={orderId} on={isKit ? KIT : isNew ? NEW : null} isFirst={!firstLine} />
         </LineList>
         {isKit ? (
-          <KitEditor
-            state={data}
-            blanks={shelf.data.blanks}
-            fault={fault}
-            onSave={(lines) => void goOnceKept(save({ ...order, lines }, 'lines made from a list'), stationHref(orderId, 'record'))}
-          />
+          kit && (
+            <kit.KitEditor
+              state={data}
+              blanks={shelf.data.blanks}
+              fault={fault}
+              onSave={(lines) => void goOnceKept(save({ ...order, lines }, 'lines made from a list'), stationHref(orderId, 'record'))}
+            />
+          )
         ) : (
           <LineEditor
             key={start.id}

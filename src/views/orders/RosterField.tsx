@@ -19,7 +19,6 @@ interface RosterFieldProps {
 }
 
 export function RosterField({ roster, shared, pieces, problem, onChange }: RosterFieldProps) {
-  const [open, setOpen] = useState(roster.length > 0);
   const [text, setText] = useState(asText(roster));
   const [faults, setFaults] = useState<Faults>([]);
   const read = async (typed: string, sharing: readonly string[] = shared) => {
@@ -43,12 +42,6 @@ export function RosterField({ roster, shared, pieces, problem, onChange }: Roste
     setText(typed);
     await read(typed);
   };
-  if (!open)
-    return (
-      <button type="button" className="act act-quiet" onClick={() => setOpen(true)}>
-        + a number or name on every piece
-      </button>
-    );
   return (
     <div className="grid grid-cols-[1fr_16rem] gap-x-5">
       <label className="block">

@@ -3,6 +3,7 @@ import type { ComponentProps } from 'react';
 import { Aside, type AsideKind } from './Aside';
 import { KeysPanel } from './KeysPanel';
 
+export { PartingGuide } from './PartingGuide';
 export { PieceChoice } from './PieceChoice';
 
 type BesideProps = Omit<ComponentProps<typeof Aside>, 'kind'> & { what: AsideKind | 'keys' };

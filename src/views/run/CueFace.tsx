@@ -1,11 +1,11 @@
 /** The cue: what to do now and for which piece, its clock, why, and what comes after. The whole of it is the button. */
+import type { ComponentType } from 'react';
 import { baseBurns, type Cue, cueVerb, type How, heatWords, howOf, type RunPlan, type RunState, stageWords } from '../../core/run';
 import { type Phrase, phraseText } from '../../core/units';
 import { useUnits } from '../../ui/house';
 import { piecesWords } from '../../ui/pieces';
 import { Says } from '../../ui/Says';
 import { DrainingBar } from './DrainingBar';
-import { PartingGuide } from './PartingGuide';
 import type { Whose } from './whose';
 import { WHY } from './words';
 
@@ -24,10 +24,12 @@ interface CueFaceProps {
   state: RunState;
   /** What is to be said instead of why: a refusal, seconds left, steps that wait. */
   word: string;
+  /** The rhythm in which married sheets are parted; null: it is on its way. */
+  Guide: ComponentType | null;
   onAct: () => void;
 }
 
-export function CueFace({ cue, next, mine, nameOf, isFirst, plan, state, word, onAct }: CueFaceProps) {
+export function CueFace({ cue, next, mine, nameOf, isFirst, plan, state, word, Guide, onAct }: CueFaceProps) {
   const { card } = mine;
   const stage = card.stages[cue.stage];
   const { unit } = card.window.settable;
@@ -57,7 +59,7 @@ export function CueFace({ cue, next, mine, nameOf, isFirst, plan, state, word, o
         {!heat && card.of.side && <span className="text-4xl leading-none font-bold">{card.of.position}</span>}
         <span className="text-night-soft">{heat ? <Says words={heat} /> : stage ? <Says words={stageWords(stage, state)} /> : null}</span>
       </span>
-      {!heat && <HowTo act={cue.act} how={howOf(card, cue, isFirst)} />}
+      {!heat && <HowTo act={cue.act} how={howOf(card, cue, isFirst)} Guide={Guide} />}
       {stage && REACHES_OVER.has(stage.kind) && baseBurns(plan, state) && (
         <span className="block pt-1 text-lg text-amber" data-safety>
           The base burns by now: gloves, or keep your fingers on the blank.
@@ -112,14 +114,14 @@ function WhichPiece({ mine: { person, place, designs, name }, pieces, isLookedAt
 }
 
 /** How it is done, and what can hurt while it is. */
-function HowTo({ how, act }: { how: How; act: Cue['act'] }) {
+function HowTo({ how, act, Guide }: { how: How; act: Cue['act']; Guide: ComponentType | null }) {
   const units = useUnits();
   const joined = (phrases: readonly Phrase[]) => [...new Set(phrases.map((phrase) => phraseText(phrase, units)))].join(' ');
   return (
     <>
       {how.says.length > 0 && <span className="block max-w-5xl pt-1 text-xl leading-snug text-night-soft">{joined(how.says)}</span>}
       {/* the guide begins anew as the hand does */}
-      {how.parts && <PartingGuide key={act} />}
+      {how.parts && Guide && <Guide key={act} />}
       {how.safety.length > 0 && (
         <span className="mt-2 block max-w-5xl border-l-4 border-amber pl-3 text-lg leading-snug text-amber" data-safety>
           {joined(how.safety)}

@@ -182,6 +182,7 @@ export function Pressing({ reply, run, readoutC }: { reply: RunReply; run: LiveR
         plan={plan}
         state={state}
         word={word}
+        Guide={parts?.PartingGuide ?? null}
         onAct={on.act}
       />
       {photo.field}
