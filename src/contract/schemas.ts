@@ -151,6 +151,8 @@ const AskedPrintSchema = z.object({
   /** The pieces of one person of the roster alone; absent: all that are left. */
   person: RosterEntrySchema.optional(),
 });
+/** A print that is to be pressed. */
+export type AskedPrint = z.infer<typeof AskedPrintSchema>;
 export const StartRunSchema = AskedPrintSchema.extend({
   operator: Initials,
   /** Other prints to press in the same run, after its own. */

@@ -6,6 +6,9 @@ import { zodResolver } from '@hookform/resolvers/zod';
 import { type DefaultValues, type FieldErrors, type FieldValues, type Path, useForm, useWatch } from 'react-hook-form';
 import type { z } from 'zod';
 import { ProblemError } from '../contract';
+import { speakPlainly } from '../core/units';
+
+speakPlainly();
 
 /** Messages by the dotted path of their field. */
 export function flattened(errors: unknown, path = ''): Record<string, string> {

@@ -18,7 +18,8 @@ export {
   trialOf,
 } from './draft';
 export { houseSettingWords, houseTemp, inEffect, leftOutReason, ownSetC, timeScalesWithMass } from './houseSettings';
-export { type LearnedShift, LearnedShiftSchema, layerName, layersOf, type PreparedInput, type ResolveInput } from './input';
+export { layerName, layersOf, type PreparedInput, type ResolveInput } from './input';
+export { type LearnedShift, LearnedShiftSchema } from './learnedShift';
 export { dyeLimit, HARMS, LIMIT_SD_K, limitSdOf, limitsFor, limitWords, MARKS } from './limits';
 export { areaOfArt, layIn, mapOf, prepared } from './measured';
 export { MIRRORS, type Mirror } from './mirror';

@@ -1,23 +1,11 @@
 /** All that a card is worked out from. */
-import { z } from 'zod';
 import type { House } from '../house';
-import { type Aid, type Blank, type Fabric, Id, type Position } from '../materials';
+import type { Aid, Blank, Fabric, Position } from '../materials';
 import { type Print, pressingOrder, type RosterEntry } from '../order';
 import type { FoundCheck, FoundSlips, PlatenMap, Press, Surface, UseSince } from '../press';
 import type { Product, Tested } from '../sheet';
+import type { LearnedShift } from './learnedShift';
 import type { Pose } from './pose';
-
-/** What the log has learned of one press with one transfer: the bond is `shift` times what the figures give. */
-export const LearnedShiftSchema = z.object({
-  pressId: Id,
-  productId: Id,
-  shift: z.number().min(0.2, 'A shift under 0.2 is a fault, not a shift.').max(5, 'A shift over 5 is a fault, not a shift.'),
-  /** Of its logarithm. */
-  sd: z.number().min(0).max(1),
-  /** Pressings it rests on. */
-  n: z.number().int().min(0),
-});
-export type LearnedShift = z.infer<typeof LearnedShiftSchema>;
 
 export interface ResolveInput {
   print: Print;

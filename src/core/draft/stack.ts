@@ -21,7 +21,8 @@ import { remembered } from '../numerics';
 import { bandMiddle, droopOf } from '../press';
 import { massShare } from './decisions/mass';
 import { type Arranged, pressOf, type Sheeted, type Timed, thicknessOf } from './draft';
-import type { LearnedShift, PreparedInput } from './input';
+import type { PreparedInput } from './input';
+import type { LearnedShift } from './learnedShift';
 
 /** Where a supplier's figures are taken to hold: a base in use, °C. */
 export const MEANT_BASE_C = 45;

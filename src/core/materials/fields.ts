@@ -1,6 +1,8 @@
 /** Small schemas that many shelf things share: ids, names, windows. */
 import { z } from 'zod';
-import '../units';
+import { speakPlainly } from '../units';
+
+speakPlainly();
 
 /** A client-made UUID, or a short slug of a built-in or demo thing. */
 export const Id = z.string().regex(/^[a-z0-9][a-z0-9-]{1,63}$/, 'An id is small letters, figures and hyphens.');

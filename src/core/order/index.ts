@@ -1,11 +1,11 @@
 /** Order: what a customer wants, as it is typed in; lines, prints, layers, and the sizes that share a print. */
 
+export { closingOf } from './closing';
 export { type KitPerson, linesOfKit, onlyPersonOf, peopleOf, whoseIs } from './kit';
 export {
   BASES,
   type Base,
   type Choices,
-  closingOf,
   GOES_BY,
   type GoesBy,
   heated,

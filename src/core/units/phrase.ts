@@ -1,23 +1,7 @@
 /** Sentences with quantities in them, kept as data so that a house reads every reason in its own units. */
-import { z } from 'zod';
 import { formatDuration, formatForHouse, formatQuantity, formatTape } from './format';
-import { type HouseUnits, QUANTITY_KINDS, type QuantityKind } from './quantity';
-
-const QuantityPart = z.object({
-  q: z.enum(QUANTITY_KINDS),
-  /** Value in the inside unit. */
-  v: z.number(),
-  /** Decimals, where the unit's usual ones will not do. */
-  d: z.number().int().min(0).max(3).optional(),
-  /** A unit of its own, for what must be told as a press shows it. */
-  u: z.enum(['C', 'F']).optional(),
-  /** Told as a tape shows it. */
-  tape: z.boolean().optional(),
-});
-
-export const PhraseSchema = z.array(z.union([z.string(), QuantityPart]));
-export type Phrase = z.infer<typeof PhraseSchema>;
-export type PhrasePart = Phrase[number];
+import type { Phrase, PhrasePart } from './phraseSchema';
+import type { HouseUnits, QuantityKind } from './quantity';
 
 /** Builds a phrase: ``phrase`Hold ${temp(150)} for ${seconds(9)}` ``. Phrases may stand inside phrases. */
 export function phrase(texts: TemplateStringsArray, ...parts: (PhrasePart | Phrase)[]): Phrase {

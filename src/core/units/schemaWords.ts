@@ -1,6 +1,5 @@
 /**
  * What a schema's fault says where the schema itself gives no words: plain ones, never the schema library's own.
- * Set once for the whole program as this file is loaded.
  */
 import { z } from 'zod';
 
@@ -59,4 +58,5 @@ const WORDS: Record<string, (issue: Issue) => string> = {
 /** Plain words for a fault the schema has no words of its own for. */
 const plainFault = (issue: Issue): string => WORDS[issue.code ?? '']?.(issue) ?? 'This cannot be taken as it is.';
 
-z.config({ localeError: (issue) => plainFault(issue as Issue) });
+/** Lets every schema of the program speak plainly; asked once wherever schemas begin. */
+export const speakPlainly = (): void => void z.config({ localeError: (issue) => plainFault(issue as Issue) });

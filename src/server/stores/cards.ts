@@ -174,7 +174,7 @@ export interface JudgedPrint {
 }
 
 /** The card of a print as it is pressed: with the others of its closing, where there are any. */
-export function cardOf(facts: Facts, order: Pick<Order, 'lines'>, line: Line, print: Print): Card {
+function cardOf(facts: Facts, order: Pick<Order, 'lines'>, line: Line, print: Print): Card {
   const designs = closingOf(line.prints, print.key);
   if (designs.length < 2) return resolve(inputOf(facts, order, line, print));
   const cards = cardsInOneClosing(designs.map((design) => inputOf(facts, order, line, design)));

@@ -2,6 +2,7 @@
 import { randomUUID } from 'node:crypto';
 import { isDeepStrictEqual } from 'node:util';
 import { eq } from 'drizzle-orm';
+import type { AskedPrint } from '../../contract/schemas';
 import { cardsInOneClosing, cardTogether } from '../../core/advice';
 import { type Card, resolve } from '../../core/card';
 import type { ResolveInput } from '../../core/draft';
@@ -26,16 +27,6 @@ const AHEAD_MS = 60_000;
 
 const refuse = (title: string, detail: string, message: string) => new Refusal('conflict', title, detail, [{ field: 'lineId', message }]);
 
-/** A print that is to be pressed: whose line, and which of its prints. */
-interface Asked {
-  orderId: string;
-  lineId: string;
-  /** Absent: the first. */
-  printKey?: string | undefined;
-  /** The pieces of one person alone; absent: all that are left. */
-  person?: RosterEntry | undefined;
-}
-
 const isSameEntry = (a: RosterEntry | null, b: RosterEntry): boolean => a?.number === b.number && a.name === b.name;
 
 /** What a card of an asked print is worked out from, and how many of it are left. */
@@ -48,7 +39,7 @@ interface Wanted {
 }
 
 /** @throws {Refusal} 404 unknown order, line or print; 409 the print is already being pressed, or nothing of it is left */
-function wanted(db: Db, facts: Facts, { orderId, lineId, printKey, person }: Asked): Wanted {
+function wanted(db: Db, facts: Facts, { orderId, lineId, printKey, person }: AskedPrint): Wanted {
   const { doc: order } = findOrder(db, orderId);
   const line = order.lines.find((line) => line.id === lineId);
   const print = line?.prints.find((print) => printKey === undefined || print.key === printKey);
@@ -97,7 +88,7 @@ function designsOf(db: Db, facts: Facts, first: Wanted): { card: Card; left: num
 }
 
 /** The other prints of a batch, their cards frozen. @throws {Refusal} 409 one cannot be pressed with the first */
-function partsWith(db: Db, facts: Facts, first: Card, asked: readonly Asked[]): RunPart[] {
+function partsWith(db: Db, facts: Facts, first: Card, asked: readonly AskedPrint[]): RunPart[] {
   return asked.map((one, i) => {
     const { print, input, left, beside } = wanted(db, facts, one);
     const card = beside.length > 0 ? null : cardTogether(first, input);
@@ -120,7 +111,7 @@ function partsWith(db: Db, facts: Facts, first: Card, asked: readonly Asked[]): 
 export function startRun(
   db: Db,
   id: string,
-  { operator, also = [], ...own }: Asked & { also?: readonly Asked[] | undefined; operator: string },
+  { operator, also = [], ...own }: AskedPrint & { also?: readonly AskedPrint[] | undefined; operator: string },
   now: number,
 ): OpenedRun {
   return write(db, () => {

@@ -1,12 +1,13 @@
 /** Station Lines of an order: what it is made of. */
 
-import { useMemo } from 'react';
+import { type ComponentProps, useMemo } from 'react';
 import { stationHref } from '../../core/log';
 import type { Line } from '../../core/order';
 import { useUnits } from '../../ui/house';
 import { Island, Pending, useRoute } from '../../ui/query';
 import { useFetched } from '../../ui/useFetched';
 import { goOnceKept } from '../shell/goTo';
+import type { KitEditor } from './KitEditor';
 import { LineEditor } from './LineEditor';
 import { LineList } from './LineList';
 import { draftFrom } from './lineDraft';
@@ -31,7 +32,6 @@ function LinesOf({ orderId, search }: { orderId: string; search: URLSearchParams
   const lineId = search.get('line');
   const [use, print] = [search.get('use'), search.get('print')];
   const { data, error, fault, save, saveLine } = useOrder(orderId);
-  const kit = useFetched(kitPart, lineId === KIT);
   const shelf = useRoute('shelf', {});
   const presses = useRoute('presses', {});
   const house = useUnits();
@@ -72,14 +72,12 @@ function LinesOf({ orderId, search }: { orderId: string; search: URLSearchParams
           <MoreLines orderId={orderId} on={isKit ? KIT : isNew ? NEW : null} isFirst={!firstLine} />
         </LineList>
         {isKit ? (
-          kit && (
-            <kit.KitEditor
-              state={data}
-              blanks={shelf.data.blanks}
-              fault={fault}
-              onSave={(lines) => void goOnceKept(save({ ...order, lines }, 'lines made from a list'), stationHref(orderId, 'record'))}
-            />
-          )
+          <KitPart
+            state={data}
+            blanks={shelf.data.blanks}
+            fault={fault}
+            onSave={(lines) => void goOnceKept(save({ ...order, lines }, 'lines made from a list'), stationHref(orderId, 'record'))}
+          />
         ) : (
           <LineEditor
             key={start.id}
@@ -115,4 +113,10 @@ function MoreLines({ orderId, on, isFirst }: { orderId: string; on: typeof NEW |
       {says}
     </a>
   ));
+}
+
+/** Fetched as it is asked for: few lines are made so. */
+function KitPart(props: ComponentProps<typeof KitEditor>) {
+  const kit = useFetched(kitPart, true);
+  return kit && <kit.KitEditor {...props} />;
 }

@@ -30,7 +30,7 @@ export function whose(reply: RunReply, pieces: readonly number[]): Whose {
 }
 
 /** Art of a piece of a run. */
-export function designOf({ run, card, also }: RunReply, piece: number): string {
+function designOf({ run, card, also }: RunReply, piece: number): string {
   const { index } = partOf(run, piece);
   return (also[index - 1]?.card ?? card).of.artName;
 }
