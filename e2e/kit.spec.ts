@@ -33,6 +33,17 @@ test('a list of four makes the lines of two garments; a number two share is aske
     /^1 guide tee M 14 Ada/,
   ]);
   await page.getByRole('button', { name: 'Make 4 lines' }).click();
+  // what to lay out for it all, on a page of its own
+  await page.goto('/orders/order-kit?line=pick');
+  const pick = page.getByRole('region', { name: 'Pick list' });
+  await expect(pick.getByRole('list', { name: 'Blanks' }).getByRole('listitem')).toHaveText([
+    /^2telescope-crew vest M/,
+    /^1telescope-crew vest L/,
+    /^1guide tee S/,
+    /^1guide tee M/,
+  ]);
+  await expect(pick.getByRole('list', { name: 'Transfers' })).toContainText('comet over hill');
+  await page.goto('/orders/order-kit/record');
   // who is missing what, found by number
   const people = page.getByRole('region', { name: 'By person' });
   await expect(people.getByRole('heading')).toHaveText('By person: 0 of 3 complete');

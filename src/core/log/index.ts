@@ -2,6 +2,7 @@
 export { firstMissing, type KitItem, kitsOf, type PersonKit, PersonKitSchema, type PressedFor, stillWanting } from './kit';
 export { learnShifts, type Reckoned } from './learn';
 export { type NextPrint, nextPrint, type PrintToPress } from './nextPrint';
+export { type PickList, pickList } from './pickList';
 export {
   type MeasuredPlace,
   type OffPlace,

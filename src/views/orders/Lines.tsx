@@ -12,7 +12,7 @@ import { LineEditor } from './LineEditor';
 import { LineList } from './LineList';
 import { draftFrom } from './lineDraft';
 import { OrderHead } from './OrderHead';
-import { useOrder } from './useOrder';
+import { type OrderState, useOrder } from './useOrder';
 
 export function Lines({ orderId, search }: { orderId: string; search: string }) {
   return (
@@ -27,6 +27,8 @@ const kitPart = () => import('./KitEditor');
 const NEW = 'new';
 /** Lines for a list of people. */
 const KIT = 'kit';
+/** What to lay out for it. */
+const PICK = 'pick';
 
 function LinesOf({ orderId, search }: { orderId: string; search: URLSearchParams }) {
   const lineId = search.get('line');
@@ -36,7 +38,6 @@ function LinesOf({ orderId, search }: { orderId: string; search: URLSearchParams
   const presses = useRoute('presses', {});
   const house = useUnits();
   const known = data?.order.lines.find((line) => line.id === lineId);
-  const isKit = lineId === KIT;
   const isNew = lineId === NEW || !known;
   const last = data?.order.lines.at(-1);
   // only a change of the line itself begins the draft again: what is being typed outlives every refetch
@@ -53,6 +54,8 @@ function LinesOf({ orderId, search }: { orderId: string; search: URLSearchParams
       stationHref(orderId, 'lines'),
     );
   const firstLine = order.lines[0];
+  const makeLines = (lines: Line[]) => void goOnceKept(save({ ...order, lines }, 'lines made from a list'), stationHref(orderId, 'record'));
+  const instead = insteadOfLine(lineId, data, { blanks: shelf.data.blanks, fault, onSave: makeLines });
   return (
     <>
       <OrderHead state={data} station="lines" lineId={known?.id ?? null} printKey={use ? null : print}>
@@ -62,23 +65,16 @@ function LinesOf({ orderId, search }: { orderId: string; search: URLSearchParams
           </a>
         )}
       </OrderHead>
-      <div className="grid min-h-[calc(100vh-11.5rem)] grid-cols-[17rem_1fr]">
+      <div className="grid min-h-[calc(100vh-11.5rem)] grid-cols-[17rem_1fr] print:block">
         <LineList
           state={data}
           current={isNew ? null : (known?.id ?? null)}
           blankName={(id) => shelf.data.blanks.find((b) => b.id === id)?.name ?? id}
           hrefOf={(id) => stationHref(orderId, 'lines', { lineId: id })}
         >
-          <MoreLines orderId={orderId} on={isKit ? KIT : isNew ? NEW : null} isFirst={!firstLine} />
+          <MoreLines orderId={orderId} on={instead ? lineId : isNew ? NEW : null} isFirst={!firstLine} />
         </LineList>
-        {isKit ? (
-          <KitPart
-            state={data}
-            blanks={shelf.data.blanks}
-            fault={fault}
-            onSave={(lines) => void goOnceKept(save({ ...order, lines }, 'lines made from a list'), stationHref(orderId, 'record'))}
-          />
-        ) : (
+        {instead ?? (
           <LineEditor
             key={start.id}
             slot={`${orderId} ${known?.id ?? NEW}`}
@@ -100,9 +96,17 @@ function LinesOf({ orderId, search }: { orderId: string; search: URLSearchParams
   );
 }
 
-/** Ways to further lines: one by one, or for a list of people, once there is a line to go by. */
-function MoreLines({ orderId, on, isFirst }: { orderId: string; on: typeof NEW | typeof KIT | null; isFirst: boolean }) {
-  const ways = [{ lineId: NEW, says: '+ line' }, ...(isFirst ? [] : [{ lineId: KIT, says: '+ lines from a list of people' }])];
+/** Ways to further lines: one by one, or for a list of people, once there is a line to go by; and what to lay out for them. */
+function MoreLines({ orderId, on, isFirst }: { orderId: string; on: string | null; isFirst: boolean }) {
+  const ways = [
+    { lineId: NEW, says: '+ line' },
+    ...(isFirst
+      ? []
+      : [
+          { lineId: KIT, says: '+ lines from a list of people' },
+          { lineId: PICK, says: 'Pick list' },
+        ]),
+  ];
   return ways.map(({ lineId, says }) => (
     <a
       key={lineId}
@@ -113,6 +117,22 @@ function MoreLines({ orderId, on, isFirst }: { orderId: string; on: typeof NEW |
       {says}
     </a>
   ));
+}
+
+/** What stands in the place of a line where an address asks for it; null: the line itself. */
+function insteadOfLine(lineId: string | null, state: OrderState, kit: Omit<ComponentProps<typeof KitPart>, 'state'>) {
+  if (lineId === PICK) return <PickPart state={state} />;
+  return lineId === KIT ? <KitPart state={state} {...kit} /> : null;
+}
+
+const pickPart = () => import('./PickListSheet');
+
+function PickPart({ state }: { state: OrderState }) {
+  const pick = useFetched(pickPart, true);
+  const house = useUnits();
+  const cards = useRoute('orderCards', { params: { id: state.order.id } });
+  if (!cards.data) return <Pending error={cards.error} what="the pick list" />;
+  return pick && <pick.PickListSheet state={state} cards={cards.data.cards} house={house} />;
 }
 
 /** Fetched as it is asked for: few lines are made so. */

@@ -22,7 +22,7 @@ export function OrderHead({
   const { order, lines } = state;
   const stations = stationsOf(lines);
   return (
-    <div className="rule-bottom flex min-h-16 items-center gap-6 px-5 py-2">
+    <div className="rule-bottom flex min-h-16 items-center gap-6 px-5 py-2 print:hidden">
       <div className="min-w-0 flex-1 leading-tight">
         <h1 className="truncate text-xl">{order.name}</h1>
         <div className="label">
