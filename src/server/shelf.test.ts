@@ -167,7 +167,7 @@ describe('a roster', () => {
   ])('is read: %s', async (_, text, roster) => expect(await read(text, 2)).toEqual({ roster, faults: [] }));
   it.each([
     ['fewer entries than pieces', '7\n9', 3, { line: 0, message: 'The list has 2 entries for 3 pieces. Every piece needs its own.' }],
-    ['a number twice', '7, Ines\n9, Bao\n7, Oda', 3, { line: 3, message: 'Number 7 stands already on line 1.' }],
+    ['a number twice', '7, Ines\n9, Bao\n7, Oda', 3, { line: 3, message: 'Number 7 stands already on line 1.', number: '7' }],
     ['broken quotes', '"7, Ines\n9', 2, { line: 0, message: expect.stringMatching(/cannot be read as a list/) }],
   ])('is refused: %s', async (_, text, pieces, fault) => expect((await read(text, pieces)).faults).toContainEqual(fault));
 });
