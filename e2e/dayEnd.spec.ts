@@ -23,7 +23,7 @@ test('a piece left in the press is told and gone back to; the backup that was du
   const taken = page.waitForEvent('download');
   await backup.getByRole('link', { name: 'Take a backup' }).click();
   expect((await taken).suggestedFilename()).toMatch(/^tidy-beacon-.*\.beacon$/);
-  await page.reload();
+  // the sheet hears of it by itself once all of it is here
   await expect(backup).toContainText('The last was taken');
   await expect(backup.getByRole('img')).toHaveAccessibleName('done');
   await point('Pieces at the press').getByRole('link', { name: 'Back to the press' }).click();

@@ -54,6 +54,11 @@ describe('the end of the day', () => {
     const { db } = shop();
     const now = Date.now();
     expect(dayEnd(db, now).backup).toMatchObject({ at: null, isDue: true });
+    // one that is cut off on its way was not taken
+    const cut = (await request(backupRoute.GET, '/backup')).body?.getReader();
+    await cut?.read();
+    await cut?.cancel();
+    expect(dayEnd(db, now).backup).toMatchObject({ at: null, isDue: true });
     const reply = await request(backupRoute.GET, '/backup');
     await reply.arrayBuffer();
     const taken = (await send(dayEndRoute.GET, '/day-end')).body.backup;

@@ -25,6 +25,12 @@ const RESTORE_LIMIT = 4 * 1024 ** 3;
 /** `tidy-beacon-2026-11-25.beacon`: the day says which is which. */
 const nameFor = (now: Date) => `tidy-beacon-${dayOf(now)}.beacon`;
 
+/** What a stream gives, and then that it gave all of it: a backup that was cut off on its way was not taken. */
+async function* wholly(stream: AsyncIterable<Uint8Array>, onEnd: () => void): AsyncGenerator<Uint8Array> {
+  yield* stream;
+  onEnd();
+}
+
 export const backupReply: APIRoute = async ({ request }) => {
   let remove: (() => void) | null = null;
   try {
@@ -37,7 +43,6 @@ export const backupReply: APIRoute = async ({ request }) => {
       work.remove();
       return new Response(null, { status: 499 });
     }
-    noteBackup(here.db, Date.now());
     const stream = createReadStream(file);
     // a reader that is gone before the first byte takes the file with it
     stream.on('error', (error) => log.info({ error: error.message }, 'a backup was not sent'));
@@ -47,7 +52,11 @@ export const backupReply: APIRoute = async ({ request }) => {
     };
     request.signal.addEventListener('abort', close);
     const headers = { ...attachment(nameFor(new Date()), 'application/octet-stream'), 'content-length': String(statSync(file).size) };
-    return streamed(stream[Symbol.asyncIterator]() as AsyncIterator<Uint8Array>, headers, close);
+    const taken = () => {
+      noteBackup(shop().db, Date.now());
+      announceChange(['dayEnd']);
+    };
+    return streamed(wholly(stream, taken), headers, close);
   } catch (error) {
     remove?.();
     return answerTo(error, request);
