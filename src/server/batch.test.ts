@@ -1,16 +1,13 @@
 /** A batch: prints of several orders in one run, each piece recorded under its own order with its own card. */
-import { randomUUID } from 'node:crypto';
 import { join } from 'node:path';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { ownShop, put, send } from '../../test/api';
-import type { Card } from '../core/card';
-import { cueOf, factOf, planOf, type RunEvent, type RunFact, replay } from '../core/run';
+import { RunOver } from '../../test/runOver';
 import * as benchRoute from '../pages/api/v1/bench';
 import * as orderRoute from '../pages/api/v1/orders/[id]';
 import * as togetherRoute from '../pages/api/v1/orders/[id]/together';
 import * as logRoute from '../pages/api/v1/pressings';
 import * as runRoute from '../pages/api/v1/runs/[id]';
-import * as eventRoute from '../pages/api/v1/runs/[id]/events/[eventId]';
 import { migrationsFolder } from './app';
 import { takeBackup } from './backup';
 import { openShop } from './db';
@@ -24,7 +21,6 @@ const { folder } = ownShop();
 const RUN = 'run-batch';
 const own = { orderId: 'order-nebula', lineId: 'line-nebula-m', printKey: 'a' };
 const other = { orderId: 'order-late', lineId: 'line-late', printKey: 'a' };
-let at = 0;
 
 /** A second order of the same two-sheet print, three in L with numbers. */
 async function addOrder(): Promise<void> {
@@ -39,38 +35,12 @@ const together = async (print = own) =>
   (await send(togetherRoute.GET, `/orders/${print.orderId}/together?line=${print.lineId}&print=${print.printKey}`, { id: print.orderId }))
     .body.prints;
 
-async function opened() {
-  const { body } = await send(runRoute.GET, `/runs/${RUN}`, { id: RUN });
-  const plan = planOf(
-    body.run,
-    body.card,
-    body.also.map(({ card }: { card: Card }) => card),
-  );
-  return { body, plan, state: replay(plan, body.run.startedAt, body.events as RunEvent[]) };
-}
-async function tell(fact: RunFact) {
-  at += 400_000;
-  const id = randomUUID();
-  const reply = await put(eventRoute.PUT, `/runs/${RUN}/events/${id}`, { id: RUN, eventId: id }, { ...fact, id, at });
-  if (reply.status !== 200) throw new Error(JSON.stringify(reply.body));
-  return id;
-}
-/** Follows the cues until so many pieces have had their verdict. */
-async function press(pieces: number): Promise<void> {
-  for (let i = 0; i < 300; i++) {
-    const { plan, state } = await opened();
-    if (state.results.length >= pieces) return;
-    const cue = cueOf(plan, state, at + 400_000);
-    const act = cue.act ?? cue.early;
-    if (!act) throw new Error(`no way on from ${cue.verb}`);
-    await tell(factOf(cue, act));
-  }
-}
+let run: RunOver;
 const pressed = async () =>
   (await send(logRoute.GET, '/pressings?limit=50')).body.pressings.filter((p: { runId: string }) => p.runId === RUN).reverse();
 
 beforeEach(async () => {
-  at = Date.now() - 300_000_000;
+  run = new RunOver(RUN);
   await addOrder();
 });
 
@@ -85,9 +55,9 @@ describe('a batch of two orders', () => {
 
   it('keeps each piece under its own order, by its own card, with its own number; one taken back leaves its order', async () => {
     expect((await start([other])).status).toBe(200);
-    const { body } = await opened();
+    const { body } = await run.opened();
     expect(body.run).toMatchObject({ ...own, pieces: 9, also: [{ ...other, pieces: 3 }] });
-    await press(9);
+    await run.until((_, state) => state.results.length >= 9);
     const all = await pressed();
     const of = (orderId: string) => all.filter((p: { orderId: string }) => p.orderId === orderId);
     expect(of(own.orderId).map((p: { piece: number }) => p.piece)).toEqual([1, 2, 3, 4, 5, 6]);
@@ -103,10 +73,10 @@ describe('a batch of two orders', () => {
     const bench = async () =>
       (await send(benchRoute.GET, '/bench')).body.orders.find((row: { orderId: string }) => row.orderId === other.orderId).good;
     expect(await bench()).toBe(3);
-    const { state } = await opened();
-    const last = (await opened()).body.events.at(-1);
+    const { state } = await run.opened();
+    const last = (await run.opened()).body.events.at(-1);
     expect(state.done).toBe(true);
-    await tell({ kind: 'undone', of: last.id });
+    await run.tell({ kind: 'undone', of: last.id });
     expect(await bench()).toBe(2);
     // a backup of it is sound, and the shop as a file comes in whole
     const copy = join(folder(), 'copy.beacon');

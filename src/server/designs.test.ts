@@ -1,14 +1,12 @@
 /** A book cover with four motifs: one closing, each with its place, its card and its verdict. */
-import { randomUUID } from 'node:crypto';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { ownShop, put, send } from '../../test/api';
+import { RunOver } from '../../test/runOver';
 import type { Card } from '../core/card';
-import { cueOf, factOf, planOf, type RunEvent, type RunFact, replay } from '../core/run';
 import * as orderRoute from '../pages/api/v1/orders/[id]';
 import * as cardsRoute from '../pages/api/v1/orders/[id]/cards';
 import * as logRoute from '../pages/api/v1/pressings';
 import * as runRoute from '../pages/api/v1/runs/[id]';
-import * as eventRoute from '../pages/api/v1/runs/[id]/events/[eventId]';
 
 ownShop();
 
@@ -19,7 +17,6 @@ const MOTIFS = ['moon', 'owl', 'comet', 'star'].map((artName, i) => ({
   xMm: (i % 2) * 80 - 40,
   yMm: Math.floor(i / 2) * 80 - 40,
 }));
-let at = 0;
 
 /** @param change of the nth design */
 async function putCover(change: (design: object, i: number) => object = (design) => design, line: object = {}) {
@@ -54,36 +51,11 @@ const cards = async (): Promise<{ printKey: string; card: Card }[]> =>
 const start = (printKey = 'a', more: object = {}) =>
   put(runRoute.PUT, `/runs/${RUN}`, { id: RUN }, { orderId: ID, lineId: 'line-cover', printKey, operator: 'TO', ...more });
 
-async function opened() {
-  const { body } = await send(runRoute.GET, `/runs/${RUN}`, { id: RUN });
-  const plan = planOf(
-    body.run,
-    body.card,
-    body.also.map(({ card }: { card: Card }) => card),
-  );
-  return { body, plan, state: replay(plan, body.run.startedAt, body.events as RunEvent[]) };
-}
-async function tell(fact: RunFact) {
-  at += 400_000;
-  const id = randomUUID();
-  const reply = await put(eventRoute.PUT, `/runs/${RUN}/events/${id}`, { id: RUN, eventId: id }, { ...fact, id, at });
-  if (reply.status !== 200) throw new Error(JSON.stringify(reply.body));
-}
-/** Follows the cues until one is asked for. */
-async function until(verb: string): Promise<readonly number[]> {
-  for (let i = 0; i < 60; i++) {
-    const { plan, state } = await opened();
-    const cue = cueOf(plan, state, at + 400_000);
-    if (cue.verb === verb) return cue.pieces;
-    const act = cue.act ?? cue.early;
-    if (!act) throw new Error(`no way on from ${cue.verb}`);
-    await tell(factOf(cue, act));
-  }
-  throw new Error(`${verb} was never cued`);
-}
+let run: RunOver;
+const until = async (verb: string) => (await run.until((cue) => cue.verb === verb)).pieces;
 
 beforeEach(() => {
-  at = Date.now() - 300_000_000;
+  run = new RunOver(RUN);
 });
 
 describe('four motifs on a cover', () => {
@@ -105,8 +77,8 @@ describe('four motifs on a cover', () => {
     expect(begun.body.run).toMatchObject({ pieces: 8, perClosing: 4, printKey: 'c' });
     const pieces = await until('Look it over');
     expect(pieces).toEqual([1, 2, 3, 4]);
-    await tell({ kind: 'spoiled', piece: 2, reason: 'edge lifted', note: '', lost: 'piece' });
-    for (const piece of [1, 3, 4]) await tell({ kind: 'kept', piece });
+    await run.tell({ kind: 'spoiled', piece: 2, reason: 'edge lifted', note: '', lost: 'piece' });
+    for (const piece of [1, 3, 4]) await run.tell({ kind: 'kept', piece });
     const { pressings } = (await send(logRoute.GET, '/pressings?limit=20')).body;
     const mine = pressings.filter((p: { runId: string }) => p.runId === RUN);
     expect(mine.map((p: { artName: string; outcome: string; piece: number }) => [p.artName, p.outcome, p.piece]).sort()).toEqual([
@@ -120,8 +92,8 @@ describe('four motifs on a cover', () => {
     );
     expect(closings.size).toBe(1);
     expect(await until('Look it over')).toEqual([5, 6, 7, 8]);
-    for (const piece of [5, 6, 7, 8]) await tell({ kind: 'kept', piece });
-    const { state } = await opened();
+    for (const piece of [5, 6, 7, 8]) await run.tell({ kind: 'kept', piece });
+    const { state } = await run.opened();
     expect(state.done).toBe(true);
     // the one that was spoiled is left, and is pressed by itself
     const again = await put(
