@@ -70,6 +70,7 @@ export async function work(page: Page, on: (seen: Seen) => string | null | Promi
     if (key === 'wait') await page.waitForTimeout(200);
     else if (key !== null) await page.keyboard.press(key);
     else if (state === 'running') await page.keyboard.press('o');
+    else if (verb === 'Open now') await page.keyboard.press('Space');
     else {
       // a clock may have turned the cue to other work meanwhile: hands look before they act
       await page.waitForTimeout(650);

@@ -10,6 +10,12 @@ async function stored(page: Page): Promise<string[]> {
   return events.map(({ kind }: { kind: string }) => kind);
 }
 
+interface Pressed {
+  runId: string;
+  timeS: number;
+  closings: { closedAt: number; openedAt: number; plannedS: number }[];
+}
+
 const counts = (page: Page) => page.getByRole('status').filter({ hasText: 'left' });
 
 ownTest(
@@ -102,10 +108,15 @@ test('a raised film is tried on scrap, the best time is kept for the run, and af
   await page.keyboard.press('Space');
   await cue(page, /^Load/);
   await expect(page.getByText('not as carded')).toBeVisible();
-  await work(page, async (seen) => ((await counts(page).textContent())?.includes('1 good') ? 'stop' : patient(seen)));
   const { runs } = await (await page.request.get('/api/v1/rail')).json();
-  const log = await (await page.request.get('/api/v1/pressings?orderId=order-workshop&limit=5')).json();
-  expect(log.pressings[0]).toMatchObject({ runId: runs[0].runId, timeS: Number(best) });
+  /** Pieces that had the time they were set to; a busy machine may open one late, and that one then says nothing of the time. */
+  const onTime = async () => {
+    const log = await (await page.request.get('/api/v1/pressings?orderId=order-workshop&limit=20')).json();
+    const own: Pressed[] = log.pressings.filter((pressing: Pressed) => pressing.runId === runs[0].runId);
+    for (const pressing of own) expect(pressing.timeS).toBe(Number(best));
+    return own.filter(({ closings: [first] }) => first && Math.abs((first.openedAt - first.closedAt) / 1000 - first.plannedS) < 2).length;
+  };
+  await work(page, async (seen) => (seen.verb === 'Load' && (await onTime()) > 0 ? 'stop' : patient(seen)));
   await page.getByRole('button', { name: 'Stop the run' }).click();
   await page.getByRole('button', { name: /^Keep it for .* on / }).click();
   await expect(page.getByText('The house keeps it.')).toBeVisible();
@@ -113,7 +124,7 @@ test('a raised film is tried on scrap, the best time is kept for the run, and af
   const time = page.getByRole('button', { name: new RegExp(`^Time: ${best} s`) });
   await time.click();
   const why = page.getByRole('region', { name: 'Why this time' });
-  await expect(why).toContainText(/House setting for .* kept on .* after 1 good and 0 spoiled/);
+  await expect(why).toContainText(/House setting for .* kept on .* after \\d+ good and 0 spoiled/);
   await expect(why).toContainText('No trial');
 });
 
