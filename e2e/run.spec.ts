@@ -124,7 +124,7 @@ test('a raised film is tried on scrap, the best time is kept for the run, and af
   const time = page.getByRole('button', { name: new RegExp(`^Time: ${best} s`) });
   await time.click();
   const why = page.getByRole('region', { name: 'Why this time' });
-  await expect(why).toContainText(/House setting for .* kept on .* after \\d+ good and 0 spoiled/);
+  await expect(why).toContainText(/House setting for .* kept on .* after \d+ good and 0 spoiled/);
   await expect(why).toContainText('No trial');
 });
 

@@ -45,10 +45,15 @@ export class RunOver {
       const { plan, state } = await this.opened();
       const cue = cueOf(plan, state, this.at + APART_MS);
       if (isSo(cue, state)) return cue;
-      const act = cue.act ?? cue.early;
-      if (!act) throw new Error(`no way on from ${cue.verb}`);
-      await this.tell(factOf(cue, act));
+      await this.next(cue);
     }
     throw new Error('it never was so');
+  }
+
+  /** Does what a cue asks, or ends its clock. */
+  async next(cue: Cue): Promise<void> {
+    const act = cue.act ?? cue.early;
+    if (!act) throw new Error(`no way on from ${cue.verb}`);
+    await this.tell(factOf(cue, act));
   }
 }

@@ -7,6 +7,7 @@ export type {
   ImportReply,
   LineCard,
   Logged,
+  ParcelsReply,
   PressReport,
   Problem,
   Rail,

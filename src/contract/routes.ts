@@ -10,7 +10,7 @@ import { AidSchema, BlankSchema, FabricSchema, Id, Initials } from '../core/mate
 import { OrderSchema, RosterEntrySchema } from '../core/order';
 import { PlatenMapSchema, PressAmendmentSchema, PressRecordSchema, PressSchema } from '../core/press';
 import { RunEventSchema } from '../core/run';
-import { ProductSchema, SHELF_KINDS, TestedSchema } from '../core/sheet';
+import { ParcelSchema, ProductSchema, SHELF_KINDS, TestedSchema } from '../core/sheet';
 import {
   BenchStackSchema,
   CorrectReplySchema,
@@ -52,6 +52,7 @@ import {
   LogQuerySchema,
   LogReplySchema,
   OrderReplySchema,
+  ParcelsReplySchema,
   PressingReplySchema,
   PressReplySchema,
   PressReportSchema,
@@ -160,6 +161,14 @@ export const ROUTES = {
     params: byId,
     body: TestedSchema,
     reply: thingReply(TestedSchema),
+  }),
+  putParcel: route('Keep a parcel of transfers, or change it when If-Match names the version last seen', {
+    params: byId,
+    body: ParcelSchema,
+    reply: thingReply(ParcelSchema),
+  }),
+  parcels: route('What is left in each parcel, what took from it, and how many are wanted of its art', {
+    reply: ParcelsReplySchema,
   }),
   removeThing: route('Take off the shelf what nothing names: the undo of having added it', {
     // the kind stands in the address of each endpoint itself

@@ -20,7 +20,7 @@ import {
   UseSinceSchema,
 } from '../core/press';
 import { MOST_TOGETHER, RunEventSchema, RunSchema } from '../core/run';
-import { ART_KINDS, PEELS, ProductSchema, TestedSchema } from '../core/sheet';
+import { ART_KINDS, ParcelSchema, PEELS, ProductSchema, TestedSchema } from '../core/sheet';
 import { PhraseSchema } from '../core/units';
 import { LAMP_STATES } from '../core/window';
 
@@ -73,11 +73,31 @@ export const ShelfSchema = z.object({
   products: z.array(ProductSchema),
   aids: z.array(AidSchema),
   tested: z.array(TestedSchema),
+  parcels: z.array(ParcelSchema),
   /** The version of each thing, by its id. */
   versions: z.record(z.string(), Version),
   unreadable: z.array(UnreadableSchema),
 });
 export type ShelfReply = z.infer<typeof ShelfSchema>;
+
+/** What is left in each parcel, what took from it, and how many are wanted. */
+export const ParcelsReplySchema = z.object({
+  parcels: z.array(
+    z.object({
+      id: z.string(),
+      /** Below 0: so many more were taken than had been counted; null: it was never counted. */
+      left: z.number().int().nullable(),
+      /** By prints of its art that have pieces left. */
+      wanted: z.number().int(),
+      /** How many of those no parcel that came has; null: one was never counted. */
+      short: z.number().int().nullable(),
+      runs: z.array(z.object({ runId: z.string(), orderId: z.string(), startedAt: z.number(), used: z.number().int() })),
+    }),
+  ),
+  /** Arts of open prints, by transfer. */
+  arts: z.array(z.object({ productId: z.string(), art: z.string(), wanted: z.number().int() })),
+});
+export type ParcelsReply = z.infer<typeof ParcelsReplySchema>;
 
 /** A thing of the shelf as it stands after a change. */
 export const thingReply = <T extends z.ZodType>(schema: T) => z.object({ doc: schema, version: Version });

@@ -127,14 +127,15 @@ describe('the whole shop as JSON', () => {
 });
 
 describe('the shelf as CSV', () => {
-  it.each(['fabrics', 'blanks', 'products', 'aids', 'tested'] as const)(
+  it.each(['fabrics', 'blanks', 'products', 'aids', 'tested', 'parcels'] as const)(
     '%s out, into an empty database, out again: the same for what CSV holds',
     async (kind) => {
       const first = await shelfCsvOf(kind);
       const other = empty();
       if (kind === 'blanks') planOf(planCsv(other.db, 'fabrics', await shelfCsvOf('fabrics'))).apply();
-      // a test names a transfer, a press and a material, which must be there
-      if (kind === 'tested') planJson(other.db, JSON.stringify({ ...JSON.parse(text(shop().db)), tested: [] })).apply();
+      // a test or a parcel names a transfer, a test a press and a material, which must be there
+      const isNaming = kind === 'tested' || kind === 'parcels';
+      if (isNaming) planJson(other.db, JSON.stringify({ ...JSON.parse(text(shop().db)), [kind]: [] })).apply();
       const plan = planOf(planCsv(other.db, kind, first));
       expect(plan.faults.list).toEqual([]);
       plan.apply();

@@ -39,6 +39,13 @@ export const figure = <T>(heading: string, path: string, optional = false): Colu
     return void put(draft, path, value);
   },
 });
+/** A cell that may be empty: null then. */
+export const maybe = <T>({ heading, path, get, set }: Column<T>): Column<T> => ({
+  heading,
+  path,
+  get: (doc) => (read(doc, path) === null ? '' : get(doc)),
+  set: (draft, cell) => (cell === '' ? void put(draft, path, null) : set(draft, cell)),
+});
 export const yesNo = <T>(heading: string, path: string): Column<T> => ({
   heading,
   path,

@@ -1,8 +1,8 @@
 /** The columns of the shelf's CSVs: how each cell is written from a thing and read back into one. */
 
 import { type Composition, type Fabric, FIBRE_IDS, FIBRES } from '../materials';
-import type { Product, ShelfKind, ShelfThings, Tested } from '../sheet';
-import { type Column, figure, put, text, yesNo } from './column';
+import { PARCEL_LOOKS, type Parcel, type Product, type ShelfKind, type ShelfThings } from '../sheet';
+import { type Column, figure, maybe, put, text, yesNo } from './column';
 import { SHEET_COLUMNS } from './sheetColumns';
 
 /** `50 polyester, 25 cotton, 25 viscose` */
@@ -52,15 +52,30 @@ const leather: Column<Fabric> = {
   },
 };
 
-/** What was read beside what was set, °C; empty: nothing. */
-const READ: Column<Tested> = {
-  heading: 'read_c',
-  path: 'readC',
-  get: ({ readC }) => readC ?? '',
+/** What of a parcel was found as ordered: `art, size`. */
+const AGREES: Column<Parcel> = {
+  heading: 'as_ordered',
+  path: 'agrees',
+  get: ({ agrees }) => agrees.join(', '),
   set: (draft, cell) => {
-    if (cell === '') return void put(draft, 'readC', null);
-    const value = Number(cell.replace(',', '.'));
-    return Number.isFinite(value) ? void put(draft, 'readC', value) : `“${cell}” is not a figure.`;
+    const words = cell.split(',').map((word) => word.trim().toLowerCase());
+    const said = words.filter((word) => word !== '');
+    const odd = said.find((word) => !PARCEL_LOOKS.some((look) => look === word));
+    return odd ? `“${odd}” is none of ${PARCEL_LOOKS.join(', ')}.` : void put(draft, 'agrees', said);
+  },
+};
+
+/** When it was counted last and how many there were: `26 at 2026-05-31T10:30:00.000Z`; empty: never. */
+const COUNTED: Column<Parcel> = {
+  heading: 'counted',
+  path: 'counted',
+  get: ({ counted }) => (counted ? `${counted.n} at ${new Date(counted.at).toISOString()}` : ''),
+  set: (draft, cell) => {
+    if (cell === '') return void put(draft, 'counted', null);
+    const [, n = '', when = ''] = /^(\d+) at (\S+)$/.exec(cell) ?? [];
+    const at = Date.parse(when);
+    if (n === '' || Number.isNaN(at)) return `“${cell}” is not a count and an instant, as in “26 at 2026-05-31T10:30:00Z”.`;
+    return void put(draft, 'counted', { n: Number(n), at });
   },
 };
 
@@ -159,13 +174,34 @@ export const COLUMNS: { [K in ShelfKind]: readonly Column<ShelfThings[K]>[] } = 
     text('on', 'on.kind'),
     text('on_id', 'on.id'),
     figure('set_c', 'setC'),
-    READ,
+    maybe(figure('read_c', 'readC')),
     figure('time_s', 'timeS'),
     text('peel', 'peel'),
     text('result', 'result'),
     text('by', 'by'),
     text('date', 'testedOn'),
     yesNo('outside_sheet', 'offSheet'),
+    text('note', 'note'),
+    text('retired_on', 'retiredOn'),
+  ],
+  parcels: [
+    text('id', 'id'),
+    text('name', 'name'),
+    text('transfer', 'productId'),
+    text('art', 'art'),
+    text('supplier', 'supplier'),
+    text('colour', 'colour'),
+    maybe(figure('width_mm', 'widthMm')),
+    maybe(figure('height_mm', 'heightMm')),
+    figure('ordered', 'ordered'),
+    figure('spares', 'spares'),
+    figure('per_sheet', 'perSheet'),
+    maybe(text('expected_on', 'expectedOn')),
+    maybe(text('arrived_on', 'arrivedOn')),
+    COUNTED,
+    AGREES,
+    maybe(text('sheet_date', 'sheetOn')),
+    text('lies', 'lies'),
     text('note', 'note'),
     text('retired_on', 'retiredOn'),
   ],

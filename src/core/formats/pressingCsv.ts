@@ -76,6 +76,11 @@ const COLUMNS: readonly Column[] = [
     get: peelsCell,
     set: (cell) => (cell === '' ? {} : { peels: readPeels(cell) }),
   },
+  {
+    heading: 'parcels',
+    get: (p) => (p.parcels ?? []).join('; '),
+    set: (cell) => (cell === '' ? {} : { parcels: cell.split('; ') }),
+  },
   { heading: 'lost', get: (p) => p.lost ?? '', set: (cell) => (cell === '' ? {} : { lost: cell }) },
 ];
 

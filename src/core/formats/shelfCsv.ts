@@ -5,7 +5,7 @@ import { stringify } from 'csv-stringify/sync';
 import type { z } from 'zod';
 import { AidSchema, BlankSchema, FabricSchema } from '../materials';
 import type { ShelfKind, ShelfThings } from '../sheet';
-import { FAMILIES, FAMILY_IDS, type FamilyId, ProductSchema, productFromFamily, TestedSchema } from '../sheet';
+import { FAMILIES, FAMILY_IDS, type FamilyId, ParcelSchema, ProductSchema, productFromFamily, TestedSchema } from '../sheet';
 import type { Column, Draft } from './column';
 import { COLUMNS } from './columns';
 import { Faults, type LineFault } from './faults';
@@ -18,6 +18,7 @@ const SCHEMAS: { [K in ShelfKind]: z.ZodType } = {
   products: ProductSchema,
   aids: AidSchema,
   tested: TestedSchema,
+  parcels: ParcelSchema,
 };
 
 /** CSV text of one kind of thing; cells a spreadsheet would run are neutralised with a leading apostrophe. */
@@ -53,6 +54,22 @@ const PLAIN: { [K in Exclude<ShelfKind, 'products'>]: Draft } = {
     testPieces: [],
   },
   aids: { wear: 'sound', substitutes: [], note: '' },
+  parcels: {
+    supplier: '',
+    widthMm: null,
+    heightMm: null,
+    colour: '',
+    spares: 0,
+    perSheet: 1,
+    expectedOn: null,
+    arrivedOn: null,
+    counted: null,
+    agrees: [],
+    sheetOn: null,
+    trial: null,
+    lies: '',
+    note: '',
+  },
   tested: { on: {}, readC: null, note: '', offSheet: false },
 };
 

@@ -6,7 +6,7 @@ import { AidSchema, BlankSchema, FabricSchema, Id, Initials } from '../materials
 import { OrderSchema } from '../order';
 import { PressAmendmentSchema, PressRecordSchema, PressSchema } from '../press';
 import { RunEventSchema, RunSchema } from '../run';
-import { ProductSchema, TestedSchema } from '../sheet';
+import { ParcelSchema, ProductSchema, TestedSchema } from '../sheet';
 import { FIRST_PRINT } from './cardV1';
 import { Faults } from './faults';
 import { inTodaysShape } from './readPressing';
@@ -35,6 +35,8 @@ const ShopDocumentSchema = z.object({
   aids: z.array(AidSchema).default([]),
   /** What was pressed on which material and how it came out. */
   tested: z.array(TestedSchema).default([]),
+  /** Parcels of bought transfers. */
+  parcels: z.array(ParcelSchema).default([]),
   presses: z.array(PressSchema).default([]),
   /** Surveys and what else was found out about presses. */
   pressRecords: z.array(PressRecordSchema).default([]),

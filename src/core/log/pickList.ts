@@ -1,6 +1,8 @@
 /** What to lay out before an order is begun: presses, blanks, transfers, and what goes under and over them, for what is left to press. */
 import type { Card } from '../card';
 import type { Line } from '../order';
+import { type ParcelStock, takenFrom } from '../run';
+import { isOfParcel } from '../sheet';
 import type { LineProgress } from './progress';
 import { finishedPieces, printLeft } from './queue';
 
@@ -20,6 +22,10 @@ export interface PickedTransfer {
   widthMm: number;
   heightMm: number;
   count: number;
+  /** The parcels it is taken from, with what is in each; none: it comes in none. */
+  from: { name: string; lies: string; left: number | null }[];
+  /** So many more than its parcels have. */
+  short: number;
 }
 
 export interface PickList {
@@ -49,15 +55,32 @@ function summed<T extends { count: number }>(all: readonly T[]): T[] {
 }
 const distinct = <T>(values: readonly T[]): T[] => [...new Set(values)];
 
+/** Where each transfer is taken from. */
+function withParcels(
+  transfers: readonly (Omit<PickedTransfer, 'from' | 'short'> & { productId: string })[],
+  stock: readonly ParcelStock[],
+): PickedTransfer[] {
+  return transfers.map(({ productId, ...transfer }) => {
+    const own = stock.filter(({ parcel }) => isOfParcel(parcel, { productId, artName: transfer.art }));
+    const from = takenFrom(transfer.count, own).map(({ parcel: { name, lies }, left }) => ({ name, lies, left }));
+    const there = from.reduce((sum, { left }) => sum + (left ?? transfer.count), 0);
+    return { ...transfer, from, short: from.length > 0 ? Math.max(0, transfer.count - there) : 0 };
+  });
+}
+
 /** Of a stage of the press, with what it is covered. */
 const coversOf = ({ set, stages }: Card) =>
   distinct([set.cover, ...stages.map((stage) => stage.set?.cover ?? null)]).filter((cover) => cover !== null);
 
-/** @param cards of each print of each line */
+/**
+ * @param cards of each print of each line
+ * @param stock all parcels of the shop
+ */
 export function pickList(
   lines: readonly Line[],
   progress: readonly LineProgress[],
   cards: readonly { lineId: string; printKey: string; card: Card }[],
+  stock: readonly ParcelStock[] = [],
 ): PickList {
   const prints = lines.flatMap((line) =>
     line.prints.flatMap((print): LaidOut[] => {
@@ -75,17 +98,21 @@ export function pickList(
   });
   return {
     blanks: summed(blanks),
-    transfers: summed(
-      ready.flatMap(({ card: { of }, left }) =>
-        of.layers.map(({ productName, colour }) => ({
-          product: productName,
-          colour,
-          art: of.artName,
-          widthMm: of.widthMm,
-          heightMm: of.heightMm,
-          count: left,
-        })),
+    transfers: withParcels(
+      summed(
+        ready.flatMap(({ card: { of }, left }) =>
+          of.layers.map(({ productId, productName, colour }) => ({
+            productId,
+            product: productName,
+            colour,
+            art: of.artName,
+            widthMm: of.widthMm,
+            heightMm: of.heightMm,
+            count: left,
+          })),
+        ),
       ),
+      stock,
     ),
     presses: distinct(ready.map(({ card }) => card.of.pressName)).map((name) => {
       const here = ready.flatMap(({ card }) => (card.of.pressName === name ? [card] : []));

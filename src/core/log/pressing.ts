@@ -25,6 +25,8 @@ export const PressingSchema = z.object({
   pressName: z.string(),
   position: z.string(),
   artName: z.string(),
+  /** Names of the parcels its transfers were taken from; absent: none was known. */
+  parcels: z.array(z.string()).optional(),
   /** What was carded and set. */
   setC: z.number(),
   /** The lower platen, when heat came from both sides. */
@@ -94,6 +96,8 @@ export type Amendment = z.infer<typeof AmendmentSchema>;
 
 export interface PressingContext {
   orderName: string;
+  /** Names of the parcels its transfers came from. */
+  parcels?: readonly string[];
   operator: string;
   roomC: number;
   humidityPercent: number;
@@ -107,7 +111,12 @@ export interface PressingContext {
  *
  * Its id is that of the verdict event, so the same event sent twice is the same pressing.
  */
-export function pressingOf(run: Pick<Run, 'id' | keyof RunPart>, card: Card, result: PieceResult, context: PressingContext): Pressing {
+export function pressingOf(
+  run: Pick<Run, 'id' | keyof RunPart>,
+  card: Card,
+  result: PieceResult,
+  { parcels = [], ...context }: PressingContext,
+): Pressing {
   const { of, set } = card;
   const presses = result.closings.filter((closing) => closing.stage === 'press');
   const pressedMs = presses.reduce((sum, closing) => sum + closing.openedAt - closing.closedAt, 0);
@@ -129,6 +138,7 @@ export function pressingOf(run: Pick<Run, 'id' | keyof RunPart>, card: Card, res
     pressName: of.pressName,
     position: of.position,
     artName: of.artName,
+    ...(parcels.length > 0 && { parcels: [...parcels] }),
     setC: result.setC ?? set.tempC,
     lowerC: set.lowerC,
     timeS: result.setS ?? set.timeS,

@@ -15,9 +15,9 @@ import { trialNext } from './trial';
 const HOUSE = { temperature: 'C', length: 'mm', contactPressure: 'kPa', linePressure: 'bar' } as const;
 const card = (change: Partial<Parameters<typeof inputOf>[0]> = {}): Card =>
   resolve(inputOf({ says: 'a tee', on: 'cotton-tee', with: 'cut-film', item: { size: 'M' }, ...change }));
-const keys = (entry: Card) => gateOf(entry, 5).map(({ key }) => key);
+const keys = (entry: Card) => gateOf(entry, { pieces: 5 }).map(({ key }) => key);
 const says = (entry: Card, key: string) => {
-  const check = gateOf(entry, 5).find((each) => each.key === key);
+  const check = gateOf(entry, { pieces: 5 }).find((each) => each.key === key);
   return check ? `${phraseText(check.says, HOUSE)} ${phraseText(check.look, HOUSE)}` : null;
 };
 
@@ -43,7 +43,7 @@ describe('the set-up before the first closing', () => {
   });
 
   it('safety stands where the press is closed on nothing, and defers to the maker', () => {
-    const warm = gateOf(card(), 5).find(({ key }) => key === 'warm');
+    const warm = gateOf(card(), { pieces: 5 }).find(({ key }) => key === 'warm');
     expect(warm?.safety).toMatch(/Hands out.*maker/);
   });
 
@@ -51,7 +51,7 @@ describe('the set-up before the first closing', () => {
     const all = keys(card());
     const next = (change: Parameters<typeof card>[0], setC: number | null = null) => {
       const holds = stillHolds(card(change), card(), all, { setC });
-      return gateOf(card(change), 5, false, holds).flatMap((check) => (check.holds ? [] : [check.key]));
+      return gateOf(card(change), { pieces: 5, holding: holds }).flatMap((check) => (check.holds ? [] : [check.key]));
     };
     expect(next({})).toEqual(['parcel', 'blank']);
     expect(next({}, 148)).toEqual(['parcel', 'heat', 'blank']);
@@ -66,12 +66,12 @@ describe('the set-up before the first closing', () => {
 
   it('slips due at a cold press are not asked for at a hot one, and nothing holds that nobody looked at', () => {
     expect(stillHolds(card(), card(), [], { setC: null })).toEqual(['pull']);
-    expect(gateOf(card(), 5, true, ['pull']).map(({ key }) => key)).not.toContain('pull');
+    expect(gateOf(card(), { pieces: 5, pullDue: true, holding: ['pull'] }).map(({ key }) => key)).not.toContain('pull');
   });
 
   it('goes on point by point until each was looked at', () => {
     const raised = card({ with: 'raised-film' });
-    const checks = gateOf(raised, 5);
+    const checks = gateOf(raised, { pieces: 5 });
     let run = startRun(0);
     for (let next = leadIn(raised, checks, run); next?.state === 'set-up'; next = leadIn(raised, checks, run))
       run = { ...run, checks: { ...run.checks, [next.check.key]: null } };
@@ -79,15 +79,15 @@ describe('the set-up before the first closing', () => {
     // then the trial, and nothing once a piece was begun
     expect(leadIn(raised, checks, run)).toMatchObject({ state: 'trial', next: { state: 'try' } });
     expect(leadIn(raised, checks, { ...run, begun: 1 })).toBeNull();
-    expect(leadIn(card(), gateOf(card(), 5), { ...startRun(0), checks: { [REST]: null } })).toBeNull();
+    expect(leadIn(card(), gateOf(card(), { pieces: 5 }), { ...startRun(0), checks: { [REST]: null } })).toBeNull();
   });
 
   it('asks for paper slips where they are due, before the press is hot, with what a slip does at the band', () => {
-    const due = gateOf(card(), 5, true).map(({ key }) => key);
+    const due = gateOf(card(), { pieces: 5, pullDue: true }).map(({ key }) => key);
     expect(due.indexOf('pull')).toBeLessThan(due.indexOf('heat'));
     expect(due).toContain('pull');
     expect(keys(card())).not.toContain('pull');
-    const pull = gateOf(card(), 5, true).find(({ key }) => key === 'pull');
+    const pull = gateOf(card(), { pieces: 5, pullDue: true }).find(({ key }) => key === 'pull');
     expect(phraseText(pull?.look ?? [], HOUSE)).toMatch(/at medium pressure a slip moves by a steady pull/);
     expect(pull?.safety).toMatch(/fingers never go between/);
   });

@@ -1,7 +1,7 @@
 /** What can happen in a run. Events are facts: each has an id of its own, an instant, and is never changed. */
 import { z } from 'zod';
 import { COVER_KINDS, Dwell, Id, PRESSURE_BANDS, SetTemp, Words } from '../materials';
-import { CHOSEN_STAGES } from '../sheet';
+import { CHOSEN_STAGES, PARCEL_LOOKS, TESTED_RESULTS } from '../sheet';
 import { LOST, READ_BY, SPOIL_REASONS, STYLES, TRIAL_LOOKS } from './choices';
 
 /** Where on the art something is, as shares of its width and height from its top left corner. */
@@ -103,6 +103,23 @@ export type RunPart = z.infer<typeof RunPartSchema>;
 /** More prints than this nobody keeps apart on one bench. */
 export const MOST_TOGETHER = 12;
 
+/** What a run knows of a parcel it is pressed from, as it was when the run began. */
+export const RunParcelSchema = z.object({
+  id: Id,
+  name: z.string(),
+  productId: Id,
+  art: z.string(),
+  lies: z.string(),
+  /** Transfers in it; null: it was never counted. */
+  left: z.number().int().nullable(),
+  perSheet: z.number().int(),
+  unlooked: z.array(z.enum(PARCEL_LOOKS)),
+  /** The day on its sheet of instructions where that is later than the sheet the card goes by, and that one's. */
+  newerSheet: z.object({ on: z.string(), than: z.string() }).nullable(),
+  trial: z.enum(TESTED_RESULTS).nullable(),
+});
+export type RunParcel = z.infer<typeof RunParcelSchema>;
+
 /** A run as it was started. */
 export const RunSchema = RunPartSchema.extend({
   id: Id,
@@ -113,6 +130,8 @@ export const RunSchema = RunPartSchema.extend({
     .array(RunPartSchema)
     .max(MOST_TOGETHER - 1)
     .default([]),
+  /** What its transfers are taken from. */
+  parcels: z.array(RunParcelSchema).max(40).default([]),
   /** Pieces pressed together in one closing. */
   perClosing: z.number().int().min(1).max(60),
   startedAt: z.number().int(),

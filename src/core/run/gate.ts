@@ -4,6 +4,8 @@ import { COVER_SHEETS } from '../heat';
 import { pullAt } from '../press';
 import { type Phrase, phrase, seconds, setTemp } from '../units';
 import { marryInS } from './base';
+import type { RunParcel } from './events';
+import { parcelCautions, parcelsReach } from './parcels';
 import { changesHeat } from './plan';
 import type { RunState } from './state';
 import { type TrialNext, trialNext } from './trial';
@@ -15,6 +17,8 @@ export interface Check {
   /** What to look for. */
   look: Phrase;
   safety: string | null;
+  /** What is to be settled first, or known. */
+  cautions?: Phrase[];
   /** A figure that is kept with it: the temperature read at the platen, °C, the transfers there are, or the seconds it was shut empty. */
   input: 'temperature' | 'count' | 'clock' | null;
   /** It was looked at before the run just ended, and nothing it rests on has changed. */
@@ -44,16 +48,31 @@ export const settled = (card: Pick<Card, 'set' | 'stages'>, readC: number): bool
 export const firstHeat = ({ set, stages }: Pick<Card, 'set' | 'stages'>): number =>
   stages.find((stage) => stage.by === 'press')?.setC ?? set.tempC;
 
-type Rule = (card: Card, pieces: number, pullDue: boolean) => Omit<Check, 'key' | 'holds'> | null;
+/** What a set-up is made from, beside the card. */
+interface Setting {
+  /** How many are to be pressed. */
+  pieces: number;
+  /** Slips of paper are to be pulled at this press. */
+  pullDue?: boolean;
+  /** Keys of the points that hold from the run before. */
+  holding?: readonly string[];
+  /** What the transfers are taken from. */
+  parcels?: readonly RunParcel[];
+}
+
+type Rule = (card: Card, setting: Setting) => Omit<Check, 'key' | 'holds'> | null;
 const RULES: Record<string, Rule> = {
-  parcel: ({ set, of }, pieces) => ({
-    says: phrase`Count the ${of.layers.length > 1 ? 'sets of transfers' : 'transfers'}`,
-    look: phrase`${set.mirror === 'by the supplier' ? 'Art, size and colour as ordered; ' : ''}${String(pieces)} are needed, any more are spares.`,
-    safety: null,
-    input: 'count',
-  }),
-  pull: ({ of, set }, _, pullDue) =>
-    pullDue
+  parcel: ({ set, of }, { pieces, parcels = [] }) =>
+    parcels.length > 0
+      ? fromParcels(parcels, pieces)
+      : {
+          says: phrase`Count the ${of.layers.length > 1 ? 'sets of transfers' : 'transfers'}`,
+          look: phrase`${set.mirror === 'by the supplier' ? 'Art, size and colour as ordered; ' : ''}${String(pieces)} are needed, any more are spares.`,
+          safety: null,
+          input: 'count',
+        },
+  pull: ({ of, set }, { pullDue, holding = [] }) =>
+    pullDue && !holding.includes('pull')
       ? {
           says: phrase`Pull paper slips at the corners, with ${of.pressName} cold`,
           look: phrase`All four alike: at ${set.pressure.band} pressure a slip ${pullAt(set.pressure.contactKPa)}. Hot already: leave it for the next cold start. What you find is kept at Presses, under Pressure.`,
@@ -114,17 +133,31 @@ const RULES: Record<string, Rule> = {
   }),
 };
 
-/**
- * The points to look at before the first closing of a run.
- *
- * @param pieces how many are to be pressed
- * @param pullDue slips of paper are to be pulled at this press
- * @param holding keys of the points that hold from the run before
- */
-export function gateOf(card: Card, pieces: number, pullDue = false, holding: readonly string[] = []): Check[] {
+/** Transfers are laid out from the parcels the run goes by. */
+function fromParcels(parcels: readonly RunParcel[], pieces: number): Omit<Check, 'key' | 'holds'> {
+  const there = parcelsReach(parcels);
+  const where = parcels.flatMap(({ name, lies }) => (lies === '' ? [] : [`${parcels.length > 1 ? `${name}: ` : ''}${lies}`]));
+  const cut = parcels.find(({ perSheet }) => perSheet > 1)?.perSheet;
+  const enough =
+    there === null
+      ? `${pieces} are needed; it was never counted.`
+      : there >= pieces
+        ? `${pieces} are needed, ${there - pieces} are spares.`
+        : `${pieces} are needed and ${there} are there: ${pieces - there} short.`;
+  return {
+    says: phrase`Transfers from ${parcels.map(({ name }) => name).join(' and ')}`,
+    look: phrase`${where.length > 0 ? `They lie here: ${where.join('; ')}. ` : ''}${enough}${cut === undefined ? '' : ` ${cut} on a sheet: cut them apart.`}`,
+    safety: null,
+    cautions: parcels.flatMap(parcelCautions),
+    input: 'count',
+  };
+}
+
+/** The points to look at before the first closing of a run. */
+export function gateOf(card: Card, setting: Setting): Check[] {
   return Object.entries(RULES).flatMap(([key, rule]) => {
-    const check = rule(card, pieces, pullDue && !holding.includes('pull'));
-    return check ? [{ key, ...check, holds: holding.includes(key) }] : [];
+    const check = rule(card, setting);
+    return check ? [{ key, ...check, holds: setting.holding?.includes(key) ?? false }] : [];
   });
 }
 
@@ -179,9 +212,17 @@ export function leadIn(card: Card, checks: readonly Check[], run: RunState, hold
 
 export type LeadIn = { state: 'set-up'; check: Check } | { state: 'trial'; next: Exclude<TrialNext, { state: 'over' }> };
 
-/** Transfers left over once every piece still to come has one; null where nobody counted. Below 0: so many are short. */
-export function sparesOf({ checks, results, lost }: Pick<RunState, 'checks' | 'results' | 'lost'>, pieces: number): number | null {
-  const counted = checks.parcel ?? null;
+/**
+ * Transfers left over once every piece still to come has one: as counted at the set-up, else as its parcels have them.
+ *
+ * @returns null where neither is known; below 0: so many are short
+ */
+export function sparesOf(
+  { checks, results, lost }: Pick<RunState, 'checks' | 'results' | 'lost'>,
+  pieces: number,
+  parcels: readonly RunParcel[] = [],
+): number | null {
+  const counted = checks.parcel ?? parcelsReach(parcels);
   // a blank lost alone leaves its transfer
   const gone = lost.length + results.filter((result) => result.outcome === 'spoiled' && result.lost !== 'blank').length;
   return counted === null ? null : counted - pieces - gone;

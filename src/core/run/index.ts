@@ -23,6 +23,7 @@ export {
   type RunEventKind,
   RunEventSchema,
   type RunFact,
+  type RunParcel,
   type RunPart,
   RunSchema,
   type SpotArea,
@@ -47,6 +48,19 @@ export {
   standing,
   UnknownMachine,
 } from './machine';
+export {
+  countedAtGate,
+  leftInParcel,
+  type ParcelStock,
+  parcelCautions,
+  parcelNames,
+  parcelsFor,
+  parcelsReach,
+  shortOf,
+  takenFrom,
+  type Use,
+  usesOf,
+} from './parcels';
 export { hasDesigns, type PieceOf, partCounts, partOf, partsOf } from './parts';
 export { MACHINE_VERSION, type PlannedStage, planOf, type RunPlan } from './plan';
 export { partWords } from './spot';

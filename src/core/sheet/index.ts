@@ -17,6 +17,7 @@ export {
 } from './figure';
 export { figurePhrase, figureText, figureWords, readFigure } from './figureText';
 export { isAsMeant, unlike } from './look';
+export { isOfParcel, PARCEL_LOOKS, type Parcel, type ParcelLook, ParcelSchema, unlooked } from './parcel';
 export { priceOfPrint } from './prints';
 export {
   type Allowances,

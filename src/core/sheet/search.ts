@@ -2,11 +2,12 @@
 
 import { type Aid, type Blank, describeMaterial, type Fabric } from '../materials';
 import { FAMILIES } from './families';
+import type { Parcel } from './parcel';
 import type { Product } from './product';
 import type { Tested } from './tested';
 
 /** The kinds of things on the shelf, as they are called everywhere. */
-export const SHELF_KINDS = ['fabrics', 'blanks', 'products', 'aids', 'tested'] as const;
+export const SHELF_KINDS = ['fabrics', 'blanks', 'products', 'aids', 'tested', 'parcels'] as const;
 export type ShelfKind = (typeof SHELF_KINDS)[number];
 
 /** Things of each kind. */
@@ -16,6 +17,7 @@ export interface ShelfThings {
   blanks: Blank;
   aids: Aid;
   tested: Tested;
+  parcels: Parcel;
 }
 
 const KNOWN_BY: { [K in keyof ShelfThings]: (thing: ShelfThings[K]) => (string | undefined)[] } = {
@@ -37,6 +39,7 @@ const KNOWN_BY: { [K in keyof ShelfThings]: (thing: ShelfThings[K]) => (string |
   ],
   blanks: (blank) => [blank.name, blank.kind, blank.colour, blank.shade, blank.duty, ...blank.sizes, ...blank.notices],
   aids: (aid) => [aid.name, aid.serves, aid.note, aid.wear],
+  parcels: (parcel) => [parcel.name, parcel.art, parcel.supplier, parcel.colour, parcel.lies, parcel.note],
   tested: (tested) => [tested.name, tested.result, tested.note, tested.by, tested.testedOn],
 };
 

@@ -7,8 +7,8 @@ import type { Amendment, Pressing } from '../../core/log';
 import type { Aid, Blank, Fabric } from '../../core/materials';
 import type { Order } from '../../core/order';
 import type { Press, PressAmendment, PressRecord } from '../../core/press';
-import type { RunEvent, RunPart } from '../../core/run';
-import type { Product, Tested } from '../../core/sheet';
+import type { RunEvent, RunParcel, RunPart } from '../../core/run';
+import type { Parcel, Product, Tested } from '../../core/sheet';
 
 export const orders = sqliteTable('orders', {
   id: text('id').primaryKey(),
@@ -30,6 +30,7 @@ export const blanks = shelfTable<Blank>('blanks');
 export const products = shelfTable<Product>('products');
 export const aids = shelfTable<Aid>('aids');
 export const tested = shelfTable<Tested>('tested');
+export const parcels = shelfTable<Parcel>('parcels');
 export const presses = shelfTable<Press>('presses');
 export const house = shelfTable<House & { id: string }>('house');
 
@@ -63,6 +64,8 @@ export const runs = sqliteTable(
     holds: text('holds', { mode: 'json' }).$type<string[]>().notNull().default([]),
     /** Other prints pressed in it, after its own. */
     also: text('also', { mode: 'json' }).$type<RunPart[]>().notNull().default([]),
+    /** What its transfers are taken from, as it was when it began. */
+    parcels: text('parcels', { mode: 'json' }).$type<RunParcel[]>().notNull().default([]),
   },
   (t) => [index('runs_by_line').on(t.orderId, t.lineId), index('runs_open').on(t.endedAt), index('runs_by_press').on(t.pressId, t.endedAt)],
 );

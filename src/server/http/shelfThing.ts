@@ -7,7 +7,7 @@ import { putShelfThing, removeShelfThing } from '../stores/shelf';
 import { mustBeTestable } from '../stores/tested';
 import { endpoint, sameId, wrongMethod } from './endpoint';
 
-type PutRoute = 'putFabric' | 'putBlank' | 'putProduct' | 'putAid' | 'putTested';
+type PutRoute = 'putFabric' | 'putBlank' | 'putProduct' | 'putAid' | 'putTested' | 'putParcel';
 
 export function shelfThing<K extends ShelfKind, N extends PutRoute>(kind: K, route: N): { PUT: APIRoute; DELETE: APIRoute; ALL: APIRoute } {
   return {

@@ -21,7 +21,7 @@ import { usesSince } from './uses';
 import type { Versioned } from './versioned';
 
 /** Everything cards are worked out from, read once for many lines. */
-export interface Facts extends Shelf {
+export interface Facts extends Omit<Shelf, 'parcels'> {
   presses: Press[];
   house: House;
   maps: readonly PlatenMap[];

@@ -12,9 +12,9 @@ import { AidSchema, BlankSchema, FabricSchema } from '../../core/materials';
 import { OrderSchema } from '../../core/order';
 import { PressSchema } from '../../core/press';
 import { apply, heatFor, type Lot, lotOf, planOf, type RunEvent, type RunFact, replay, SPOIL_REASONS } from '../../core/run';
-import { ProductSchema, TestedSchema } from '../../core/sheet';
+import { type Parcel, ParcelSchema, ProductSchema, TestedSchema } from '../../core/sheet';
 import { dayOf } from '../day';
-import { aids, blanks, fabrics, house, presses, products, tested } from '../db/schema';
+import { aids, blanks, fabrics, house, parcels, presses, products, tested } from '../db/schema';
 import { readHouse } from './house';
 import { findOrder, putOrder, removeOrder } from './orders';
 import { addPressing } from './pressings';
@@ -40,6 +40,15 @@ const DemoRun = z.object({
       note: z.string().default(''),
     }),
   ),
+});
+
+/** A parcel whose days count from today. */
+const DemoParcel = z.looseObject({
+  id: z.string(),
+  expectedInDays: z.number().int(),
+  arrivedDaysAgo: z.number().int().nullable(),
+  counted: z.number().int().nullable(),
+  trial: z.looseObject({}).nullable(),
 });
 
 /**
@@ -69,10 +78,26 @@ export function loadDemoShop(db: Db, folder: string, today: Date): void {
     db.insert(tested)
       .values({ id: one.id, version: 1, doc: { ...one, testedOn: dayFrom(today, -daysAgo) } })
       .run();
+  for (const doc of read('parcels', z.array(DemoParcel)))
+    db.insert(parcels)
+      .values({ id: doc.id, version: 1, doc: parcelFrom(doc, today) })
+      .run();
   const demoOrders = read('orders', z.array(DemoOrder));
   for (const { dueInDays, removed: _, ...order } of demoOrders) putOrder(db, { ...order, due: dayFrom(today, dueInDays) }, null);
   for (const run of read('runs', z.array(DemoRun))) playRun(db, run, today);
   for (const order of demoOrders.filter((order) => order.removed)) removeOrder(db, order.id, today.getTime());
+}
+
+/** A parcel as it stands today. */
+function parcelFrom({ expectedInDays, arrivedDaysAgo, counted, trial, ...rest }: z.output<typeof DemoParcel>, today: Date): Parcel {
+  const cameAt = arrivedDaysAgo === null ? null : addHours(startOfDay(subDays(today, arrivedDaysAgo)), 8);
+  return ParcelSchema.parse({
+    ...rest,
+    expectedOn: dayFrom(today, expectedInDays),
+    arrivedOn: cameAt && dayOf(cameAt),
+    counted: cameAt && counted !== null ? { n: counted, at: cameAt.getTime() } : null,
+    trial: cameAt && trial && { ...trial, on: dayOf(cameAt) },
+  });
 }
 
 const dayFrom = (today: Date, days: number): string => dayOf(addDays(today, days));

@@ -5,8 +5,8 @@ import { type House, HouseSchema } from '../../core/house';
 import { type Aid, AidSchema, type Blank, BlankSchema, type Fabric, FabricSchema } from '../../core/materials';
 import { type Order, OrderSchema } from '../../core/order';
 import { type Press, PressSchema } from '../../core/press';
-import { type Product, ProductSchema, type Tested, TestedSchema } from '../../core/sheet';
-import { aids, blanks, fabrics, house, orders, presses, products, tested } from '../db/schema';
+import { type Parcel, ParcelSchema, type Product, ProductSchema, type Tested, TestedSchema } from '../../core/sheet';
+import { aids, blanks, fabrics, house, orders, parcels, presses, products, tested } from '../db/schema';
 
 // biome-ignore lint/suspicious/noExplicitAny: the columns every versioned table shares are checked by the rows read from it
 export type VersionedTable = SQLiteTableWithColumns<any>;
@@ -18,6 +18,7 @@ export interface Docs {
   products: Product;
   aids: Aid;
   tested: Tested;
+  parcels: Parcel;
   presses: Press;
   orders: Order;
   house: House & { id: string };
@@ -30,6 +31,7 @@ export const DOCS: Record<DocKind, { table: VersionedTable; what: string; schema
   products: { table: products, what: 'transfer', schema: ProductSchema },
   aids: { table: aids, what: 'cover or pad', schema: AidSchema },
   tested: { table: tested, what: 'tested setting', schema: TestedSchema },
+  parcels: { table: parcels, what: 'parcel', schema: ParcelSchema },
   presses: { table: presses, what: 'press', schema: PressSchema },
   orders: { table: orders, what: 'order', schema: OrderSchema },
   // it stood without its id once
@@ -37,5 +39,5 @@ export const DOCS: Record<DocKind, { table: VersionedTable; what: string; schema
 };
 
 /** Kinds of which a shop has many and a file may bring more. */
-export const LISTED = ['fabrics', 'blanks', 'products', 'aids', 'presses', 'tested'] as const;
+export const LISTED = ['fabrics', 'blanks', 'products', 'aids', 'presses', 'tested', 'parcels'] as const;
 export type ListedKind = (typeof LISTED)[number];

@@ -37,7 +37,7 @@ const looked = (...checks: string[]): RunFact[] => checks.map((check) => ({ kind
 const ALL = ['parcel', 'heat', 'pressure', 'base', 'warm', 'cover', 'mirror', 'tab', 'blank'];
 const asked = (id: string) => {
   const opened = openRun(shop.db, id);
-  return gateOf(opened.card, opened.run.pieces, false, opened.run.holds).flatMap(({ key, holds }) => (holds ? [] : [key]));
+  return gateOf(opened.card, { pieces: opened.run.pieces, holding: opened.run.holds }).flatMap(({ key, holds }) => (holds ? [] : [key]));
 };
 
 describe('the next size of a print', () => {
@@ -107,7 +107,7 @@ describe('a trial', () => {
     const opened = openRun(shop.db, 'run-b');
     expect(opened.events).toMatchObject([{ kind: 'set', timeS: bestS }]);
     expect(opened.state.setS).toBe(bestS);
-    const checks = gateOf(opened.card, 2, false, opened.run.holds);
+    const checks = gateOf(opened.card, { pieces: 2, holding: opened.run.holds });
     const all = { ...opened.state, checks: { parcel: null, blank: null } };
     expect(leadIn(opened.card, checks, all, opened.run.holds)).toBeNull();
     expect(leadIn(opened.card, checks, { ...all, setS: null })).toMatchObject({ state: 'trial' });

@@ -37,6 +37,18 @@ export function donePrints(db: Db, orderId: string, line: Line) {
  * @param isAsked which prints are asked for: of the others nothing is worked out
  */
 export function openPrints(db: Db, facts: Facts, isAsked: (print: Print) => boolean = () => true): OpenPrint[] {
+  return printsLeft(db).flatMap((open) => {
+    try {
+      return isAsked(open.print) ? [{ ...open, input: inputOf(facts, open.order, open.line, open.print) }] : [];
+    } catch (error) {
+      if (error instanceof Refusal) return [];
+      throw error;
+    }
+  });
+}
+
+/** The same before anything is looked up for it. */
+export function printsLeft(db: Db): Omit<OpenPrint, 'input'>[] {
   const stored = db.select(rowColumns('orders')).from(orders).where(isNull(orders.removedAt)).all();
   const { rows } = readRows(db, 'orders', stored as never);
   return rows.flatMap(({ doc: order }) =>
@@ -44,12 +56,7 @@ export function openPrints(db: Db, facts: Facts, isAsked: (print: Print) => bool
       const prints = donePrints(db, order.id, line);
       return line.prints.flatMap((print) => {
         const left = printLeft({ lineId: line.id, count: line.count, prints }, print.key);
-        try {
-          return isAsked(print) && left > 0 ? [{ order, line, print, left, input: inputOf(facts, order, line, print) }] : [];
-        } catch (error) {
-          if (error instanceof Refusal) return [];
-          throw error;
-        }
+        return left > 0 ? [{ order, line, print, left }] : [];
       });
     }),
   );

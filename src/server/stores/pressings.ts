@@ -54,6 +54,7 @@ const wordsOf = (p: Pressing): string =>
       p.pressName,
       p.position,
       p.artName,
+      ...(p.parcels ?? []),
       p.person?.number ?? '',
       p.person?.name ?? '',
       p.outcome,

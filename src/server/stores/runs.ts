@@ -8,7 +8,7 @@ import { type Card, resolve } from '../../core/card';
 import type { ResolveInput } from '../../core/draft';
 import { pressingOf, printLeft, stillWanting } from '../../core/log';
 import { closingOf, type Line, type Print, peopleOf, type RosterEntry, whoseIs } from '../../core/order';
-import { apply, MACHINE_VERSION, partOf, type RunEvent, type RunPart, type RunState } from '../../core/run';
+import { apply, MACHINE_VERSION, parcelNames, partOf, type RunEvent, type RunPart, type RunState } from '../../core/run';
 import { runEvents, runs } from '../db/schema';
 import { notFound, Refusal } from '../refusal';
 import { type Facts, inputOf, readFacts } from './cards';
@@ -18,6 +18,7 @@ import { readHouse } from './house';
 import { listOpenRuns, type OpenedRun, openRun, pressesPrint } from './openedRun';
 import { donePrints } from './openPrints';
 import { findOrder } from './orders';
+import { parcelsOf } from './parcels';
 import { type Db, write } from './perShop';
 import { addAmendment, addPressing, pressedFor } from './pressings';
 import { pullDue } from './pressRecords';
@@ -70,8 +71,14 @@ function wanted(db: Db, facts: Facts, { orderId, lineId, printKey, person }: Ask
   return { print: asked, input: inputOf(facts, order, { ...line, roster }, print), left, beside };
 }
 
+/** A further print of a run with its card. */
+interface Part {
+  part: RunPart;
+  card: Card;
+}
+
 /** The designs of one closing with their cards, the asked one first. @throws {Refusal} 409 one of them is on Hold */
-function designsOf(db: Db, facts: Facts, first: Wanted): { card: Card; left: number; also: RunPart[] } {
+function designsOf(db: Db, facts: Facts, first: Wanted): { card: Card; left: number; also: Part[] } {
   const { orderId, lineId } = first.print;
   const others = first.beside.map(({ key }) => wanted(db, facts, { orderId, lineId, printKey: key }));
   const cards = cardsInOneClosing([first, ...others].map(({ input }) => input));
@@ -80,15 +87,15 @@ function designsOf(db: Db, facts: Facts, first: Wanted): { card: Card; left: num
   if (!card || held) throw refuse('On Hold', `${held?.of.artName ?? 'A design'} of this closing is on Hold. Open its card.`, 'on Hold');
   // a design that has fewer left than others is pressed with them as long as it has
   const left = Math.min(first.left, ...others.map((other) => other.left));
-  const also = others.flatMap(({ print: { pressId: _, ...of } }, i): RunPart[] => {
+  const also = others.flatMap(({ print: { pressId: _, ...of } }, i): Part[] => {
     const own = rest[i];
-    return own ? [{ ...of, cardHash: freezeCard(db, own), pieces: left, inClosing: true }] : [];
+    return own ? [{ part: { ...of, cardHash: freezeCard(db, own), pieces: left, inClosing: true }, card: own }] : [];
   });
   return { card, left, also };
 }
 
 /** The other prints of a batch, their cards frozen. @throws {Refusal} 409 one cannot be pressed with the first */
-function partsWith(db: Db, facts: Facts, first: Card, asked: readonly AskedPrint[]): RunPart[] {
+function partsWith(db: Db, facts: Facts, first: Card, asked: readonly AskedPrint[]): Part[] {
   return asked.map((one, i) => {
     const { print, input, left, beside } = wanted(db, facts, one);
     const card = beside.length > 0 ? null : cardTogether(first, input);
@@ -97,7 +104,7 @@ function partsWith(db: Db, facts: Facts, first: Card, asked: readonly AskedPrint
       throw new Refusal('conflict', 'Not in one run', detail, [{ field: `also.${i}`, message: 'wants the press set otherwise' }]);
     }
     const { pressId: _, ...of } = print;
-    return { ...of, cardHash: freezeCard(db, card), pieces: left };
+    return { part: { ...of, cardHash: freezeCard(db, card), pieces: left }, card };
   });
 }
 
@@ -131,7 +138,7 @@ export function startRun(
         { field: 'also', message: 'a line is named twice' },
       ]);
     const others = designs?.also ?? partsWith(db, facts, card, also);
-    const pieces = others.reduce((sum, part) => sum + part.pieces, left);
+    const pieces = others.reduce((sum, { part }) => sum + part.pieces, left);
     if (pieces > MOST_PIECES)
       throw new Refusal('not valid', 'Not valid', `A run has at most ${MOST_PIECES} pieces; these prints have ${pieces}.`, [
         { field: 'also', message: 'too many pieces' },
@@ -148,7 +155,8 @@ export function startRun(
         startedAt: now,
         machine: MACHINE_VERSION,
         holds,
-        also: others,
+        also: others.map(({ part }) => part),
+        parcels: parcelsOf(db, facts, [{ card, pieces: left }, ...others.map((one) => ({ card: one.card, pieces: one.part.pieces }))]),
       })
       .run();
     if (triedS !== null && triedS !== card.set.timeS) addEvent(db, id, 1, { id: randomUUID(), at: now, kind: 'set', timeS: triedS });
@@ -224,14 +232,16 @@ function record(db: Db, opened: OpenedRun, before: RunState, after: RunState, ev
   if (result?.eventId === event.id) {
     const { room } = readHouse(db).doc;
     const { part, index, nth } = partOf(run, result.piece);
+    const own = index === 0 ? card : (alsoCards[index - 1] ?? card);
     addPressing(
       db,
       pressingOf(
         { id: run.id, ...part },
-        index === 0 ? card : (alsoCards[index - 1] ?? card),
+        own,
         { ...result, piece: nth },
         {
           orderName: orderNameOf(db, part.orderId),
+          parcels: parcelNames(run.parcels, own.of),
           operator: row.operator,
           roomC: room.tempC,
           humidityPercent: room.humidityPercent,

@@ -5,7 +5,7 @@ import type { Unreadable } from '../../contract/schemas';
 import type { Aid, Blank, Fabric } from '../../core/materials';
 import type { Press } from '../../core/press';
 import type { ShelfKind, ShelfThings } from '../../core/sheet';
-import { OlderSheet, type Product, SHELF_KINDS, type Tested, withRevision } from '../../core/sheet';
+import { OlderSheet, type Parcel, type Product, SHELF_KINDS, type Tested, withRevision } from '../../core/sheet';
 import { fabrics, house, orders, pressRecords, runs } from '../db/schema';
 import { notFound, Refusal } from '../refusal';
 import { DOCS } from './docTables';
@@ -18,6 +18,7 @@ export interface Shelf {
   products: Product[];
   aids: Aid[];
   tested: Tested[];
+  parcels: Parcel[];
 }
 
 const docs = <T>(rows: Versioned<T>[]): T[] => rows.map((row) => row.doc);
@@ -28,6 +29,7 @@ export const readShelf = (db: Db): Shelf => ({
   products: docs(list(db, 'products').rows),
   aids: docs(list(db, 'aids').rows),
   tested: docs(list(db, 'tested').rows),
+  parcels: docs(list(db, 'parcels').rows),
 });
 
 /** The whole shelf with the version of each thing, by its id; what cannot be read is told. */
@@ -55,6 +57,7 @@ export function putShelfThing<K extends ShelfKind>(
 ): Versioned<ShelfThings[K]> {
   return write(db, () => {
     if (kind === 'blanks') mustHaveFabric(db, doc as Blank);
+    if (kind === 'parcels') mustHaveTransfer(db, doc as Parcel);
     const kept = kind === 'products' ? revised(db, doc as Product) : doc;
     return put(db, kind, kept as never, ifMatch) as Versioned<ShelfThings[K]>;
   });
@@ -64,6 +67,13 @@ function mustHaveFabric(db: Db, blank: Blank): void {
   if (!db.select({ id: fabrics.id }).from(fabrics).where(eq(fabrics.id, blank.fabricId)).get())
     throw new Refusal('not valid', 'Not valid', `There is no fabric with the id “${blank.fabricId}”. Add the fabric first.`, [
       { field: 'fabricId', message: 'unknown fabric' },
+    ]);
+}
+
+function mustHaveTransfer(db: Db, parcel: Parcel): void {
+  if (!findReadable(db, 'products', parcel.productId))
+    throw new Refusal('not valid', 'Not valid', 'Choose the transfer this parcel holds; it must be on the shelf.', [
+      { field: 'productId', message: 'choose a transfer of the shelf' },
     ]);
 }
 
@@ -103,6 +113,8 @@ function namedBy(db: Db, kind: ShelfKind, id: string): string[] {
     sql`SELECT count(*) AS n FROM ${runs} JOIN cards ON cards.hash = ${runs.cardHash} WHERE ${runs.endedAt} IS NULL AND instr(cards.doc, ${JSON.stringify(id)}) > 0`,
   );
   if (open.n > 0) named.push('a run that is open');
+  const taken = db.select({ id: runs.id }).from(runs).where(holds(runs.parcels, id)).get();
+  if (taken) named.push('a run that was pressed from it');
   return named;
 }
 

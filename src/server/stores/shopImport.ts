@@ -39,6 +39,14 @@ function dangling(planner: Planner, doc: ShopDocument): void {
         `${tested.name} names ${missing.join(', ')}, which ${missing.length > 1 ? 'are' : 'is'} neither here nor in this file.`,
       );
   });
+  doc.parcels.forEach((parcel, i) => {
+    if (!have('products', parcel.productId))
+      planner.fault(
+        i + 1,
+        `parcels.${i}.productId`,
+        `${parcel.name} holds a transfer, ${parcel.productId}, that is neither on the shelf nor in this file.`,
+      );
+  });
   doc.orders.forEach((order, i) => {
     const missing = order.lines.flatMap((line) => [
       ...(have('blanks', line.blankId) ? [] : [line.blankId]),
@@ -88,6 +96,9 @@ export function* planCsv(db: Db, kind: ShelfKind, text: string): Generator<Progr
     const { fabricId, name } = doc as { fabricId?: string; name: string };
     if (kind === 'blanks' && fabricId !== undefined && !planner.has('fabrics', fabricId))
       planner.fault(line, 'fabric', `${name} is of a fabric, ${fabricId}, that is not on the shelf.`);
+    const { productId } = doc as { productId?: string };
+    if (kind === 'parcels' && productId !== undefined && !planner.has('products', productId))
+      planner.fault(line, 'transfer', `${name} holds a transfer, ${productId}, that is not on the shelf.`);
     if (kind === 'tested')
       for (const { field, message } of testFaults(db, doc as Tested)) planner.fault(line, COLUMN_OF[field] ?? field, message);
     planner.document(kind, doc as never, line);

@@ -13,6 +13,7 @@ import { cardsOf, computeInput, readFacts } from '../stores/cards';
 import { dayEnd } from '../stores/dayEnd';
 import { learnedByName, orderStack, shelfStack } from '../stores/heatStacks';
 import { findOrder } from '../stores/orders';
+import { parcelsReply } from '../stores/parcels';
 import type { Db } from '../stores/perShop';
 import { placementBiases } from '../stores/placed';
 import { closingOf, feasibilityOf, placementOf, sizeSplitOf } from '../stores/placement';
@@ -54,6 +55,7 @@ export const COMPUTED: Jobs<ComputedRoute, []> = {
 export type JudgedRoute =
   | 'bench'
   | 'dayEnd'
+  | 'parcels'
   | 'order'
   | 'orderCards'
   | 'orderKit'
@@ -73,6 +75,7 @@ export type JudgedRoute =
 export const JUDGED: Jobs<JudgedRoute, [Db]> = {
   bench: (db) => ({ today: new Date().toISOString(), ...bench(db) }),
   dayEnd: (db) => dayEnd(db, Date.now()),
+  parcels: (db) => parcelsReply(db),
   order: (db, { params }) => orderReply(db, findOrder(db, params.id)),
   orderCards: (db, { params }) => ({ cards: cardsOf(db, readFacts(db), findOrder(db, params.id)) }),
   orderKit: (db, { params }) => ({ people: kitsOf(findOrder(db, params.id).doc.lines, pressedFor(db, params.id)) }),

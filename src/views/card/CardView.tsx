@@ -26,6 +26,7 @@ import { BondActs } from './BondActs';
 import { CardFace } from './CardFace';
 import { ChoicesPanel } from './ChoicesPanel';
 import { ClosingDesigns } from './ClosingDesigns';
+import { FromParcels } from './FromParcels';
 import { HeatWays } from './HeatWays';
 import { PressWith, usePressWith } from './PressWith';
 import type { StageFigure } from './StageFigures';
@@ -120,6 +121,7 @@ function CardOfOrder({ orderId, lineId, printKey }: PrintPageProps) {
             worked={worked}
             line={line}
             print={print}
+            left={at.left}
             house={house}
             save={order.saveLine}
             heatHref={`/heat-bench?${new URLSearchParams({ order: orderId, line: line.id, print: print.key })}`}
@@ -169,13 +171,15 @@ interface CardSheetProps {
   worked: LineCard;
   line: Line;
   print: Print;
+  /** Pieces of it left to press. */
+  left: number;
   house: HouseUnits;
   save: (line: Line, what: string) => Promise<boolean>;
   heatHref: string;
   aside: ReactNode;
 }
 
-function CardSheet({ worked, line, print, house, save, heatHref, aside }: CardSheetProps) {
+function CardSheet({ worked, line, print, left, house, save, heatHref, aside }: CardSheetProps) {
   const { card, waysOut, heatWays } = worked;
   const shelf = useRoute('shelf', {});
   const presses = useRoute('presses', {});
@@ -213,6 +217,7 @@ function CardSheet({ worked, line, print, house, save, heatHref, aside }: CardSh
         onBack={() => void choose(given, 'set value given back to the card')}
       />
       <BondActs card={card} heatHref={heatHref} onTime={(timeS) => void choose({ ...print.choices, timeS }, 'time from the bond taken')} />
+      {shelf.data && <FromParcels card={card} left={left} products={shelf.data.products} />}
       {(card.lamp.state === 'hold' || waysOut.length > 0) && (
         <WaysOut
           ways={waysOut}

@@ -3,6 +3,7 @@ import type { Reply } from '../../contract';
 import { COVER_SHEETS } from '../../core/heat';
 import { pickList } from '../../core/log';
 import { formatForHouse, type HouseUnits } from '../../core/units';
+import { useStock } from '../shelf/useStock';
 import type { OrderState } from './useOrder';
 
 interface PickListSheetProps {
@@ -12,7 +13,7 @@ interface PickListSheetProps {
 }
 
 export function PickListSheet({ state, cards, house }: PickListSheetProps) {
-  const { blanks, transfers, presses, held } = pickList(state.order.lines, state.lines, cards);
+  const { blanks, transfers, presses, held } = pickList(state.order.lines, state.lines, cards, useStock());
   const side = (mm: number) => formatForHouse('length', mm, house);
   const isEmpty = blanks.length === 0;
   return (
@@ -30,10 +31,12 @@ export function PickListSheet({ state, cards, house }: PickListSheetProps) {
       <Ticks name="Blanks" rows={blanks.map(({ name, colour, size, count }) => ({ count, says: `${name} ${size}`, more: colour }))} />
       <Ticks
         name="Transfers"
-        rows={transfers.map(({ product, colour, art, widthMm, heightMm, count }) => ({
+        rows={transfers.map(({ product, colour, art, widthMm, heightMm, count, from, short }) => ({
           count,
           says: `${art}, ${product}`,
-          more: [colour, `${side(widthMm)} by ${side(heightMm)}`].filter(Boolean).join(', '),
+          more: [colour, `${side(widthMm)} by ${side(heightMm)}`, ...from.map(parcelWords), short > 0 && `${short} short`]
+            .filter(Boolean)
+            .join(', '),
         }))}
       />
       {presses.map(({ name, covers, bases, pads, platens }) => (
@@ -51,6 +54,9 @@ export function PickListSheet({ state, cards, house }: PickListSheetProps) {
     </section>
   );
 }
+
+const parcelWords = ({ name, lies, left }: { name: string; lies: string; left: number | null }): string =>
+  `from ${name}${lies ? ` (${lies})` : ''}${left === null ? '' : `: ${left} in it`}`;
 
 interface Row {
   /** Null: once, for all of it. */

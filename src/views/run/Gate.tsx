@@ -110,6 +110,11 @@ function Point({ card, plan, run, check, readoutC, lacks, onFact }: PointProps) 
       <p className="pt-4 text-2xl text-night-soft">
         <Says words={check.look} />
       </p>
+      {check.cautions?.map((words, i) => (
+        <p key={i} role="note" className="mt-4 border-l-4 border-amber pl-4 text-xl">
+          <Says words={words} />
+        </p>
+      ))}
       {check.safety && <p className="mt-4 border-l-4 border-amber pl-4 text-xl text-amber">{check.safety}</p>}
       {shutSince !== undefined && <Warming plan={plan} run={run} card={card} since={shutSince} />}
       {(input === 'temperature' || input === 'count') && (

@@ -26,11 +26,14 @@ export function RunScreen({ reply }: { reply: RunReply }) {
   const lacks = useLacks();
   const panelC = useRoute('devices', {}).data?.devices.find((device) => device.pressId === card.of.pressId)?.press?.readoutC ?? null;
   const readoutC = panelC === null ? null : Math.round(panelC * 10) / 10;
-  const { holds } = reply.run;
-  const checks = useMemo(() => gateOf(card, plan.pieces, reply.pullDue, holds), [card, plan.pieces, reply.pullDue, holds]);
+  const { holds, parcels } = reply.run;
+  const checks = useMemo(
+    () => gateOf(card, { pieces: plan.pieces, pullDue: reply.pullDue, holding: holds, parcels }),
+    [card, plan.pieces, reply.pullDue, holds, parcels],
+  );
   const first = leadIn(card, checks, state, holds);
   const lead = useFetched(leadParts, first !== null);
-  const spares = sparesOf(state, plan.pieces);
+  const spares = sparesOf(state, plan.pieces, parcels);
   return (
     <div data-keys="own" className="flex min-h-[calc(100vh-7rem)] flex-col px-6 pt-3 pb-14 max-[700px]:px-4">
       <div className="flex flex-wrap items-baseline justify-between gap-x-6 text-night-soft">

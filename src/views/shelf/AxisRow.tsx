@@ -5,6 +5,8 @@ import { useWidth } from '../../ui/useWidth';
 import type { Mark } from './marks';
 
 const NAME_WIDTH = 'grid grid-cols-[15rem_1fr] items-center gap-4';
+/** Where words stand in the place of a mark. */
+const WIDE_NAME = 'grid grid-cols-[minmax(0,3fr)_minmax(0,2fr)] items-center gap-4';
 const HEIGHT = 34;
 
 export function AxisHead({ unit }: { unit: 'C' | 'F' }) {
@@ -40,7 +42,7 @@ interface AxisRowProps {
   detail: string;
   mark: Mark;
   /** Said where there is nothing to draw. */
-  unmarked: string;
+  unmarked: string | { says: string; isWrong: boolean };
   on: boolean;
   unit: 'C' | 'F';
   onChoose: () => void;
@@ -62,14 +64,17 @@ export function AxisRow({ name, detail, mark, unmarked, on, unit, onChoose }: Ax
       type="button"
       onClick={onChoose}
       aria-pressed={on}
-      className={`${NAME_WIDTH} w-full border-0 border-b border-line text-left ${on ? 'bg-sheet' : 'bg-transparent hover:bg-sheet'}`}
+      className={`${typeof unmarked === 'string' ? NAME_WIDTH : WIDE_NAME} w-full border-0 border-b border-line text-left ${on ? 'bg-sheet' : 'bg-transparent hover:bg-sheet'}`}
     >
       <span className={`min-w-0 border-l-4 py-1.5 pl-3 leading-tight ${on ? 'border-teal' : 'border-transparent'}`}>
         <span className="block truncate font-semibold">{name}</span>
         <span className="label block truncate">{detail}</span>
       </span>
       <span ref={ref as React.RefObject<HTMLDivElement | null>} className="block">
-        {!mark && <span className="label">{unmarked}</span>}
+        {!mark && typeof unmarked === 'string' && <span className="label">{unmarked}</span>}
+        {!mark && typeof unmarked !== 'string' && (
+          <span className={unmarked.isWrong ? 'font-semibold text-brick' : ''}>{unmarked.says}</span>
+        )}
         {width > 0 && mark && (
           <svg width={width} height={HEIGHT} className="block" role="img" aria-label={words}>
             <line x1="0" x2={width} y1={HEIGHT / 2} y2={HEIGHT / 2} stroke="var(--color-line)" />

@@ -1,6 +1,7 @@
 /** What the shelf knows of one transfer, fabric, blank or aid. */
 import type { ReactNode } from 'react';
 import { COVER_SHEETS } from '../../core/heat';
+import { stationHref } from '../../core/log';
 import {
   type Aid,
   type Blank,
@@ -11,9 +12,21 @@ import {
   FIBRES,
   SUBSTRATES,
 } from '../../core/materials';
-import { FAMILIES, type Figure, figureWords, fitnessOn, type Product, type Tested, type WrittenStage } from '../../core/sheet';
+import {
+  FAMILIES,
+  type Figure,
+  figureWords,
+  fitnessOn,
+  type Parcel,
+  type Product,
+  type Tested,
+  unlooked,
+  type WrittenStage,
+} from '../../core/sheet';
 import { formatBeside, formatDuration, formatForHouse, houseUnit } from '../../core/units';
+import { instantText, isoDayText } from '../../ui/days';
 import { useUnits } from '../../ui/house';
+import { type ParcelState, parcelState } from './parcelWords';
 
 type Fact = [string, ReactNode];
 const yes = (term: string, condition: boolean, fact: ReactNode): Fact[] => (condition ? [[term, fact]] : []);
@@ -236,6 +249,48 @@ export function AidDetail({ aid, all }: { aid: Aid; all: readonly Aid[] }) {
         ['Thickness', `${aid.thicknessMm} mm pressed`],
         ['Stands in', names.length > 0 ? names.join(', then ') : 'nothing for it'],
         ...yes('Note', aid.note !== '', aid.note),
+      ]}
+    />
+  );
+}
+
+export function ParcelDetail({ parcel, product, state }: { parcel: Parcel; product: string; state: ParcelState | undefined }) {
+  const house = useUnits();
+  const { widthMm, heightMm, trial, counted, sheetOn } = parcel;
+  const mm = (value: number) => formatForHouse('length', value, house);
+  const open = unlooked(parcel);
+  return (
+    <Facts
+      name={parcel.name}
+      under={parcelState(parcel, state).says}
+      facts={[
+        ['Holds', `${parcel.art}, ${product}`],
+        ...yes('From', parcel.supplier !== '', parcel.supplier),
+        [
+          'Ordered',
+          `${parcel.ordered}${parcel.spares > 0 ? ` and ${parcel.spares} spares` : ''}${parcel.perSheet > 1 ? `, ${parcel.perSheet} on a sheet` : ''}`,
+        ],
+        ...yes('Size', widthMm !== null && heightMm !== null, `${mm(widthMm ?? 0)} by ${mm(heightMm ?? 0)}`),
+        ...yes('Colour', parcel.colour !== '', parcel.colour),
+        ['Came', parcel.arrivedOn === null ? 'not yet' : isoDayText(parcel.arrivedOn)],
+        ...yes('Counted', counted !== null, `${counted?.n ?? 0}, ${instantText(counted?.at ?? 0)}`),
+        ...yes('Looked over', parcel.arrivedOn !== null, open.length === 0 ? 'as ordered' : `not yet: ${open.join(', ')}`),
+        ...yes('Sheet', sheetOn !== null, `of ${sheetOn}`),
+        ...yes(
+          'Trial',
+          parcel.arrivedOn !== null,
+          trial ? `${trial.result}, ${trial.by}, ${trial.on}${trial.note ? `: ${trial.note}` : ''}` : 'none yet',
+        ),
+        ...yes('Where', parcel.lies !== '', parcel.lies),
+        ...yes('Note', parcel.note !== '', parcel.note),
+        ...(state?.runs ?? []).map(
+          ({ runId, orderId, startedAt, used }): Fact => [
+            `Took ${used}`,
+            <a key={runId} href={stationHref(orderId, 'record')}>
+              the run of {instantText(startedAt)}
+            </a>,
+          ],
+        ),
       ]}
     />
   );

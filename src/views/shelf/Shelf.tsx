@@ -14,10 +14,11 @@ import { LeftOut } from '../../ui/LeftOut';
 import { Island, Pending, useRoute } from '../../ui/query';
 import { goTo } from '../shell/goTo';
 import { AxisHead, AxisRow } from './AxisRow';
-import { AidDetail, BlankDetail, FabricDetail, ProductDetail, TestedDetail } from './Details';
+import { AidDetail, BlankDetail, FabricDetail, ParcelDetail, ProductDetail, TestedDetail } from './Details';
 import { InAndOut } from './InAndOut';
 import { found, isKind, KINDS, kindOf, type Things } from './kinds';
 import { byMark, byWindow, fabricMark, type Mark, productMark } from './marks';
+import { type ParcelState, parcelState } from './parcelWords';
 import { useThing } from './useThing';
 
 interface ShelfProps {
@@ -39,10 +40,18 @@ interface Row {
   name: string;
   detail: string;
   mark: Mark;
+  /** Said in the place of a mark. */
+  says?: { says: string; isWrong: boolean };
 }
 
 /** Rows of a kind, in the order that tells most. */
-function rowsOf(shelf: ShelfReply, kind: ShelfKind, words: string, retired: boolean, units: HouseUnits): Row[] {
+function rowsOf(
+  shelf: ShelfReply,
+  kind: ShelfKind,
+  { words, retired }: { words: string; retired: boolean },
+  units: HouseUnits,
+  parcels: readonly ParcelState[],
+): Row[] {
   const gone = (thing: { retiredOn?: string | undefined }) => (thing.retiredOn ? `retired ${thing.retiredOn} · ` : '');
   switch (kind) {
     case 'products':
@@ -76,6 +85,22 @@ function rowsOf(shelf: ShelfReply, kind: ShelfKind, words: string, retired: bool
         detail: `${gone(aid)}${aid.serves}, ${aid.wear}`,
         mark: null,
       }));
+    case 'parcels':
+      return (
+        found(shelf, 'parcels', words, retired)
+          .map((parcel) => ({
+            id: parcel.id,
+            name: parcel.name,
+            detail: `${gone(parcel)}${[parcel.supplier, parcel.lies].filter(Boolean).join(' · ')}`,
+            mark: null,
+            says: parcelState(
+              parcel,
+              parcels.find(({ id }) => id === parcel.id),
+            ),
+          }))
+          // what is wrong comes first
+          .sort((a, b) => Number(b.says.isWrong) - Number(a.says.isWrong))
+      );
     case 'tested':
       return found(shelf, 'tested', words, retired).map((tested) => ({
         id: tested.id,
@@ -92,6 +117,7 @@ const HEADINGS: Record<ShelfKind, string> = {
   blanks: 'by what their material bears for 15 s, or their own test',
   aids: 'what lies over and under',
   tested: 'what was set, and how it came out',
+  parcels: 'what is left in each, and what is wanted of it',
 };
 
 function ShelfPage({ initialKind, initialOn, initialWords }: ShelfProps) {
@@ -101,10 +127,11 @@ function ShelfPage({ initialKind, initialOn, initialWords }: ShelfProps) {
   const [words, setWords] = useState(initialWords);
   const [retired, setRetired] = useState(false);
   const [moving, setMoving] = useState(false);
+  const parcels = useRoute('parcels', {}, kind === 'parcels').data?.parcels ?? [];
   const units = useUnits();
   const unit = units.temperature;
   if (!data) return <Pending error={error} what="the shelf" />;
-  const rows = rowsOf(data, kind, words, retired, units);
+  const rows = rowsOf(data, kind, { words, retired }, units, parcels);
   const on = rows.find((row) => row.id === chosen)?.id ?? rows[0]?.id ?? null;
   const test = kind === 'tested' ? data.tested.find(({ id }) => id === on) : undefined;
   const atPress = test ? `?press=${test.pressId}` : '';
@@ -147,7 +174,7 @@ function ShelfPage({ initialKind, initialOn, initialWords }: ShelfProps) {
             <span className="flex-1" />
             <NewThing kind={kind} />
           </div>
-          {kind !== 'aids' && rows.length > 0 && <AxisHead unit={unit} />}
+          {kind !== 'aids' && kind !== 'parcels' && rows.length > 0 && <AxisHead unit={unit} />}
           <div className="rule-bottom flex items-baseline gap-4 pb-1">
             <h2>
               {kindOf(kind).many} <span className="font-normal text-soft">{HEADINGS[kind]}</span>
@@ -161,7 +188,9 @@ function ShelfPage({ initialKind, initialOn, initialWords }: ShelfProps) {
                 ? `Nothing among the ${kindOf(kind).many.toLowerCase()} has all of these words.`
                 : kind === 'tested'
                   ? 'No tested setting yet. Keep one from a good piece in the Log, or write down what was pressed: the next card of that transfer on that material starts from it.'
-                  : `No ${kindOf(kind).one} yet. Add one from its supplier’s sheet, or bring in a list.`}
+                  : kind === 'parcels'
+                    ? 'No parcel yet. Write one down as you order it, or as it comes: the set-up of a run then says where it lies, what is left in it, and what nobody has looked at.'
+                    : `No ${kindOf(kind).one} yet. Add one from its supplier’s sheet, or bring in a list.`}
             </p>
           )}
           {rows.map((row) => (
@@ -170,14 +199,14 @@ function ShelfPage({ initialKind, initialOn, initialWords }: ShelfProps) {
               name={row.name}
               detail={row.detail}
               mark={row.mark}
-              unmarked={kind === 'aids' ? '' : 'no fibres: the transfer’s sheet alone decides'}
+              unmarked={row.says ?? (kind === 'aids' ? '' : 'no fibres: the transfer’s sheet alone decides')}
               on={row.id === on}
               onChoose={() => setChosen(row.id)}
               unit={unit}
             />
           ))}
         </div>
-        {on && <Detail key={on} shelf={data} kind={kind} id={on} onGone={() => setRetired(true)} />}
+        {on && <Detail key={on} shelf={data} kind={kind} id={on} parcels={parcels} onGone={() => setRetired(true)} />}
       </div>
     </div>
   );
@@ -206,7 +235,15 @@ function NewThing({ kind }: { kind: ShelfKind }) {
   );
 }
 
-function Detail({ shelf, kind, id, onGone }: { shelf: ShelfReply; kind: ShelfKind; id: string; onGone: () => void }) {
+interface DetailProps {
+  shelf: ShelfReply;
+  kind: ShelfKind;
+  id: string;
+  parcels: readonly ParcelState[];
+  onGone: () => void;
+}
+
+function Detail({ shelf, kind, id, parcels, onGone }: DetailProps) {
   const thing = (shelf[kind] as unknown as Things[ShelfKind][]).find((candidate) => candidate.id === id) ?? null;
   const { save, fault } = useThing(kind, thing, shelf.versions[id]);
   if (!thing) return null;
@@ -237,6 +274,13 @@ function Detail({ shelf, kind, id, onGone }: { shelf: ShelfReply; kind: ShelfKin
         />
       )}
       {kind === 'aids' && <AidDetail aid={thing as Things['aids']} all={shelf.aids} />}
+      {kind === 'parcels' && (
+        <ParcelDetail
+          parcel={thing as Things['parcels']}
+          product={shelf.products.find(({ id: product }) => product === (thing as Things['parcels']).productId)?.name ?? '?'}
+          state={parcels.find((parcel) => parcel.id === id)}
+        />
+      )}
       {kind === 'tested' && <TestedDetail tested={thing as Things['tested']} />}
     </aside>
   );

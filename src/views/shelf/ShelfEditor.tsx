@@ -5,7 +5,7 @@ import type { z } from 'zod';
 import type { ShelfReply } from '../../contract';
 import { AidSchema, BlankSchema, FabricSchema } from '../../core/materials';
 import type { ShelfKind } from '../../core/sheet';
-import { ProductSchema, TestedSchema } from '../../core/sheet';
+import { ParcelSchema, ProductSchema, TestedSchema } from '../../core/sheet';
 import { useDocForm } from '../../ui/docForm';
 import { Island, Pending, useRoute } from '../../ui/query';
 import { goOnceKept, goTo } from '../shell/goTo';
@@ -16,6 +16,7 @@ import { Frame } from './Frame';
 import { kindOf, type Things } from './kinds';
 import { MergePanel } from './MergePanel';
 import { newThing } from './newThing';
+import { ParcelEditor } from './ParcelEditor';
 import { ProductEditor } from './ProductEditor';
 import { TestedEditor } from './TestedEditor';
 import { useThing } from './useThing';
@@ -63,9 +64,17 @@ const EDITORS: { [K in ShelfKind]: (props: EditorProps<Things[K]>) => React.Reac
   blanks: BlankEditor,
   aids: AidEditor,
   tested: TestedEditor,
+  parcels: ParcelEditor,
 };
 
-const SCHEMAS = { products: ProductSchema, fabrics: FabricSchema, blanks: BlankSchema, aids: AidSchema, tested: TestedSchema };
+const SCHEMAS = {
+  products: ProductSchema,
+  fabrics: FabricSchema,
+  blanks: BlankSchema,
+  aids: AidSchema,
+  tested: TestedSchema,
+  parcels: ParcelSchema,
+};
 
 /** Trailing spaces and empty list entries of what was typed. */
 const tidied = <T extends Things[ShelfKind]>(doc: T): T =>

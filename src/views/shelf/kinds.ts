@@ -9,6 +9,7 @@ export const KINDS = [
   { kind: 'fabrics', many: 'Fabrics', one: 'fabric', put: 'putFabric' },
   { kind: 'blanks', many: 'Blanks', one: 'blank', put: 'putBlank' },
   { kind: 'aids', many: 'Covers and pads', one: 'cover or pad', put: 'putAid' },
+  { kind: 'parcels', many: 'Parcels', one: 'parcel', put: 'putParcel' },
   { kind: 'tested', many: 'Tested settings', one: 'tested setting', put: 'putTested' },
 ] as const satisfies readonly { kind: ShelfKind; many: string; one: string; put: string }[];
 

@@ -3,7 +3,7 @@
 import type { ShelfReply } from '../../contract';
 import { type Aid, type Blank, BUILT_IN_FABRICS, type Fabric } from '../../core/materials';
 import type { ShelfKind } from '../../core/sheet';
-import { FAMILIES, FAMILY_IDS, type FamilyId, type Product, productFromFamily, type Tested } from '../../core/sheet';
+import { FAMILIES, FAMILY_IDS, type FamilyId, type Parcel, type Product, productFromFamily, type Tested } from '../../core/sheet';
 import { isoDay } from '../../ui/days';
 import { newId } from '../../ui/newId';
 import type { Things } from './kinds';
@@ -54,6 +54,28 @@ const newTested = (): Tested => ({
   offSheet: false,
 });
 
+const newParcel = (): Parcel => ({
+  id: '',
+  name: '',
+  productId: '',
+  supplier: '',
+  art: '',
+  widthMm: null,
+  heightMm: null,
+  colour: '',
+  ordered: 25,
+  spares: 0,
+  perSheet: 1,
+  expectedOn: null,
+  arrivedOn: null,
+  counted: null,
+  agrees: [],
+  sheetOn: null,
+  trial: null,
+  lies: '',
+  note: '',
+});
+
 /** @param from the id of a thing to copy, a family to start from, or null */
 export function newThing<K extends ShelfKind>(kind: K, shelf: ShelfReply, from: string | null): Things[K] {
   const copied = (shelf[kind] as unknown as Things[K][]).find((candidate) => candidate.id === from);
@@ -63,6 +85,7 @@ export function newThing<K extends ShelfKind>(kind: K, shelf: ShelfReply, from: 
     blanks: () => newBlank(shelf),
     aids: newAid,
     tested: newTested,
+    parcels: newParcel,
   };
   const { retiredOn: _, ...start } = (copied ? { ...copied, name: `${copied.name}, copy` } : fresh[kind]()) as Things[K];
   return { ...start, id: newId() } as Things[K];

@@ -1,0 +1,68 @@
+/** A parcel of bought transfers: what was ordered and what came, looked over once, so that gate, run and log can go by it. */
+import { z } from 'zod';
+import { Id, Initials, Name, RetiredOn, Words } from '../materials';
+import { TESTED_RESULTS } from './tested';
+
+/** What of a parcel is held against the order. */
+export const PARCEL_LOOKS = ['art', 'size', 'colour', 'count'] as const;
+export type ParcelLook = (typeof PARCEL_LOOKS)[number];
+
+const Day = z.iso.date('A day is written as 2026-05-31.');
+const Transfers = z.number().int('Whole transfers only.').min(0, 'No fewer than none.').max(100_000, 'More than 100,000 is no parcel.');
+const Side = z.number().min(1, 'At least a millimetre.').max(2000, 'At most two metres.');
+
+const PARCEL_FIELDS = z.object({
+  id: Id,
+  name: Name,
+  productId: Id,
+  supplier: Words,
+  /** As the orders call it: prints of this art and transfer are pressed from it. */
+  art: Name,
+  /** Of one transfer, mm; null: not told. */
+  widthMm: Side.nullable(),
+  heightMm: Side.nullable(),
+  colour: Words,
+  ordered: Transfers.min(1, 'A parcel has one transfer at least.'),
+  /** What comes beside what was ordered. */
+  spares: Transfers,
+  /** Transfers on one sheet, to be cut apart. */
+  perSheet: z.number().int('Whole transfers only.').min(1, 'A sheet has one transfer at least.').max(500, 'At most 500 on a sheet.'),
+  /** The day it is promised for; null: not told. */
+  expectedOn: Day.nullable(),
+  /** The day it came; null: it is on its way. */
+  arrivedOn: Day.nullable(),
+  /** Counted last: so many, at that instant, ms; null: never. */
+  counted: z.object({ n: Transfers, at: z.number().int() }).nullable(),
+  /** What was found as ordered. */
+  agrees: z.array(z.enum(PARCEL_LOOKS)).max(PARCEL_LOOKS.length),
+  /** The day on the sheet of instructions that came with it; null: none came, or it bears no day. */
+  sheetOn: Day.nullable(),
+  /** One of it pressed on scrap before any good piece. */
+  trial: z
+    .object({ on: Day, by: Initials.min(1, 'Whose trial it was: initials.'), result: z.enum(TESTED_RESULTS), note: Words })
+    .nullable(),
+  /** Where it lies. */
+  lies: Words,
+  note: Words,
+  retiredOn: RetiredOn,
+});
+
+export const ParcelSchema = PARCEL_FIELDS.superRefine((parcel, context) => {
+  if (parcel.arrivedOn !== null) return;
+  const away = (field: string, what: string) =>
+    context.addIssue({ code: 'custom', path: [field], message: `${what} before it came. Give the day it came first.` });
+  if (parcel.counted) away('counted', 'It cannot be counted');
+  if (parcel.agrees.length > 0) away('agrees', 'It cannot be checked against the order');
+  if (parcel.trial) away('trial', 'Nothing of it can be tried');
+});
+export type Parcel = z.infer<typeof PARCEL_FIELDS>;
+
+const plain = (words: string): string => words.trim().toLowerCase().replace(/\s+/g, ' ');
+
+/** Whether prints of an art in a transfer are pressed from a parcel; letter case and spaces do not matter. */
+export const isOfParcel = ({ productId, art }: Pick<Parcel, 'productId' | 'art'>, of: { productId: string; artName: string }): boolean =>
+  productId === of.productId && plain(art) === plain(of.artName);
+
+/** What of a parcel nobody has found as ordered yet; none of one that has not come. */
+export const unlooked = ({ arrivedOn, agrees }: Pick<Parcel, 'arrivedOn' | 'agrees'>): ParcelLook[] =>
+  arrivedOn === null ? [] : PARCEL_LOOKS.filter((look) => !agrees.includes(look));
