@@ -117,3 +117,22 @@ test('an embossed print shows one letter for each of its layers, each the way it
   await expect(card.locator('figure[data-mirror="as read"]')).toContainText('Shale Print');
   await expect(card).toContainText('turn the piece over, and press from the back');
 });
+
+test('how hard it is pressed is chosen for a print and kept by the house; another than the sheet’s is told', async ({ page }) => {
+  await page.goto('/orders/order-nebula/card');
+  const card = page.getByRole('article', { name: 'Card' });
+  await page.getByText('Press it another way').click();
+  await page.getByLabel('Pressure', { exact: true }).selectOption('light');
+  await expect(card).toContainText(/asks for medium pressure, and it is pressed light/);
+  await page.getByRole('button', { name: 'Keep it for Curlew Two-Sheet on Swing-away' }).click();
+  await page.getByLabel('Marry, pressure').selectOption('firm');
+  await expect(card).toContainText(/Close.*, 1:45, firm/);
+  await page.goto('/house');
+  const kept = page.getByRole('region', { name: 'Settings the house keeps' });
+  await expect(kept).toContainText('Curlew Two-Sheet on Swing-away: light pressure');
+  await kept.getByRole('button', { name: 'Keep it no longer' }).click();
+  await expect(kept).not.toContainText('light pressure');
+  // what was chosen for the print stands
+  await page.goto('/orders/order-nebula/card');
+  await expect(card).toContainText(/it is pressed light/);
+});

@@ -1,7 +1,7 @@
 /** Runs one case of the decision table: a piece in the trade's words, worked out, and held against what a practitioner expects. */
 import { type Card, resolve, TRADE, type Trade } from '../../src/core/card';
 import type { ResolveInput } from '../../src/core/draft';
-import { type House, type HouseSetting, STARTING_HOUSE } from '../../src/core/house';
+import { type House, type HouseSetting, type SettingOf, STARTING_HOUSE } from '../../src/core/house';
 import {
   type Aid,
   type Blank,
@@ -131,6 +131,9 @@ const SLIPS = {
   'loose back': { 'back left': 'slides free', 'back right': 'slides free', 'front left': drags, 'front right': drags },
 } as const;
 
+type Figures<K extends HouseSetting['of']> = Pick<SettingOf<K>, 'of' | 'stage' | 'value'>;
+type KeptFigure = Figures<'time'> | Figures<'temperature'> | Figures<'pressure'>;
+
 export interface Case {
   says: string;
   /** A built-in blank and what is different about this one. */
@@ -151,7 +154,7 @@ export interface Case {
   /** What was tested with this transfer; unless said otherwise on this very blank and press, good, peeled warm. */
   tested?: (Partial<Tested> & { onPress?: keyof typeof PRESSES })[];
   /** Settings the house keeps for other closings of this press and transfer, by hand. */
-  keepsStages?: Pick<HouseSetting, 'of' | 'stage' | 'value'>[];
+  keepsStages?: KeptFigure[];
   /** Side by side: no layer lies over another. */
   print?: Partial<Print> & { sideBySide?: boolean };
   colour?: string;
@@ -264,14 +267,16 @@ export function inputOf(entry: Case): ResolveInput {
       room: { ...STARTING_HOUSE.room, humidityPercent: entry.humidity ?? 50 },
       settings: [
         ...keptBy(entry, product.id),
-        ...(entry.keepsStages ?? []).map((own) => ({
-          ...own,
-          pressId: PRESSES[entry.press ?? 'true'].id,
-          productId: product.id,
-          on: '2026-03-02',
-          good: 0,
-          spoiled: 0,
-        })),
+        ...(entry.keepsStages ?? []).map(
+          (own): HouseSetting => ({
+            ...own,
+            pressId: PRESSES[entry.press ?? 'true'].id,
+            productId: product.id,
+            on: '2026-03-02',
+            good: 0,
+            spoiled: 0,
+          }),
+        ),
       ],
     },
     aids: entry.aids ?? BUILT_IN_AIDS,

@@ -13,7 +13,8 @@ const repeated = (was: Card, now: ResolveInput): Card => {
   const choices = choicesToRepeat(was, resolve(now), now.print.choices);
   return resolve({ ...now, print: { ...now.print, choices } });
 };
-const closings = (card: Card) => card.stages.filter(({ by }) => by === 'press').map(({ kind, timeS, setC }) => [kind, timeS, setC]);
+const closings = (card: Card) =>
+  card.stages.filter(({ by }) => by === 'press').map(({ kind, timeS, setC, set }) => [kind, timeS, setC, set?.band]);
 const said = (was: Card, now: ResolveInput) =>
   changesSince(was, resolve(now)).map((says) => phraseText(says, STARTING_HOUSE.units).replaceAll('\u00a0', ' '));
 
@@ -26,12 +27,20 @@ describe('a print pressed again', () => {
         { stage: 'marry', of: 'temperature', value: 165 },
         { stage: 'pre-press', of: 'time', value: 0 },
         { stage: 'finish', of: 'time', value: 9 },
+        { stage: 'marry', of: 'pressure', value: 'heavy' },
+        { of: 'pressure', value: 'light' },
       ],
     });
     expect(closings(resolve(later))).not.toEqual(closings(was));
     expect(closings(repeated(was, later))).toEqual(closings(was));
     expect(said(was, later)).toEqual(
-      expect.arrayContaining(['Marry was 1:45; now 1:10.', 'There was a pre-press; now there is none.', 'Second press was 16 s; now 9 s.']),
+      expect.arrayContaining([
+        'Marry was 1:45; now 1:10.',
+        'Marry was pressed medium; now heavy.',
+        'Pressure was medium; now light.',
+        'There was a pre-press; now there is none.',
+        'Second press was 16 s; now 9 s.',
+      ]),
     );
   });
   it('has no second press though the house presses twice since', () => {

@@ -31,16 +31,19 @@ const isSetOtherwise = (was: Card, now: Card, before: Stage, after: Stage): bool
   !(before.setC === was.set.tempC && after.setC === now.set.tempC);
 
 /** Choices that hold the other closings to what they were. */
-function closingsToRepeat(was: Card, now: Card): Pick<Choices, 'stageS' | 'stageC'> {
+function closingsToRepeat(was: Card, now: Card): Pick<Choices, 'stageS' | 'stageC' | 'stageBand'> {
   const stageS: NonNullable<Choices['stageS']> = {};
   const stageC: NonNullable<Choices['stageC']> = {};
+  const stageBand: NonNullable<Choices['stageBand']> = {};
   for (const { kind, before, after } of furtherClosings(was, now)) {
     if (before && before.timeS !== after?.timeS) stageS[kind] = before.timeS;
     // only these two can be left out
     if (!before && after && (kind === 'pre-press' || kind === 'finish')) stageS[kind] = 0;
     if (before?.setC && after && isSetOtherwise(was, now, before, after)) stageC[kind] = before.setC;
+    if (before?.set && after?.set && before.set.band !== after.set.band) stageBand[kind] = before.set.band;
   }
-  return { ...(Object.keys(stageS).length > 0 && { stageS }), ...(Object.keys(stageC).length > 0 && { stageC }) };
+  const isAny = (of: object) => Object.keys(of).length > 0;
+  return { ...(isAny(stageS) && { stageS }), ...(isAny(stageC) && { stageC }), ...(isAny(stageBand) && { stageBand }) };
 }
 
 /**
@@ -95,6 +98,8 @@ export function changesSince(was: Card, now: Card): Phrase[] {
         isSetOtherwise(was, now, before, after),
         () => phrase`${name} was set to ${setTemp(before.setC ?? 0, unit)}; now ${setTemp(after.setC ?? 0, unit)}.`,
       );
+      const [bandThen, bandNow] = [before.set?.band, after.set?.band];
+      if (bandThen && bandNow) say(bandThen !== bandNow, () => phrase`${name} was pressed ${bandThen}; now ${bandNow}.`);
     }
   }
   say(old.pressure.band !== set.pressure.band, () => phrase`Pressure was ${old.pressure.band}; now ${set.pressure.band}.`);
@@ -107,11 +112,13 @@ export function changesSince(was: Card, now: Card): Phrase[] {
 
 /** Choices that hold a new print to the set values a card had, where they would now come out otherwise. */
 export function choicesToRepeat(was: Card, now: Card, choices: Choices): Choices {
-  const { stageS, stageC } = closingsToRepeat(was, now);
+  const { stageS, stageC, stageBand } = closingsToRepeat(was, now);
   return {
     ...choices,
     ...(stageS && { stageS: { ...choices.stageS, ...stageS } }),
     ...(stageC && { stageC: { ...choices.stageC, ...stageC } }),
+    ...(stageBand && { stageBand: { ...choices.stageBand, ...stageBand } }),
+    ...(was.set.pressure.band !== now.set.pressure.band && { band: was.set.pressure.band }),
     ...(differs(was.set.tempC, now.set.tempC) && { setC: was.set.tempC }),
     ...(was.set.timeS !== now.set.timeS && { timeS: was.set.timeS }),
     ...(was.set.cover !== now.set.cover && { cover: was.set.cover !== null }),

@@ -14,10 +14,22 @@ export interface Stock {
 }
 
 /** What was chosen of a setting: what the card would find by itself. */
-const OF_THE_SETTING = ['setC', 'lowerC', 'timeS', 'stageS', 'peel', 'cover', 'alternative', 'heat'] as const;
+const OF_THE_SETTING = [
+  'setC',
+  'lowerC',
+  'timeS',
+  'stageS',
+  'stageC',
+  'band',
+  'stageBand',
+  'peel',
+  'cover',
+  'alternative',
+  'heat',
+] as const;
 /** What was chosen by the sheet of a transfer, and what by the press: it goes with them. */
-const OF_THE_SHEET = ['setC', 'lowerC', 'timeS', 'stageS', 'peel', 'alternative'] as const;
-const OF_THE_PRESS = ['setC', 'lowerC', 'heat', 'platenId'] as const;
+const OF_THE_SHEET = ['setC', 'lowerC', 'timeS', 'stageS', 'stageC', 'band', 'stageBand', 'peel', 'alternative'] as const;
+const OF_THE_PRESS = ['setC', 'lowerC', 'stageC', 'heat', 'platenId'] as const;
 
 /** Choices of a print after a change: what was chosen stays, but for what belonged to the transfer or press that is given up. */
 function choicesAfter(choices: Choices, change: Change): Choices {

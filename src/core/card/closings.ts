@@ -1,6 +1,6 @@
 /** The figures of each shutting of the press on a card: what is set, under what, and how it is peeled after. */
 
-import { type Draft, type PreparedInput, sheetStage, tackBand, touchingArea } from '../draft';
+import { closingBand, type Draft, type PreparedInput, touchingArea } from '../draft';
 import { pressureSetting } from '../press';
 import type { Card, Stage } from './schema';
 
@@ -19,17 +19,17 @@ function ownOf(input: PreparedInput, draft: Draft, set: Card['set'], stage: Stag
   switch (stage.kind) {
     case 'marry':
       return {
-        ...at(marry?.pressure.band ?? draft.band, marry && marry.cover !== 'avoid' ? marry.coverKind : null, marry?.peel ?? 'none'),
+        ...at(closingBand(input, draft, 'marry'), marry && marry.cover !== 'avoid' ? marry.coverKind : null, marry?.peel ?? 'none'),
         lowerC: null,
       };
     case 'pre-press':
-      return at(sheetStage(draft, 'pre-press')?.pressure.band ?? draft.band, draft.prePressCover, 'none');
+      return at(closingBand(input, draft, 'pre-press'), draft.prePressCover, 'none');
     case 'tack': {
       const under = draft.under[tack];
-      return at(tackBand(draft, tack), draft.cover, under?.press.peel ?? 'none');
+      return at(closingBand(input, draft, 'tack', tack), draft.cover, under?.press.peel ?? 'none');
     }
     case 'finish':
-      return at(finish?.sheet?.pressure.band ?? draft.band, finish?.cover ?? null, finish?.pull ?? 'none');
+      return at(closingBand(input, draft, 'finish'), finish?.cover ?? null, finish?.pull ?? 'none');
     default:
       return at(draft.band, draft.cover, draft.peel === 'none' ? (draft.mask ?? 'none') : draft.peel);
   }

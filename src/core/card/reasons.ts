@@ -1,6 +1,6 @@
 /** The chain of reasons behind every value of a card: the decisions that were taken, and how the temperature was found. */
 
-import { type Draft, houseSettingWords, ownSetC, type PreparedInput, pressOf, type Reason, testedWords } from '../draft';
+import { type Draft, houseSettingWords, ownBand, ownSetC, type PreparedInput, pressOf, type Reason, testedWords } from '../draft';
 import type { Judgement } from '../judgement';
 import { BAND_KPA, daysBetween, pressOffset, setForMiddle } from '../press';
 import { type Allowed, CHOSEN_STAGES, type ChosenStage, figurePhrase } from '../sheet';
@@ -127,7 +127,7 @@ const CLOSING_FIELDS: Record<ChosenStage, Reason['field']> = {
   finish: 'finish',
 };
 
-/** Whose word it is that another closing has a set value of its own. */
+/** Whose word it is that another closing has a set value or a pressure of its own. */
 export const closingReasons = (input: PreparedInput, draft: Draft): Reason[] =>
   CHOSEN_STAGES.flatMap((kind): Reason[] => {
     const own = ownSetC(input, kind);
@@ -137,9 +137,21 @@ export const closingReasons = (input: PreparedInput, draft: Draft): Reason[] =>
       tack: draft.under.length > 0,
       finish: draft.finish !== null,
     }[kind];
-    if (!own || !isDone) return [];
-    const says = phrase`${own.whose}: the ${kind} at ${setTemp(settable(input.press, own.value), input.press.set.unit)}.`;
-    return [{ field: CLOSING_FIELDS[kind], source: own.source, says }];
+    const band = ownBand(input, kind);
+    if (!isDone) return [];
+    const field = CLOSING_FIELDS[kind];
+    return [
+      ...(own
+        ? [
+            {
+              field,
+              source: own.source,
+              says: phrase`${own.whose}: the ${kind} at ${setTemp(settable(input.press, own.value), input.press.set.unit)}.`,
+            },
+          ]
+        : []),
+      ...(band ? [{ field, source: band.source, says: phrase`${band.whose}: the ${kind} pressed ${band.value}.` }] : []),
+    ];
   });
 
 /** A word on each layer's own setting where it differs from the press stage's. */

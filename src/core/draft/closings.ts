@@ -3,7 +3,7 @@ import type { CoverSheet } from '../heat';
 import type { PressureBand } from '../materials';
 import type { Allowed, ChosenStage } from '../sheet';
 import { type Draft, sheetStage, tackBand, tackOf } from './draft';
-import { ownSetC } from './houseSettings';
+import { ownBand, ownSetC } from './houseSettings';
 import type { PreparedInput } from './input';
 import { type PadOver, padOverOf } from './stack';
 
@@ -53,8 +53,21 @@ export interface Furthers {
   tack: readonly Further[];
 }
 
+/** How hard a closing beside the press stage is pressed: as chosen or kept for it, else by its own sheet, else as the press stage. @param i of several tacks which */
+export function closingBand(input: PreparedInput, draft: Draft, kind: ChosenStage, i = 0): PressureBand {
+  const { marry, finish, band } = draft;
+  const own = ownBand(input, kind);
+  if (own) return own.value;
+  return {
+    marry: marry?.pressure.band ?? band,
+    'pre-press': sheetStage(draft, 'pre-press')?.pressure.band ?? band,
+    tack: tackBand(draft, i),
+    finish: finish?.sheet?.pressure.band ?? band,
+  }[kind];
+}
+
 export function furthersOf(input: PreparedInput, draft: Draft): Furthers {
-  const { finish, marry, under, prePressS, prePressCover, band, cover } = draft;
+  const { finish, marry, under, prePressS, prePressCover, cover } = draft;
   const further = (kind: ChosenStage, tempC: Allowed | null, felt: Omit<OnCloth, 'name'> | null): Further => ({
     kind,
     tempC,
@@ -62,7 +75,7 @@ export function furthersOf(input: PreparedInput, draft: Draft): Furthers {
     ownC: ownSetC(input, kind)?.value ?? null,
   });
   const prePress = sheetStage(draft, 'pre-press');
-  const before = { timeS: prePressS, cover: prePressCover, padOver: padOverOf(draft), band: prePress?.pressure.band ?? band };
+  const before = { timeS: prePressS, cover: prePressCover, padOver: padOverOf(draft), band: closingBand(input, draft, 'pre-press') };
   return {
     prePress: prePressS > 0 ? further('pre-press', prePress?.ownHeat ? prePress.tempC : null, before) : null,
     marry: marry ? further('marry', marry.tempC, null) : null,
@@ -71,12 +84,12 @@ export function furthersOf(input: PreparedInput, draft: Draft): Furthers {
           timeS: finish.timeS,
           cover: finish.cover,
           padOver: null,
-          band: finish.sheet?.pressure.band ?? band,
+          band: closingBand(input, draft, 'finish'),
         })
       : null,
     tack: under.map(({ press, tack }, i) =>
       draft.fullS[i]
-        ? further('tack', press.tempC, { timeS: tackOf(draft, i), cover, padOver: null, band: tackBand(draft, i) })
+        ? further('tack', press.tempC, { timeS: tackOf(draft, i), cover, padOver: null, band: closingBand(input, draft, 'tack', i) })
         : further('tack', tack?.ownHeat ? tack.tempC : press.tempC, null),
     ),
   };

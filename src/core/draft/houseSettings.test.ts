@@ -6,10 +6,11 @@ import { runs } from '../../../test/runs';
 import { inputs } from '../../../test/shops';
 import { HouseSchema, type HouseSetting, houseSetting, STARTING_HOUSE, withoutSetting, withSetting } from '../house';
 import { judge } from '../judgement';
+import { PRESSURE_BANDS, type PressureBand } from '../materials';
 import type { ResolveInput } from './input';
 import { prepared } from './measured';
 
-const setting = (change: Partial<HouseSetting> = {}): HouseSetting => ({
+const setting = (change: Partial<Record<keyof HouseSetting, string | number>> = {}): HouseSetting => ({
   pressId: 'wren',
   productId: 'film',
   of: 'time',
@@ -17,7 +18,7 @@ const setting = (change: Partial<HouseSetting> = {}): HouseSetting => ({
   on: '2026-03-02',
   good: 9,
   spoiled: 1,
-  ...change,
+  ...(change as object),
 });
 const keeping = (input: ResolveInput, ...settings: HouseSetting[]): ResolveInput => ({ ...input, house: { ...input.house, settings } });
 
@@ -36,6 +37,9 @@ describe('the list of settings', () => {
     ['a temperature as a time', { value: 155 }, true],
     ['a press at room heat', { of: 'temperature', value: 15 }, false],
     ['a press at 155 °C', { of: 'temperature', value: 155 }, true],
+    ['a press at firm', { of: 'pressure', value: 'firm' }, true],
+    ['a pressure nobody knows', { of: 'pressure', value: 'hard' }, false],
+    ['a pressure in figures', { of: 'pressure', value: 3 }, false],
     ['no such day', { on: '2026-02-30' }, false],
   ] as const)('%s', (_, change, taken) => {
     expect(HouseSchema.safeParse({ ...STARTING_HOUSE, settings: [setting(change)] }).success).toBe(taken);
@@ -43,19 +47,26 @@ describe('the list of settings', () => {
 });
 
 describe('over random shops', () => {
-  const wanted = fc.record({ input: inputs, timeS: fc.integer({ min: 1, max: 120 }), setC: fc.integer({ min: 60, max: 230 }) });
-  const both = ({ input, timeS, setC }: { input: ResolveInput; timeS: number; setC: number }) => {
+  const wanted = fc.record({
+    input: inputs,
+    timeS: fc.integer({ min: 1, max: 120 }),
+    setC: fc.integer({ min: 60, max: 230 }),
+    band: fc.constantFrom(...PRESSURE_BANDS),
+  });
+  const all = ({ input, timeS, setC, band }: { input: ResolveInput; timeS: number; setC: number; band: PressureBand }) => {
     const use = { pressId: input.press.id, productId: input.product.id };
-    return keeping(input, setting({ ...use, value: timeS }), setting({ ...use, of: 'temperature', value: setC }));
+    const kept = [setting({ ...use, value: timeS }), setting({ ...use, of: 'temperature', value: setC })];
+    return keeping(input, ...kept, setting({ ...use, of: 'pressure', value: band }));
   };
   it('none puts a piece on Hold that was not, and what was chosen for the print stands', () => {
     fc.assert(
       fc.property(wanted, (entry) => {
-        const [plain, kept] = [judge(prepared(keeping(entry.input))), judge(prepared(both(entry)))];
+        const [plain, kept] = [judge(prepared(keeping(entry.input))), judge(prepared(all(entry)))];
         if (plain.lamp.state !== 'hold') expect(kept.lamp.state).not.toBe('hold');
-        const { timeS, setC } = entry.input.print.choices;
+        const { timeS, setC, band } = entry.input.print.choices;
         if (timeS !== undefined) expect(kept.draft.timeS).toBe(plain.draft.timeS);
         if (setC !== undefined) expect(kept.set.tempC).toBe(plain.set.tempC);
+        if (band !== undefined) expect(kept.draft.band).toBe(band);
       }),
       runs(600),
     );

@@ -1,8 +1,8 @@
 /** Draft: a piece with every value decided but its temperature: where it lies, what lies over and under it, how long, how it is peeled, each with its reason. */
 
-export { type Closing, closingsOf, type Further, type Furthers, furthersOf, type OnCloth } from './closings';
+export { type Closing, closingBand, closingsOf, type Further, type Furthers, furthersOf, type OnCloth } from './closings';
 export { decided } from './decide';
-export { DECISIONS, type Decision, type Decisions, SPOT_OVERLAP_MM } from './decisions';
+export { bandOnCloth, DECISIONS, type Decision, type Decisions, SPOT_OVERLAP_MM } from './decisions';
 export {
   type Draft,
   faceOfPiece,
@@ -11,13 +11,12 @@ export {
   obstructionsUnder,
   pressOf,
   sheetStage,
-  tackBand,
   tackOf,
   thicknessOf,
   touchingArea,
   trialOf,
 } from './draft';
-export { houseSettingWords, houseTemp, inEffect, leftOutReason, ownSetC, timeScalesWithMass } from './houseSettings';
+export { houseSettingWords, houseTemp, inEffect, leftOutReason, ownBand, ownSetC, timeScalesWithMass } from './houseSettings';
 export { layerName, layersOf, type PreparedInput, type ResolveInput } from './input';
 export { type LearnedShift, LearnedShiftSchema } from './learnedShift';
 export { dyeLimit, HARMS, LIMIT_SD_K, limitSdOf, limitsFor, limitWords, MARKS } from './limits';

@@ -1,34 +1,41 @@
 /** House rules: the shop's choice where practice differs, the units and room it works in, and who works there. */
 import { z } from 'zod';
-import { Id, Initials } from '../materials';
+import { Id, Initials, PRESSURE_BANDS } from '../materials';
 import { HousePlacesSchema } from '../placement';
 import { AllowanceSchema, CHOSEN_STAGES, FAMILY_IDS } from '../sheet';
 import { HouseRulesSchema, STARTING_RULES } from './schools';
 
 /** What is set otherwise by house rule for one press with one transfer, found in a run, with what spoke for it. */
+const KEPT = z.object({
+  pressId: Id,
+  productId: Id,
+  /** The closing it is of; absent: the press stage. */
+  stage: z.enum(CHOSEN_STAGES).optional(),
+  /** Day of the run. */
+  on: z.iso.date(),
+  /** Pieces that came out good so, and spoiled by what the heat does; none of either: kept by hand from a card. */
+  good: z.number().int().min(0),
+  spoiled: z.number().int().min(0),
+});
 export const HouseSettingSchema = z
-  .object({
-    pressId: Id,
-    productId: Id,
-    of: z.enum(['time', 'temperature']),
-    /** The closing it is of; absent: the press stage. */
-    stage: z.enum(CHOSEN_STAGES).optional(),
-    /** s; or °C on the press’s readout. */
-    value: z.number(),
-    /** Day of the run. */
-    on: z.iso.date(),
-    /** Pieces that came out good so, and spoiled by what the heat does; none of either: kept by hand from a card. */
-    good: z.number().int().min(0),
-    spoiled: z.number().int().min(0),
-  })
+  .discriminatedUnion('of', [
+    /** s */
+    KEPT.extend({ of: z.literal('time'), value: z.number() }),
+    /** °C on the press’s readout. */
+    KEPT.extend({ of: z.literal('temperature'), value: z.number() }),
+    KEPT.extend({ of: z.literal('pressure'), value: z.enum(PRESSURE_BANDS) }),
+  ])
   .refine(
     ({ of, stage, value }) => {
       const leastS = stage === 'pre-press' || stage === 'finish' ? 0 : 1;
+      if (of === 'pressure') return true;
       return of === 'time' ? value >= leastS && value <= 3600 : value >= 20 && value <= 260;
     },
     { path: ['value'], message: 'A time is 1 to 3600 s, a temperature 20 to 260 °C; only a pre-press or a second press may be 0 s.' },
   );
 export type HouseSetting = z.infer<typeof HouseSettingSchema>;
+/** Settings of one kind. */
+export type SettingOf<K extends HouseSetting['of']> = Extract<HouseSetting, { of: K }>;
 
 export const HouseSchema = z.object({
   units: z.object({ temperature: z.enum(['C', 'F']), length: z.enum(['mm', 'in']), linePressure: z.enum(['bar', 'psi']) }),
@@ -79,8 +86,10 @@ const sameUse = (a: SettingUse, b: SettingUse) =>
   a.pressId === b.pressId && a.productId === b.productId && a.of === b.of && a.stage === b.stage;
 
 /** The house's own setting for a press with a transfer. */
-export const houseSetting = (house: Pick<House, 'settings'>, use: SettingUse): HouseSetting | null =>
-  house.settings?.find((setting) => sameUse(setting, use)) ?? null;
+export const houseSetting = <K extends HouseSetting['of']>(
+  house: Pick<House, 'settings'>,
+  use: SettingUse & { of: K },
+): SettingOf<K> | null => (house.settings?.find((setting) => sameUse(setting, use)) as SettingOf<K> | undefined) ?? null;
 
 /** The house without a setting. */
 export const withoutSetting = (house: House, use: SettingUse): House => ({

@@ -5,6 +5,7 @@ export {
   HouseSchema,
   type HouseSetting,
   houseSetting,
+  type SettingOf,
   STARTING_HOUSE,
   withoutSetting,
   withSetting,

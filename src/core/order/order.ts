@@ -1,6 +1,6 @@
 /** Orders as they are typed in: lines of items alike, each with one or more prints of one or more layers, perhaps named from a roster. */
 import { z } from 'zod';
-import { Dwell, Id, isSided, Name, POSITIONS, SetTemp, SIDES, sidedWords, Words } from '../materials';
+import { Dwell, Id, isSided, Name, POSITIONS, PRESSURE_BANDS, SetTemp, SIDES, sidedWords, Words } from '../materials';
 import { ART_KINDS, CHOSEN_STAGES, type ChosenStage, PEELS } from '../sheet';
 
 /** What the piece lies on. */
@@ -23,6 +23,9 @@ const Choices = z.object({
     .optional(),
   /** Set values of the other closings, °C on the press’s readout. */
   stageC: z.partialRecord(z.enum(CHOSEN_STAGES), SetTemp).optional(),
+  /** How hard it is pressed, and in the other closings. */
+  band: z.enum(PRESSURE_BANDS).optional(),
+  stageBand: z.partialRecord(z.enum(CHOSEN_STAGES), z.enum(PRESSURE_BANDS)).optional(),
   /** A second way the sheet itself offers, by its name. */
   alternative: Name.optional(),
   /** Hot from below, cool from above. */

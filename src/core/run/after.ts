@@ -1,7 +1,7 @@
 /** After the run: what happened against the plan, and what to change next time, with the evidence. */
 import { mean } from 'simple-statistics';
 import type { Card } from '../card';
-import { type House, type HouseSetting, houseSetting } from '../house';
+import { type House, type HouseSetting, houseSetting, type SettingOf } from '../house';
 import type { ChosenStage } from '../sheet';
 import type { SpoilReason } from './choices';
 import { isOfTheHeat } from './faults';
@@ -50,14 +50,14 @@ interface Evidence {
   spoiled: number;
 }
 
-/** A change for next time and what speaks for it. */
-export interface NextTime extends Evidence {
-  of: HouseSetting['of'];
-  /** The closing it is of; absent: the full press. */
-  stage?: ChosenStage;
-  /** s; or °C on the readout. */
-  value: number;
-}
+/** A setting by its kind: s, °C on the readout, or a band. */
+type Change =
+  | Pick<SettingOf<'time'>, 'of' | 'value'>
+  | Pick<SettingOf<'temperature'>, 'of' | 'value'>
+  | Pick<SettingOf<'pressure'>, 'of' | 'value'>;
+
+/** A change for next time and what speaks for it; `stage`: the closing it is of, absent: the full press. */
+export type NextTime = Change & Evidence & { stage?: ChosenStage };
 
 /** A setting of the house that most pieces went wrong with. */
 export interface Doubted extends Evidence {
@@ -123,28 +123,40 @@ function evidenceOf(results: readonly PieceResult[]): Evidence {
   };
 }
 
-/** How each kind of setting stands on a result; null: as carded. */
-const SET: Record<HouseSetting['of'], (pieceResult: PieceResult) => number | null> = {
-  time: ({ setS }) => setS,
-  temperature: ({ setC }) => setC,
-};
-const KINDS = ['time', 'temperature'] as const;
+/** How a piece was set otherwise than carded, each kind that was. */
+function setOtherwise({ setS, setC, closings }: PieceResult): Change[] {
+  const band = closings.findLast(({ stage, spot }) => stage === 'press' && !spot)?.band;
+  return [
+    ...(setS === null ? [] : [{ of: 'time' as const, value: setS }]),
+    ...(setC === null ? [] : [{ of: 'temperature' as const, value: setC }]),
+    ...(band === undefined ? [] : [{ of: 'pressure' as const, value: band }]),
+  ];
+}
 
 /** Whether a setting is the card's own; a temperature goes there and back between units on its way. */
-const asCarded = ({ set }: Pick<Card, 'set'>, of: HouseSetting['of'], value: number): boolean =>
-  Math.abs(value - (of === 'time' ? set.timeS : set.tempC)) < 0.05;
+function asCarded({ set }: Pick<Card, 'set'>, { of, value }: Change): boolean {
+  if (of === 'pressure') return value === set.pressure.band;
+  return Math.abs(value - (of === 'time' ? set.timeS : set.tempC)) < 0.05;
+}
+
+const isSame = (a: Change, b: Change): boolean => a.of === b.of && a.value === b.value;
+const distinct = (changes: readonly Change[]): Change[] =>
+  changes.filter((change, i) => changes.findIndex((other) => isSame(other, change)) === i);
 
 /** Settings other than carded that more pieces came out good than spoiled with. */
 function changesOf(card: Pick<Card, 'set'>, results: readonly PieceResult[]): NextTime[] {
-  return KINDS.flatMap((of) => {
-    const others = [...new Set(results.map(SET[of]))].filter((value): value is number => value !== null && !asCarded(card, of, value));
-    return others.map((value) => ({ of, value, ...evidenceOf(results.filter((result) => SET[of](result) === value)) }));
-  }).filter(({ good, spoiled }) => good > spoiled);
+  return distinct(results.flatMap(setOtherwise))
+    .filter((change) => !asCarded(card, change))
+    .map((change) => ({
+      ...change,
+      ...evidenceOf(results.filter((result) => setOtherwise(result).some((other) => isSame(other, change)))),
+    }))
+    .filter(({ good, spoiled }) => good > spoiled);
 }
 
 /** Whether a closing of a stage was made with a setting. */
-const wasSet = (of: HouseSetting['of'], value: number, closing: DoneClosing): boolean =>
-  of === 'time' ? closing.plannedS === value : closing.setC === value;
+const wasSet = ({ of, value }: Change, { plannedS, setC, band }: DoneClosing): boolean =>
+  value === { time: plannedS, temperature: setC, pressure: band }[of];
 
 /** What the other closings were set to in the run, where more pieces came out good than spoiled with it. */
 function stageChangesOf({ sets }: Pick<RunState, 'sets'>, results: readonly PieceResult[]): NextTime[] {
@@ -153,22 +165,25 @@ function stageChangesOf({ sets }: Pick<RunState, 'sets'>, results: readonly Piec
     .flatMap(([stage, set]) => [
       ...(set?.timeS === undefined ? [] : [{ stage, of: 'time' as const, value: set.timeS }]),
       ...(set?.tempC === undefined ? [] : [{ stage, of: 'temperature' as const, value: set.tempC }]),
+      ...(set?.band === undefined ? [] : [{ stage, of: 'pressure' as const, value: set.band }]),
     ])
     .map((change) => ({
       ...change,
-      ...evidenceOf(results.filter(({ closings }) => closings.some((c) => c.stage === change.stage && wasSet(change.of, change.value, c)))),
+      ...evidenceOf(results.filter(({ closings }) => closings.some((c) => c.stage === change.stage && wasSet(change, c)))),
     }))
     .filter(({ good, spoiled }) => good > spoiled);
 }
+
+const KINDS = ['time', 'temperature', 'pressure'] as const;
 
 /** Settings of the house the card stood on, where no fewer of the pieces pressed by it were spoiled by the heat than came out good. */
 function doubtedOf(card: Pick<Card, 'set' | 'of'>, results: readonly PieceResult[], house: Pick<House, 'settings'>): Doubted[] {
   const { pressId, productId } = card.of;
   return KINDS.flatMap((of) => {
     const setting = houseSetting(house, { pressId, productId, of });
-    const evidence = evidenceOf(results.filter((result) => SET[of](result) === null));
+    const evidence = evidenceOf(results.filter((result) => setOtherwise(result).every((change) => change.of !== of)));
     const doubtful = evidence.spoiled > 0 && evidence.spoiled >= evidence.good;
-    return setting && doubtful && asCarded(card, of, setting.value) ? [{ setting, ...evidence }] : [];
+    return setting && doubtful && asCarded(card, setting) ? [{ setting, ...evidence }] : [];
   });
 }
 

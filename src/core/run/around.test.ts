@@ -3,6 +3,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { inputOf } from '../../../test/trade/check';
 import { type Card, resolve } from '../card';
+import type { PressureBand } from '../materials';
 import { phraseText } from '../units';
 import type { RunEvent } from './events';
 import { afterRun, doubtOf, firstHeat, gateOf, leadIn, REST, settled, sparesOf, stillHolds } from './index';
@@ -229,6 +230,36 @@ describe('after the run', () => {
     ]);
     expect(afterRun.spoiled).toEqual([{ reason: 'scorched', pieces: [3] }]);
     expect(sheet([result({ setS: card().set.timeS })]).changes).toEqual([]);
+  });
+
+  it('so is how hard it was pressed, at the press and in another closing; a part pressed again says nothing of it', () => {
+    const pressed = (stage: string, band: PressureBand, more: object = {}) => ({
+      stage,
+      plannedS: 10,
+      closedAt: 0,
+      openedAt: 10_000,
+      readC: null,
+      band,
+      ...more,
+    });
+    const spot = pressed('press', 'heavy', { spot: { area: { x: 0, y: 0, width: 1, height: 1 }, cover: null } });
+    const results = [result({ closings: [pressed('finish', 'light'), pressed('press', 'firm'), spot] })];
+    expect(sheet(results).changes).toEqual([{ of: 'pressure', value: 'firm', good: 1, spoiled: 0 }]);
+    const run = { ...startRun(0), results, sets: { finish: { band: 'light' as const } } };
+    expect(afterRun(card(), run, 0, {}).changes).toContainEqual({ stage: 'finish', of: 'pressure', value: 'light', good: 1, spoiled: 0 });
+    expect(sheet([result({ closings: [pressed('press', card().set.pressure.band)] })]).changes).toEqual([]);
+    // what the house keeps is doubted like a time
+    const kept = card({ keepsStages: [{ of: 'pressure', value: 'firm' }] });
+    const { settings = [] } = inputOf({
+      says: 'a tee',
+      on: 'cotton-tee',
+      with: 'cut-film',
+      keepsStages: [{ of: 'pressure', value: 'firm' }],
+    }).house;
+    const spoiled = result({ outcome: 'spoiled', reason: 'scorched' });
+    expect(afterRun(kept, { ...startRun(0), results: [spoiled] }, 0, { settings }).doubted).toMatchObject([
+      { setting: settings[0], spoiled: 1 },
+    ]);
   });
 
   it('a crooked piece says nothing against a setting; one the heat spoiled does', () => {

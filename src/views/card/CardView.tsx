@@ -191,10 +191,11 @@ function CardSheet({ worked, line, print, left, house, save, heatHref, aside }: 
       what,
     );
   const shop = useHouse();
-  const keepFigure = (figure: StageFigure & Pick<HouseSetting, 'pressId' | 'productId'>) => {
+  const keepFigure = ({ stage, ...figure }: StageFigure, use: Pick<HouseSetting, 'pressId' | 'productId'>) => {
     if (!shop.data) return;
-    const setting = { ...figure, on: isoDay(new Date()), good: 0, spoiled: 0 };
-    void shop.save(withSetting(shop.data.house, setting), `${CLOSING_NAMES[figure.stage].toLowerCase()} kept by the house`);
+    const setting: HouseSetting = { ...figure, ...use, ...(stage && { stage }), on: isoDay(new Date()), good: 0, spoiled: 0 };
+    const what = stage ? CLOSING_NAMES[stage].toLowerCase() : figure.of;
+    void shop.save(withSetting(shop.data.house, setting), `${what} kept by the house`);
   };
   const { setC: _, ...given } = print.choices;
   const product = shelf.data?.products.find((product) => product.id === topLayer(print).productId);
@@ -242,7 +243,7 @@ function CardSheet({ worked, line, print, left, house, save, heatHref, aside }: 
             (setting) => setting.pressId === press.id && setting.productId === product.id,
           )}
           onChoose={(choices, what) => void choose(choices, what)}
-          onKeep={(figure) => keepFigure({ ...figure, pressId: press.id, productId: product.id })}
+          onKeep={(figure) => keepFigure(figure, { pressId: press.id, productId: product.id })}
         />
       )}
       <Fault of={shop.fault} className="text-brick" />

@@ -1,12 +1,13 @@
 /** Choices beside the card's own pick: everything the sheet, the press and the blank leave open for one print. */
 import type { Stage } from '../../core/card';
 import type { HouseSetting } from '../../core/house';
+import type { PressureBand } from '../../core/materials';
 import { type Choices, heated, type Print } from '../../core/order';
 import type { Press } from '../../core/press';
 import { CHOSEN_STAGES, type ChosenStage, CLOSING_NAMES, type Product, writtenStage } from '../../core/sheet';
 import { ChoiceField } from '../../ui/Field';
 import { useUnits } from '../../ui/house';
-import { OwnFigure, type StageFigure, StageFigures, type StageFiguresProps } from './StageFigures';
+import { OwnBand, OwnFigure, type StageFigure, StageFigures, type StageFiguresProps } from './StageFigures';
 
 interface ChoicesPanelProps {
   print: Print;
@@ -38,8 +39,8 @@ export function ChoicesPanel({ print, product, press, stages, lowerC, houseSetti
     const { [key]: _, ...rest } = choices;
     onChoose(value === undefined ? rest : { ...rest, [key]: value }, what);
   };
-  const chooseStage: StageFiguresProps['onChoose'] = ({ of, stage: kind, value }) => {
-    const key = of === 'time' ? 'stageS' : 'stageC';
+  const chooseStage: StageFiguresProps['onChoose'] = (of, kind, value) => {
+    const key = ({ time: 'stageS', temperature: 'stageC', pressure: 'stageBand' } as const)[of];
     const { [kind]: _, ...rest } = choices[key] ?? {};
     const next = value === undefined ? rest : { ...rest, [kind]: value };
     choose(key, Object.keys(next).length === 0 ? undefined : next, `${CLOSING_NAMES[kind].toLowerCase()} chosen`);
@@ -83,6 +84,14 @@ export function ChoicesPanel({ print, product, press, stages, lowerC, houseSetti
           ]}
           onChange={(value) => choose('base', value === '' ? undefined : value, 'base chosen')}
         />
+        <OwnBand
+          label="Pressure"
+          own={choices.band}
+          byHouse={houseSettings.find((setting) => setting.of === 'pressure' && !setting.stage)?.value as PressureBand | undefined}
+          settingFor={`${product.name} on ${press.name}`}
+          onChoose={(band) => choose('band', band, 'pressure chosen')}
+          onKeep={(value) => onKeep({ of: 'pressure', stage: undefined, value })}
+        />
         {press.swapPlatens.length > 0 && (
           <ChoiceField
             label="Platen"
@@ -117,7 +126,7 @@ export function ChoicesPanel({ print, product, press, stages, lowerC, houseSetti
           />
         )}
       </div>
-      <div className="rule-top grid grid-cols-2 gap-x-5 pt-2 pb-2 min-[1200px]:grid-cols-4">
+      <div className="rule-top grid grid-cols-2 gap-x-5 pt-2 pb-2 min-[1200px]:grid-cols-3">
         {CHOSEN_STAGES.filter((kind) => mayChoose(kind, print, product)).map((kind) => (
           <StageFigures
             key={kind}

@@ -1,14 +1,20 @@
-/** Time and heat of a closing beside the press stage: chosen for one print, or kept by the house for every print of its transfer on its press. */
+/** Time, heat and pressure of a closing beside the press stage: chosen for one print, or kept by the house for every print of its transfer on its press. */
 import { useState } from 'react';
 import type { Stage } from '../../core/card';
-import type { HouseSetting } from '../../core/house';
+import type { HouseSetting, SettingOf } from '../../core/house';
+import { PRESSURE_BANDS, type PressureBand } from '../../core/materials';
 import type { Choices } from '../../core/order';
 import { type ChosenStage, CLOSING_NAMES } from '../../core/sheet';
 import type { HouseUnits } from '../../core/units';
+import { ChoiceField } from '../../ui/Field';
 import { QuantityField, type QuantityFieldProps } from '../../ui/QuantityField';
 
 /** What is typed for one closing. */
-export type StageFigure = Pick<HouseSetting, 'of'> & { stage: ChosenStage; value: number };
+export type StageFigure = { stage: ChosenStage | undefined } & (
+  | Pick<SettingOf<'time'>, 'of' | 'value'>
+  | Pick<SettingOf<'temperature'>, 'of' | 'value'>
+  | Pick<SettingOf<'pressure'>, 'of' | 'value'>
+);
 
 export interface StageFiguresProps {
   stage: ChosenStage;
@@ -21,7 +27,8 @@ export interface StageFiguresProps {
   houseSettings: readonly HouseSetting[];
   /** For whom the house would keep it. */
   settingFor: string;
-  onChoose: (figure: Omit<StageFigure, 'value'> & { value: number | undefined }) => void;
+  /** `value` undefined: given back to the card. */
+  onChoose: (of: HouseSetting['of'], stage: ChosenStage, value: number | PressureBand | undefined) => void;
   onKeep: (figure: StageFigure) => void;
 }
 
@@ -52,8 +59,9 @@ export function StageFigures({ stage, choices, stages, unit, house, houseSetting
       max: 260,
     },
   ] as const;
-  return figures.map(({ of, own, ...field }) => {
-    const byHouse = houseSettings.find((setting) => setting.stage === stage && setting.of === of)?.value;
+  const kept = houseSettings.filter((setting) => setting.stage === stage);
+  const timeAndHeat = figures.map(({ of, own, ...field }) => {
+    const byHouse = kept.find((setting): setting is SettingOf<'time'> | SettingOf<'temperature'> => setting.of === of)?.value;
     return (
       <OwnFigure
         key={`${of} ${own ?? 'card'}`}
@@ -62,11 +70,55 @@ export function StageFigures({ stage, choices, stages, unit, house, houseSetting
         own={own}
         byHouse={byHouse}
         settingFor={settingFor}
-        onChoose={(value) => onChoose({ of, stage, value })}
+        onChoose={(value) => onChoose(of, stage, value)}
         onKeep={(value) => onKeep({ of, stage, value })}
       />
     );
   });
+  return (
+    <>
+      {timeAndHeat}
+      <OwnBand
+        label={`${name}, pressure`}
+        own={choices.stageBand?.[stage]}
+        byHouse={kept.find((setting) => setting.of === 'pressure')?.value}
+        settingFor={settingFor}
+        onChoose={(band) => onChoose('pressure', stage, band)}
+        onKeep={(value) => onKeep({ of: 'pressure', stage, value })}
+      />
+    </>
+  );
+}
+
+interface OwnBandProps {
+  label: string;
+  /** Chosen for this print. */
+  own: PressureBand | undefined;
+  /** What the house keeps, and for whom. */
+  byHouse: PressureBand | undefined;
+  settingFor: string;
+  onChoose: (band: PressureBand | undefined) => void;
+  onKeep: (band: PressureBand) => void;
+}
+
+/** How hard a closing is pressed: as the card says, or chosen for this print, which the house may keep. */
+export function OwnBand({ label, own, byHouse, settingFor, onChoose, onKeep }: OwnBandProps) {
+  return (
+    <div>
+      <ChoiceField
+        label={label}
+        value={own ?? ''}
+        options={[{ value: '', text: 'as the card says' }, ...PRESSURE_BANDS.map((value) => ({ value, text: value }))]}
+        hint={own === undefined && byHouse !== undefined ? 'kept by the house' : undefined}
+        onChange={(band) => onChoose(band === '' ? undefined : band)}
+      />
+      {own !== undefined && byHouse !== own && (
+        <button type="button" className="act act-quiet -mt-3 underline" onClick={() => onKeep(own)}>
+          Keep it for {settingFor}
+        </button>
+      )}
+    </div>
+  );
 }
 
 interface OwnFigureProps extends Pick<QuantityFieldProps, 'label' | 'kind' | 'unit' | 'house' | 'min' | 'max' | 'whenEmpty'> {

@@ -14,10 +14,11 @@ export function KeptSettings() {
   const { house } = data;
   const { settings = [] } = house;
   const pressOf = ({ pressId }: HouseSetting) => presses.find(({ press }) => press.id === pressId)?.press;
-  const value = (setting: HouseSetting) =>
-    setting.of === 'time'
-      ? formatDuration(setting.value)
-      : formatQuantity(setting.value, pressOf(setting)?.set.unit ?? house.units.temperature);
+  const value = (setting: HouseSetting): string => {
+    if (setting.of === 'pressure') return `${setting.value} pressure`;
+    if (setting.of === 'time') return formatDuration(setting.value);
+    return formatQuantity(setting.value, pressOf(setting)?.set.unit ?? house.units.temperature);
+  };
   const name = (setting: HouseSetting) => shelf.products.find(({ id }) => id === setting.productId)?.name ?? setting.productId;
   return (
     <section aria-label="Settings the house keeps" className="rule-top mt-6 pt-4">

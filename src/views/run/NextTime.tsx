@@ -1,7 +1,7 @@
 /** What to set otherwise next time, with what speaks for it: kept by the house for this press and transfer, or on this card alone. */
 import type { RunReply } from '../../contract';
 import { timeScalesWithMass } from '../../core/draft';
-import { type House, houseSetting, withoutSetting, withSetting } from '../../core/house';
+import { type House, type HouseSetting, houseSetting, withoutSetting, withSetting } from '../../core/house';
 import type { Choices } from '../../core/order';
 import type { Doubted, NextTime } from '../../core/run';
 import { CLOSING_NAMES } from '../../core/sheet';
@@ -15,8 +15,10 @@ import { useOrder } from '../orders/useOrder';
 
 const evidence = ({ good, spoiled }: { good: number; spoiled: number }): string => `${good} good and ${spoiled} spoiled by the heat`;
 
-const valueWords = ({ of, value }: Pick<NextTime, 'of' | 'value'>, { card }: RunReply): string =>
-  of === 'time' ? formatDuration(value) : formatQuantity(value, card.window.settable.unit);
+function valueWords(next: Doubted['setting'] | NextTime, { card }: RunReply): string {
+  if (next.of === 'pressure') return `${next.value} pressure`;
+  return next.of === 'time' ? formatDuration(next.value) : formatQuantity(next.value, card.window.settable.unit);
+}
 
 const usedWith = ({ card }: RunReply) => ({ pressId: card.of.pressId, productId: card.of.productId });
 
@@ -25,20 +27,20 @@ function useOneTimeServes({ card: { of } }: RunReply, kind: NextTime['of']): boo
   const shelf = useRoute('shelf', {}, kind === 'time').data;
   const product = shelf?.products.find(({ id }) => id === of.productId);
   const fabric = shelf?.fabrics.find(({ id }) => id === of.fabricId);
-  return kind === 'temperature' || Boolean(product && fabric && !timeScalesWithMass({ product, fabric }));
+  return kind !== 'time' || Boolean(product && fabric && !timeScalesWithMass({ product, fabric }));
 }
 
 export function KeepSetting({ reply, next, endedAt }: { reply: RunReply; next: NextTime; endedAt: number }) {
   const { of, value, good, spoiled, stage } = next;
   const house = useHouse();
   const serves = useOneTimeServes(reply, of);
-  const setting = { ...usedWith(reply), of, ...(stage && { stage }), value, on: isoDay(new Date(endedAt)), good, spoiled };
+  const setting = { ...usedWith(reply), of, ...(stage && { stage }), value, on: isoDay(new Date(endedAt)), good, spoiled } as HouseSetting;
   const isKept = house.data && houseSetting(house.data.house, setting)?.value === value;
   const keep = () => house.data && void house.save(withSetting(house.data.house, setting), `${valueWords(next, reply)} kept by the house`);
   return (
     <div className="pt-2 text-xl">
       <p>
-        {stage ? `${CLOSING_NAMES[stage]} ` : of === 'time' ? 'Press it ' : 'Set it to '}
+        {stage ? `${CLOSING_NAMES[stage]}: ` : of === 'time' ? 'Press it ' : of === 'temperature' ? 'Set it to ' : 'Press it with '}
         {valueWords(next, reply)} from the start: {evidence(next)} so.
       </p>
       <div className="flex flex-wrap items-center gap-3 pt-2">
@@ -54,13 +56,13 @@ export function KeepSetting({ reply, next, endedAt }: { reply: RunReply; next: N
   );
 }
 
-function KeepOnCard({ reply, next: { of, value, stage } }: { reply: RunReply; next: NextTime }) {
+function KeepOnCard({ reply, next }: { reply: RunReply; next: NextTime }) {
   const { orderId, lineId, printKey } = reply.run;
   const order = useOrder(orderId);
   const line = order.data?.order.lines.find((line) => line.id === lineId);
   const print = line?.prints.find((print) => print.key === printKey);
   const choices = print?.choices ?? {};
-  const choice = choiceOf(choices, of, stage, value);
+  const choice = choiceOf(choices, next);
   const isKept = print && saysTheSame({ ...choices, ...choice }, choices);
   const keep = () => {
     if (!line || !print) return;
@@ -81,9 +83,10 @@ function KeepOnCard({ reply, next: { of, value, stage } }: { reply: RunReply; ne
 }
 
 /** What of a print's choices becomes another by a setting of one closing. */
-function choiceOf(choices: Choices, of: NextTime['of'], stage: NextTime['stage'], value: number): Choices {
-  if (!stage) return of === 'time' ? { timeS: value } : { setC: value };
-  return of === 'time' ? { stageS: { ...choices.stageS, [stage]: value } } : { stageC: { ...choices.stageC, [stage]: value } };
+function choiceOf(choices: Choices, { of, stage, value }: NextTime): Choices {
+  if (!stage) return { time: { timeS: value }, temperature: { setC: value }, pressure: { band: value } }[of] as Choices;
+  const key = ({ time: 'stageS', temperature: 'stageC', pressure: 'stageBand' } as const)[of];
+  return { [key]: { ...choices[key], [stage]: value } };
 }
 
 export function DropSetting({ reply, doubted }: { reply: RunReply; doubted: Doubted }) {

@@ -1,6 +1,6 @@
 /** The transfer made ready: warm base, trial, marry, trim, mask. */
 
-import { trialOf } from '../../draft';
+import { closingBand, trialOf } from '../../draft';
 import { dwell } from '../../press';
 import { phrase, seconds, setTemp } from '../../units';
 import { BURNS, marries, needs, PINCH, type StepRule } from './step';
@@ -26,11 +26,12 @@ export const SHEET_STEPS: readonly StepRule[] = [
   {
     id: 'marry-the-sheets',
     at: 'marry',
-    says: ({ input: { press }, draft, values }) => {
+    says: ({ input, draft, values }) => {
+      const { press } = input;
       const { marry } = draft;
       if (!marry) return null;
       const at = values.marry === values.press ? phrase`` : phrase` at ${setTemp(values.marry, press.set.unit)}`;
-      return phrase`Marry: printed sheet and adhesive sheet face to face, no garment in the press. Close${at}, ${seconds(dwell(press, marry.timeS.nominal))}, ${marry.pressure.band}.`;
+      return phrase`Marry: printed sheet and adhesive sheet face to face, no garment in the press. Close${at}, ${seconds(dwell(press, marry.timeS.nominal))}, ${closingBand(input, draft, 'marry')}.`;
     },
     safety: () => phrase`${PINCH} Heat-reactive glue and printed sheets: follow the maker’s safety data sheet, and ventilate.`,
   },

@@ -18,3 +18,4 @@ export const DECISIONS: Decisions = { asked: SHEET_QUERY, arranged: [...LAYING, 
 
 export { SPOT_OVERLAP_MM } from './after';
 export { type Decision, RANKS } from './decision';
+export { bandOnCloth } from './laying';

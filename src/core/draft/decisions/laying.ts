@@ -3,12 +3,17 @@ import { byHouse } from '../../house';
 import { canBeThreaded, hasPile, isHard, PRESSURE_BANDS, type PressureBand } from '../../materials';
 import { mm, phrase } from '../../units';
 import { type Arranged, pressOf, type Sheeted } from '../draft';
+import { ownBand } from '../houseSettings';
 import type { PreparedInput } from '../input';
 import { mirrorOf } from '../mirror';
 import { type Decision, HOUSE, SHEET, when } from './decision';
 
 const up = (band: PressureBand): PressureBand =>
   PRESSURE_BANDS[Math.min(PRESSURE_BANDS.length - 1, PRESSURE_BANDS.indexOf(band) + 1)] ?? band;
+
+/** How hard a cloth is pressed where a sheet asks for a band: one firmer on slub and pile. */
+export const bandOnCloth = (fabric: PreparedInput['fabric'], band: PressureBand): PressureBand =>
+  (fabric.texture === 'slubby' || hasPile(fabric)) && (band === 'light' || band === 'medium') ? up(band) : band;
 
 /** What is open at an end is loaded as the house does it; caps, flat and hard pieces only one way. */
 const isLoadedByHouse = ({ fabric, blank }: Pick<PreparedInput, 'fabric' | 'blank'>): boolean =>
@@ -54,6 +59,15 @@ export const LAYING: readonly Decision<Sheeted, Arranged>[] = [
         source: 'fabric',
         says: phrase`${fabric.name} has a pile: one band firmer, so that it lies down under the glue.`,
       }));
+    },
+  },
+  {
+    id: 'pressure-chosen',
+    field: 'pressure',
+    rank: 'operator',
+    decide: (input) => {
+      const own = ownBand(input, 'press');
+      return own && { set: { band: own.value }, source: own.source, says: phrase`${own.whose}: pressed ${own.value}.` };
     },
   },
   {

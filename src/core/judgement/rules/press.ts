@@ -1,6 +1,6 @@
 /** Rules of the press: what it is known to do, what fits on it, what it is not made for. */
 
-import { areaOfArt, faceOfPiece, layIn, mapOf, thicknessOf, touchingArea } from '../../draft';
+import { areaOfArt, bandOnCloth, faceOfPiece, layIn, mapOf, ownBand, pressOf, thicknessOf, touchingArea } from '../../draft';
 import { isBrittle, isHard } from '../../materials';
 import { fitInClosing } from '../../placement';
 import { coldUnder, type FoundSlips, fitsShape, isHandHeld, pressOffset, pressureSetting } from '../../press';
@@ -47,6 +47,19 @@ export const PRESS_RULES: readonly Rule[] = [
             : slips
               ? slipWords(press.name, slips)
               : phrase`The pressure of ${press.name} was never tied to a figure: try paper slips at the four corners first.`,
+      );
+    },
+  },
+  {
+    id: 'pressure-off-sheet',
+    field: 'pressure',
+    level: 'care',
+    evaluate: (input, draft) => {
+      const asked = pressOf(draft).pressure.band;
+      return when(
+        ownBand(input, 'press') !== null && draft.band !== asked && draft.band !== bandOnCloth(input.fabric, asked),
+        () =>
+          phrase`The sheet of ${input.product.name} asks for ${asked} pressure, and it is pressed ${draft.band}: pull at the edges of the first piece.`,
       );
     },
   },
