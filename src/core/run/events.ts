@@ -120,6 +120,10 @@ export const RunParcelSchema = z.object({
 });
 export type RunParcel = z.infer<typeof RunParcelSchema>;
 
+/** How much longer than planned a person's hands take: logarithms of the ratios, counted and summed. */
+export const PaceSchema = z.object({ n: z.number().min(0), sum: z.number(), squares: z.number().min(0) });
+export type Pace = z.infer<typeof PaceSchema>;
+
 /** A run as it was started. */
 export const RunSchema = RunPartSchema.extend({
   id: Id,
@@ -139,5 +143,7 @@ export const RunSchema = RunPartSchema.extend({
   machine: z.number().int().min(1),
   /** Points of the set-up that hold from the run before at this press. */
   holds: z.array(z.string().max(40)).max(40).default([]),
+  /** What was known of these hands as it began; null: nothing. */
+  pace: PaceSchema.nullable().default(null),
 });
 export type Run = z.infer<typeof RunSchema>;

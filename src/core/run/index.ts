@@ -18,6 +18,7 @@ export { type Clock, type Cooling, type Cue, clocksOf, cooling, cueOf, factOf, f
 export { doubtOf } from './doubt';
 export {
   MOST_TOGETHER,
+  type Pace,
   type Run,
   type RunEvent,
   type RunEventKind,
@@ -48,6 +49,7 @@ export {
   standing,
   UnknownMachine,
 } from './machine';
+export { carriedPace } from './pace';
 export {
   countedAtGate,
   leftInParcel,

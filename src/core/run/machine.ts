@@ -130,7 +130,7 @@ function accepted(plan: RunPlan, run: RunState, event: Done): RunState {
  */
 export function replay(plan: RunPlan, startedAt: number, events: readonly RunEvent[]): RunState {
   machineOf(plan);
-  return standing(events, notTheLast).reduce((run, event) => accepted(plan, run, event), startRun(startedAt));
+  return standing(events, notTheLast).reduce((run, event) => accepted(plan, run, event), startRun(startedAt, plan.pace ?? undefined));
 }
 
 /** A list of events with the state it adds up to. */

@@ -2,9 +2,11 @@
  * How fast this person's hands are, learned as they go: the logarithms of how long each act took against its plan. An act that was
  * begun cannot be broken off, so beside a shut press only what fits with room to spare is begun.
  */
+
+import type { Pace } from './events';
 import type { Done } from './lotSteps';
 import type { RunPlan } from './plan';
-import type { Pace, RunState } from './state';
+import type { RunState } from './state';
 
 /** What is believed of hands nobody has timed: a little slower than planned, and uneven; worth so many acts. Ours. */
 const PRIOR = { acts: 4, mean: Math.log(1.1), sd: 0.35 } as const;
@@ -25,6 +27,15 @@ export function paceAfter(plan: RunPlan, run: RunState, said: Done): Pace {
   const x = Math.log(ratio);
   const { n, sum, squares } = run.pace;
   return { n: n + 1, sum: sum + x, squares: squares + x * x };
+}
+
+/** What a run before says of these hands counts for at most so many acts, so that today's soon outweigh it. Ours. */
+const CARRIED_ACTS = 16;
+
+/** What of a pace is carried to the next run of the same hands: the same mean and spread, of fewer acts. */
+export function carriedPace({ n, sum, squares }: Pace): Pace {
+  const share = n > CARRIED_ACTS ? CARRIED_ACTS / n : 1;
+  return { n: n * share, sum: sum * share, squares: squares * share };
 }
 
 /** Mean and spread of the logarithm of how much longer than planned an act takes, what was believed before weighed in. */

@@ -2,6 +2,7 @@
 import type { Card } from '../card';
 import type { Heater } from '../press';
 import type { ChosenStage } from '../sheet';
+import type { Pace } from './events';
 
 /** What the machine needs of a card's stage. */
 export interface PlannedStage {
@@ -21,6 +22,8 @@ export interface RunPlan {
   /** Pieces that go into the press together. */
   perClosing: number;
   stages: readonly PlannedStage[];
+  /** What was known of these hands before the run; absent: nothing. */
+  pace?: Pace | null;
   /** What is known of the press's heat; absent: nothing. */
   heat?: PlannedHeat;
 }
@@ -38,13 +41,14 @@ export const MACHINE_VERSION = 2;
 
 /** @param also cards of the other prints of a batch: a wait is the longest of any, and over as soon as any is */
 export const planOf = (
-  { pieces, perClosing, machine }: Pick<RunPlan, 'pieces' | 'perClosing' | 'machine'>,
+  { pieces, perClosing, machine, pace }: Pick<RunPlan, 'pieces' | 'perClosing' | 'machine' | 'pace'>,
   card: Pick<Card, 'stages'> & Partial<Pick<Card, 'set' | 'delivered' | 'turning'>>,
   also: readonly Pick<Card, 'stages'>[] = [],
 ): RunPlan => ({
   machine,
   pieces,
   perClosing,
+  ...(pace && { pace }),
   stages: also.reduce<readonly PlannedStage[]>((stages, other) => waitingFor(stages, other.stages), card.stages),
   ...(card.delivered &&
     card.set && {

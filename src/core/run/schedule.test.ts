@@ -7,6 +7,7 @@ import { actsOf } from './acts';
 import { nextDue, waitsForFirst } from './choose';
 import { cueOf, factOf, type RunEvent, type RunPlan, type RunState, replay } from './index';
 import { step } from './machine';
+import { carriedPace } from './pace';
 import { startRun } from './state';
 import { COLD, MARRIED, TWO_SHEET, uuid, WARM } from './test/plans';
 
@@ -28,7 +29,7 @@ const taken = (plan: RunPlan, run: RunState, event: object, at: number): RunStat
 
 /** Plays a run by its cues. Hands need their usual time, times a factor; what was begun is not broken off. */
 function played(plan: RunPlan, factor: () => number = () => 1) {
-  let run = startRun(1);
+  let run = replay(plan, 1, []);
   let at = 1;
   const hot: number[] = [];
   const opened: number[] = [];
@@ -171,6 +172,39 @@ describe('runs played by their cues', () => {
     expect(opened.filter((s) => s > LATE_S).length / opened.length).toBeLessThanOrEqual(0.02);
     expect(warm.filter(({ tookS, untilS }) => tookS <= (untilS ?? 0) + 1e-9).length / warm.length).toBeGreaterThanOrEqual(0.97);
     expect(hot.filter((s) => s <= 3).length / hot.length).toBeGreaterThanOrEqual(0.99);
+  });
+
+  it('hands known from a run before lose less time in their next one, and open no later', () => {
+    const person = persons(23);
+    const plans = [spanned(WARM, 30, 47), COLD, MARRIED, TWO_SHEET];
+    const all = Array.from({ length: 200 }, (_, i) => {
+      const plan = { ...(plans[i % plans.length] as RunPlan), pieces: 3 };
+      const { factor } = person();
+      const pace = carriedPace(played({ ...plan, pieces: 6 }, factor).run.pace);
+      const acts: number[] = [];
+      const drawn = () => {
+        acts.push(factor());
+        return acts.at(-1) as number;
+      };
+      const known = played({ ...plan, pace }, drawn);
+      let next = 0;
+      // the very same hands, of which nothing is known
+      const unknown = played(plan, () => acts[next++] ?? factor());
+      return { known, unknown };
+    });
+    const late = (of: 'known' | 'unknown') => all.flatMap((pair) => pair[of].opened).filter((s) => s > LATE_S).length;
+    const took = (of: 'known' | 'unknown') => mean(all.map((pair) => pair[of].makespanS));
+    expect(took('known')).toBeLessThan(took('unknown'));
+    expect(late('known')).toBeLessThanOrEqual(late('unknown'));
+  });
+
+  it('what is carried has the mean and spread of what was seen, and counts for sixteen acts at most', () => {
+    const seen = { n: 80, sum: 16, squares: 12 };
+    const carried = carriedPace(seen);
+    expect(carried.n).toBe(16);
+    expect(carried.sum / carried.n).toBeCloseTo(seen.sum / seen.n, 12);
+    expect(carried.squares / carried.n).toBeCloseTo(seen.squares / seen.n, 12);
+    expect(carriedPace({ n: 3, sum: 1, squares: 1 })).toEqual({ n: 3, sum: 1, squares: 1 });
   });
 
   it('what is replayed is what was played', () => {

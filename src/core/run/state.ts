@@ -6,7 +6,7 @@
 import type { CoverKind, PressureBand } from '../materials';
 import type { ChosenStage } from '../sheet';
 import type { Lost, ReadBy, SpoilReason, Style, TrialLooks } from './choices';
-import type { SpotArea } from './events';
+import type { Pace, SpotArea } from './events';
 
 /** Something read at the press: °C by its panel, a gun or a probe; by its gauge in the gauge's own figures. */
 export interface Reading {
@@ -93,13 +93,6 @@ export interface PressHeat {
   passedOver: boolean;
 }
 
-/** How much longer than planned this person's hands take: logarithms of the ratios, counted and summed. */
-export interface Pace {
-  n: number;
-  sum: number;
-  squares: number;
-}
-
 /** What a closing is set to in this run, where that is not as carded. */
 export interface StageSetting {
   timeS?: number;
@@ -184,7 +177,8 @@ export interface Counts {
   left: number;
 }
 
-export const startRun = (at: number): RunState => ({
+/** @param pace what is known of these hands from runs before */
+export const startRun = (at: number, pace: Pace = { n: 0, sum: 0, squares: 0 }): RunState => ({
   active: [],
   begun: 0,
   results: [],
@@ -204,7 +198,7 @@ export const startRun = (at: number): RunState => ({
   heat: { setC: null, turned: null, read: null, passedOver: false },
   sets: {},
   lost: [],
-  pace: { n: 0, sum: 0, squares: 0 },
+  pace,
   handsUntil: null,
   readings: [],
   base: [],

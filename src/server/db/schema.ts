@@ -7,7 +7,7 @@ import type { Amendment, Pressing } from '../../core/log';
 import type { Aid, Blank, Fabric } from '../../core/materials';
 import type { Order } from '../../core/order';
 import type { Press, PressAmendment, PressRecord } from '../../core/press';
-import type { RunEvent, RunParcel, RunPart } from '../../core/run';
+import type { Pace, RunEvent, RunParcel, RunPart } from '../../core/run';
 import type { Parcel, Product, Tested } from '../../core/sheet';
 
 export const orders = sqliteTable('orders', {
@@ -64,6 +64,8 @@ export const runs = sqliteTable(
     holds: text('holds', { mode: 'json' }).$type<string[]>().notNull().default([]),
     /** Other prints pressed in it, after its own. */
     also: text('also', { mode: 'json' }).$type<RunPart[]>().notNull().default([]),
+    /** What was known of its hands as it began. */
+    pace: text('pace', { mode: 'json' }).$type<Pace>(),
     /** What its transfers are taken from, as it was when it began. */
     parcels: text('parcels', { mode: 'json' }).$type<RunParcel[]>().notNull().default([]),
   },

@@ -113,3 +113,33 @@ describe('a trial', () => {
     expect(leadIn(opened.card, checks, { ...all, setS: null })).toMatchObject({ state: 'trial' });
   });
 });
+
+describe('hands', () => {
+  it('are known from their last run, and only theirs; nobody’s are unknown', () => {
+    const before = startRun(shop.db, 'run-m', { orderId: 'order-guide-tees', lineId: 'line-guide-m', operator: 'QX' }, START);
+    expect(before.run.pace).toBeNull();
+    // every act of the hands takes half as long again as planned
+    let now = START;
+    for (let opened = before; !opened.state.done; opened = openRun(shop.db, 'run-m')) {
+      const cue = cueOf(opened.plan, opened.state, now);
+      if (!cue.act) {
+        now = cue.dueAt ?? now;
+        continue;
+      }
+      const stage = opened.plan.stages[cue.stage];
+      now += stage?.by === 'hands' && cue.act !== 'opened' ? stage.timeS * 1500 : 1000;
+      takeEvent(shop.db, 'run-m', { ...factOf(cue, cue.act), id: randomUUID(), at: now } as RunEvent, now);
+    }
+    const start = (id: string, operator: string, lineId = 'line-guide-l') =>
+      startRun(shop.db, id, { orderId: 'order-guide-tees', lineId, operator }, now + 60_000);
+    const known = start('run-l', 'QX');
+    const { n = 0, sum = 0 } = known.run.pace ?? {};
+    expect(n).toBeGreaterThan(5);
+    expect(Math.exp(sum / n)).toBeCloseTo(1.5, 1);
+    expect(known.state.pace).toEqual(known.run.pace);
+    takeEvent(shop.db, 'run-l', { kind: 'stopped', id: randomUUID(), at: now + 61_000 }, now + 61_000);
+    expect(start('run-other', 'QY').run.pace).toBeNull();
+    takeEvent(shop.db, 'run-other', { kind: 'stopped', id: randomUUID(), at: now + 62_000 }, now + 62_000);
+    expect(start('run-nobody', '').run.pace).toBeNull();
+  });
+});

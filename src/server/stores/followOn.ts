@@ -1,8 +1,9 @@
-/** A run that follows another at the same press: what of the set-up, and of a trial, it takes over from it. */
+/** What a run takes over from the one before: of the set-up and a trial at the same press, and how fast the same hands are. */
 import { and, desc, eq, gte, lte } from 'drizzle-orm';
 import type { Card } from '../../core/card';
-import { FOLLOWS_MS, stillHolds, TRIAL } from '../../core/run';
+import { carriedPace, FOLLOWS_MS, type Pace, stillHolds, TRIAL } from '../../core/run';
 import { runs } from '../db/schema';
+import { Refusal } from '../refusal';
 import { listOpenRuns, type OpenedRun, openRun } from './openedRun';
 import type { Db } from './perShop';
 
@@ -23,6 +24,27 @@ function runBefore(db: Db, pressId: string, now: number): OpenedRun | null {
     .limit(1)
     .get();
   return row ? openRun(db, row.id) : null;
+}
+
+/** What the last run of an operator says of these hands; null: there is none, or nobody said who pressed. */
+export function paceBefore(db: Db, operator: string, now: number): Pace | null {
+  if (operator === '') return null;
+  const row = db
+    .select({ id: runs.id })
+    .from(runs)
+    .where(and(eq(runs.operator, operator), lte(runs.endedAt, now)))
+    .orderBy(desc(runs.endedAt))
+    .limit(1)
+    .get();
+  if (!row) return null;
+  try {
+    const { pace } = openRun(db, row.id).state;
+    return pace.n > 0 ? carriedPace(pace) : null;
+  } catch (error) {
+    // a run that cannot be read says nothing of anybody
+    if (error instanceof Refusal) return null;
+    throw error;
+  }
 }
 
 /** @param now ms since the epoch, when the run begins */

@@ -77,8 +77,8 @@ export function openedUpTo(db: Db, row: RunRow, newest: number): OpenedRun {
 
 /** A run with the events that came since it was read. */
 function grown(db: Db, row: RunRow, before: { seq: number; opened: OpenedRun } | null): OpenedRun {
-  const { id, orderId, lineId, printKey, cardHash, pieces, perClosing, startedAt, holds, machine, also, parcels } = row;
-  const run = { id, orderId, lineId, printKey, cardHash, pieces, perClosing, startedAt, holds, machine, also, parcels };
+  const { id, orderId, lineId, printKey, cardHash, pieces, perClosing, startedAt, holds, machine, also, parcels, pace } = row;
+  const run = { id, orderId, lineId, printKey, cardHash, pieces, perClosing, startedAt, holds, machine, also, parcels, pace };
   const card = before?.opened.card ?? frozenCard(db, cardHash);
   if (!RunSchema.shape.parcels.safeParse(parcels).success) throw cannotBeRead('run', id, 'the parcels it is pressed from');
   if (!RunSchema.shape.also.safeParse(also).success) throw cannotBeRead('run', id, 'the other prints pressed in it');

@@ -12,7 +12,7 @@ import { apply, MACHINE_VERSION, parcelNames, partOf, type RunEvent, type RunPar
 import { runEvents, runs } from '../db/schema';
 import { notFound, Refusal } from '../refusal';
 import { type Facts, inputOf, readFacts } from './cards';
-import { followOn } from './followOn';
+import { followOn, paceBefore } from './followOn';
 import { freezeCard } from './frozenCards';
 import { readHouse } from './house';
 import { listOpenRuns, type OpenedRun, openRun, pressesPrint } from './openedRun';
@@ -155,6 +155,7 @@ export function startRun(
         startedAt: now,
         machine: MACHINE_VERSION,
         holds,
+        pace: paceBefore(db, operator, now),
         also: others.map(({ part }) => part),
         parcels: parcelsOf(db, facts, [{ card, pieces: left }, ...others.map((one) => ({ card: one.card, pieces: one.part.pieces }))]),
       })

@@ -48,9 +48,15 @@ const SECTIONS: readonly Section[] = [
   {
     name: 'runs',
     query: `SELECT id, order_id AS orderId, line_id AS lineId, print_key AS printKey, press_id AS pressId, card_hash AS cardHash, pieces,
-      per_closing AS perClosing, operator, started_at AS startedAt, ended_at AS endedAt, machine, holds, also, parcels FROM runs ORDER BY id`,
-    record: (row: { holds: string; also: string; parcels: string }) => ({
-      doc: { ...row, holds: listIn(row.holds), also: listIn(row.also), parcels: listIn(row.parcels) },
+      per_closing AS perClosing, operator, started_at AS startedAt, ended_at AS endedAt, machine, holds, also, parcels, pace FROM runs ORDER BY id`,
+    record: (row: { holds: string; also: string; parcels: string; pace: string | null }) => ({
+      doc: {
+        ...row,
+        holds: listIn(row.holds),
+        also: listIn(row.also),
+        parcels: listIn(row.parcels),
+        pace: row.pace && JSON.parse(row.pace),
+      },
     }),
   },
   {
