@@ -1,6 +1,8 @@
 /** A press surveyed, its cold corner felt by an order whose art lies there, and the way out of it. */
+
 import { connect } from 'node:net';
 import type { Page } from '@playwright/test';
+import { cue, start } from './hands';
 import { expect, ownTest, test } from './shop';
 
 test('the old clamshell is surveyed, its cold corner is felt by an order, turning the piece takes it out of there, the next survey stands on the chart', async ({
@@ -196,3 +198,40 @@ ownTest(
     second.destroy();
   },
 );
+
+ownTest('what a gun tells is kept at the press by its key, and from then on by two keys', async ({ page, shop }) => {
+  const gateway = connect(shop.devicePort, '127.0.0.1');
+  const told = { readC: 24, steady: false };
+  const telling = setInterval(() => gateway.write(`${JSON.stringify({ kind: 'gun', device: 'gun-3', at: Date.now(), ...told })}\n`), 300);
+  await page.goto('/orders/order-nebula/card');
+  await start(page);
+  await cue(page, /^Close to marry/);
+  const readBy = page.getByRole('group', { name: 'Read by' });
+  await page.keyboard.press('r');
+  await expect(readBy.getByRole('button', { name: 'panel' })).toHaveAttribute('aria-pressed', 'true');
+  // it was in the air, and comes to rest on the platen
+  Object.assign(told, { readC: 153.5, steady: true });
+  await expect(async () => {
+    await page.keyboard.press('Escape');
+    await page.keyboard.press('r');
+    await page.keyboard.press('g');
+    await expect(page.getByText('gun-3 shows 308 °F')).toBeVisible({ timeout: 2000 });
+  }).toPass();
+  await page.keyboard.press('Enter');
+  await expect(readBy).toHaveCount(0);
+  // it is the instrument of this device now: two keys
+  await page.keyboard.press('r');
+  await expect(readBy.getByRole('button', { name: 'gun' })).toHaveAttribute('aria-pressed', 'true');
+  await page.keyboard.press('Enter');
+  await expect(readBy).toHaveCount(0);
+  const { runs } = await (await page.request.get('/api/v1/rail')).json();
+  const gun = { kind: 'read', by: 'gun', value: expect.closeTo(153.5, 0) };
+  await expect
+    .poll(async () => {
+      const { events } = await (await page.request.get(`/api/v1/runs/${runs[0].runId}`)).json();
+      return events.filter(({ kind }: { kind: string }) => kind === 'read');
+    })
+    .toEqual([expect.objectContaining(gun), expect.objectContaining(gun)]);
+  clearInterval(telling);
+  gateway.destroy();
+});

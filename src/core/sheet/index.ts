@@ -17,7 +17,8 @@ export {
 } from './figure';
 export { figurePhrase, figureText, figureWords, readFigure } from './figureText';
 export { isAsMeant, unlike } from './look';
-export { isOfParcel, PARCEL_LOOKS, type Parcel, type ParcelLook, ParcelSchema, unlooked } from './parcel';
+export { type Parcel, ParcelSchema } from './parcel';
+export { isOfParcel, PARCEL_LOOKS, type ParcelLook, unlooked } from './parcelLooks';
 export { priceOfPrint } from './prints';
 export {
   type Allowances,

@@ -1,11 +1,8 @@
 /** A parcel of bought transfers: what was ordered and what came, looked over once, so that gate, run and log can go by it. */
 import { z } from 'zod';
 import { Id, Initials, Name, RetiredOn, Words } from '../materials';
+import { PARCEL_LOOKS } from './parcelLooks';
 import { TESTED_RESULTS } from './tested';
-
-/** What of a parcel is held against the order. */
-export const PARCEL_LOOKS = ['art', 'size', 'colour', 'count'] as const;
-export type ParcelLook = (typeof PARCEL_LOOKS)[number];
 
 const Day = z.iso.date('A day is written as 2026-05-31.');
 const Transfers = z.number().int('Whole transfers only.').min(0, 'No fewer than none.').max(100_000, 'More than 100,000 is no parcel.');
@@ -56,13 +53,3 @@ export const ParcelSchema = PARCEL_FIELDS.superRefine((parcel, context) => {
   if (parcel.trial) away('trial', 'Nothing of it can be tried');
 });
 export type Parcel = z.infer<typeof PARCEL_FIELDS>;
-
-const plain = (words: string): string => words.trim().toLowerCase().replace(/\s+/g, ' ');
-
-/** Whether prints of an art in a transfer are pressed from a parcel; letter case and spaces do not matter. */
-export const isOfParcel = ({ productId, art }: Pick<Parcel, 'productId' | 'art'>, of: { productId: string; artName: string }): boolean =>
-  productId === of.productId && plain(art) === plain(of.artName);
-
-/** What of a parcel nobody has found as ordered yet; none of one that has not come. */
-export const unlooked = ({ arrivedOn, agrees }: Pick<Parcel, 'arrivedOn' | 'agrees'>): ParcelLook[] =>
-  arrivedOn === null ? [] : PARCEL_LOOKS.filter((look) => !agrees.includes(look));

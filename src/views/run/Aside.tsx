@@ -13,8 +13,9 @@ import {
   type RunPlan,
   type RunState,
 } from '../../core/run';
-import { formatFigure, parseQuantity, phraseText, UNITS } from '../../core/units';
+import { formatFigure, formatQuantity, parseQuantity, phraseText, UNITS } from '../../core/units';
 import { useUnits } from '../../ui/house';
+import { type InHand, READ_KEYS, readByKey, rememberUsed, usedLast, useInHand } from './readBy';
 
 export type AsideKind = 'note' | 'time' | 'temperature' | 'pressure' | 'reading';
 
@@ -36,8 +37,16 @@ export function Aside({ kind, card, setting, readoutC, piece, onFact, onClose }:
   const [of, setOf] = useState(setting ? figuresNow(card, setting.plan, setting.run, setting.stage)?.of : undefined);
   const closing = closings.find((entry) => entry.of === of);
   const wantedC = readoutC ?? closing?.tempC ?? card.set.tempC;
-  const [typed, setTyped] = useState(kind === 'reading' ? formatFigure(wantedC, unit) : '');
-  const [by, setBy] = useState<ReadBy>('panel');
+  const inHand = useInHand();
+  const [by, setBy] = useState<ReadBy>(usedLast);
+  const shown = (next: ReadBy): string => {
+    if (next === 'panel') return formatFigure(wantedC, unit);
+    const device = inHand.find((entry) => entry.by === next);
+    return device ? formatFigure(device.readC, unit) : '';
+  };
+  // until something is typed the field follows what the instrument shows
+  const [own, setTyped] = useState<string | null>(null);
+  const typed = own ?? (kind === 'reading' ? shown(by) : '');
   const [fault, setFault] = useState<string | null>(null);
   // what was asked about once is taken the second time
   const [asked, setAsked] = useState<string | null>(null);
@@ -64,13 +73,14 @@ export function Aside({ kind, card, setting, readoutC, piece, onFact, onClose }:
       setAsked(text);
       return setFault(`${phraseText(doubt, units)} Keep it once more to set it all the same.`);
     }
+    if (fact.kind === 'read') rememberUsed(by);
     onFact(fact);
     onClose();
   };
   const chooseBy = (next: ReadBy) => {
     setBy(next);
     setFault(null);
-    setTyped(next === 'panel' ? formatFigure(wantedC, unit) : '');
+    setTyped(null);
     field.current?.focus();
   };
   useEffect(() => {
@@ -80,6 +90,8 @@ export function Aside({ kind, card, setting, readoutC, piece, onFact, onClose }:
     document.addEventListener('keydown', onKey);
     return () => document.removeEventListener('keydown', onKey);
   }, [onClose]);
+  const device = kind === 'reading' ? inHand.find((entry) => entry.by === by) : undefined;
+  const instruments = READ_BY.filter((entry) => entry !== 'gauge' || gauge !== 'feel');
   const whose = closingWord(of);
   const sets = kind === 'time' || kind === 'temperature' || kind === 'pressure';
   return (
@@ -97,7 +109,7 @@ export function Aside({ kind, card, setting, readoutC, piece, onFact, onClose }:
         />
       )}
       {kind === 'reading' && (
-        <Choices label="Read by" list={READ_BY.filter((entry) => entry !== 'gauge' || gauge !== 'feel')} chosen={by} onChoose={chooseBy} />
+        <Choices label="Read by" list={instruments} chosen={by} onChoose={chooseBy} keyOf={(entry) => READ_KEYS[entry].toUpperCase()} />
       )}
       {kind === 'pressure' ? (
         <Choices
@@ -111,6 +123,7 @@ export function Aside({ kind, card, setting, readoutC, piece, onFact, onClose }:
         <>
           <label className="block min-w-80 flex-1">
             <span className="text-night-soft">{labelOf(kind, { whose, piece, unit: by === 'gauge' ? null : UNITS[unit].symbol })}</span>
+            {device && <span className="pl-2 text-night-soft">{deviceWords(device, unit)}</span>}
             <input
               ref={field}
               className="entry mt-1 border-night-line bg-night text-xl text-white"
@@ -124,7 +137,14 @@ export function Aside({ kind, card, setting, readoutC, piece, onFact, onClose }:
                 setFault(null);
               }}
               onKeyDown={(event) => {
-                if (event.key === 'Enter') keep();
+                if (event.key === 'Enter') return keep();
+                // what is typed takes the place of what the instrument shows
+                if (own === null) event.currentTarget.select();
+                // a reading has no letters: one takes an instrument, and what it shows
+                const next = kind === 'reading' && !event.ctrlKey && !event.metaKey ? readByKey(event.key) : undefined;
+                if (!next || !instruments.includes(next)) return;
+                event.preventDefault();
+                chooseBy(next);
               }}
             />
           </label>
@@ -145,6 +165,9 @@ export function Aside({ kind, card, setting, readoutC, piece, onFact, onClose }:
   );
 }
 
+const deviceWords = ({ device, readC, steady }: InHand, unit: 'C' | 'F'): string =>
+  `${device} shows ${formatQuantity(readC, unit)}${steady ? '' : ', still moving'}`;
+
 const closingWord = (of: FiguresNow['of']): string => of ?? 'full press';
 
 interface ChoicesProps<T extends string> {
@@ -152,11 +175,13 @@ interface ChoicesProps<T extends string> {
   list: readonly T[];
   chosen: T;
   onChoose: (entry: T) => void;
+  /** The letter that takes an entry. */
+  keyOf?: (entry: T) => string;
   /** Its chosen one has the keys. */
   isFirst?: boolean;
 }
 
-function Choices<T extends string>({ label, list, chosen, onChoose, isFirst = false }: ChoicesProps<T>) {
+function Choices<T extends string>({ label, list, chosen, onChoose, keyOf, isFirst = false }: ChoicesProps<T>) {
   const on = useRef<HTMLButtonElement>(null);
   useEffect(() => {
     if (isFirst) on.current?.focus();
@@ -174,7 +199,7 @@ function Choices<T extends string>({ label, list, chosen, onChoose, isFirst = fa
             className={`act min-h-12 ${entry === chosen ? 'border-amber text-amber' : 'border-night-line text-white'}`}
             onClick={() => onChoose(entry)}
           >
-            {entry}
+            {entry} {keyOf && <span className="key">{keyOf(entry)}</span>}
           </button>
         ))}
       </span>
