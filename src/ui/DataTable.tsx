@@ -119,28 +119,31 @@ export function DataTable<Row extends RowData>({
 }: DataTableProps<Row>) {
   const table = useRows({ columns, rows, idOf });
   return (
-    <table className={`border-collapse ${look}`} aria-label={label}>
-      {caption && <caption className={captionLook}>{caption}</caption>}
-      <Head table={table} columns={columns} look={headLook} />
-      <tbody>
-        {table.getRowModel().rows.map((row) => {
-          const unfolded = below?.(row.original);
-          return (
-            <Fragment key={row.id}>
-              <tr className={rowLook(row.original, row.index)}>
-                <Cells table={table} row={row} columns={columns} />
-              </tr>
-              {unfolded && (
-                <tr>
-                  <td colSpan={columns.length} className="pb-4">
-                    {unfolded}
-                  </td>
+    // a table too wide for a phone is moved within its own box, never the page
+    <div className="relative narrow:overflow-x-auto">
+      <table className={`border-collapse ${look}`} aria-label={label}>
+        {caption && <caption className={captionLook}>{caption}</caption>}
+        <Head table={table} columns={columns} look={headLook} />
+        <tbody>
+          {table.getRowModel().rows.map((row) => {
+            const unfolded = below?.(row.original);
+            return (
+              <Fragment key={row.id}>
+                <tr className={rowLook(row.original, row.index)}>
+                  <Cells table={table} row={row} columns={columns} />
                 </tr>
-              )}
-            </Fragment>
-          );
-        })}
-      </tbody>
-    </table>
+                {unfolded && (
+                  <tr>
+                    <td colSpan={columns.length} className="pb-4">
+                      {unfolded}
+                    </td>
+                  </tr>
+                )}
+              </Fragment>
+            );
+          })}
+        </tbody>
+      </table>
+    </div>
   );
 }

@@ -46,8 +46,8 @@ function Queue() {
   if (!data) return <Pending error={error} what="the queue" />;
   const today = new Date(data.today);
   return (
-    <div className="mx-auto max-w-[1240px] px-5 pt-5">
-      <div className="flex items-baseline justify-between pb-3">
+    <div className="mx-auto max-w-[1240px] px-5 pt-4 narrow:px-4 narrow:pt-3">
+      <div className="flex flex-wrap items-baseline justify-between gap-x-4 pb-2">
         <h1>
           {dayText(today)}{' '}
           <span className="text-lg font-normal text-soft">
@@ -121,21 +121,29 @@ function QueueRow({ row, first, today }: { row: BenchRow; first: boolean; today:
   const left = row.pieces - row.good;
   const late = dueText(row.due, today).includes('late');
   return (
-    <li className="rule-top grid grid-cols-[7.5rem_1fr_14rem_8rem_12rem] items-center gap-x-5 py-4">
-      <div className="leading-tight">
+    <li className="rule-top grid grid-cols-[7.5rem_minmax(0,1fr)_14rem_8rem_12rem] items-center gap-x-5 py-1 narrow:grid-cols-[1fr_auto] narrow:gap-y-1.5 narrow:py-3">
+      <div className="leading-tight narrow:order-1 narrow:flex narrow:items-baseline narrow:gap-2">
         <div className={`text-lg font-bold ${late ? 'text-brick' : ''}`}>{dueText(row.due, today)}</div>
         <div className="label">{isoDayText(row.due)}</div>
       </div>
-      <div className="min-w-0">
-        <a href={stationHref(row.orderId, 'lines')} className="block truncate text-lg font-bold text-ink no-underline hover:underline">
+      <div className="min-w-0 leading-tight narrow:order-first narrow:col-span-2">
+        <a
+          href={stationHref(row.orderId, 'lines')}
+          className="block truncate text-lg font-bold text-ink no-underline hover:underline narrow:py-1 narrow:whitespace-normal"
+        >
           {row.name}
         </a>
-        <div className="truncate">{row.what || 'no lines yet'}</div>
-        <div className="label truncate">{row.customer}</div>
+        <div className="truncate">
+          {row.what || 'no lines yet'} <span className="label">{row.customer && `· ${row.customer}`}</span>
+        </div>
       </div>
-      <Progress row={row} left={left} />
-      {row.pieces > 0 ? <Lamp state={row.lamp} cautions={row.cautions} /> : <span className="label">no card yet</span>}
-      <a data-next className={`act ${first ? 'act-main' : ''}`} href={hrefOf(row)}>
+      <div className="narrow:order-3 narrow:col-span-2">
+        <Progress row={row} left={left} />
+      </div>
+      <div className="narrow:order-2">
+        {row.pieces > 0 ? <Lamp state={row.lamp} cautions={row.cautions} /> : <span className="label">no card yet</span>}
+      </div>
+      <a data-next className={`act narrow:order-4 narrow:col-span-2 ${first ? 'act-main' : ''}`} href={hrefOf(row)}>
         {row.next.verb}
       </a>
     </li>

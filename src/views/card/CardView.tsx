@@ -105,36 +105,38 @@ function CardOfOrder({ orderId, lineId, printKey }: PrintPageProps) {
           </span>
         )}
       </OrderHead>
-      <ClosingDesigns line={line} current={print.key} cards={cards.data.cards} hrefOf={(key) => hrefOf(line.id, key)} />
-      {worked.card.lamp.state !== 'hold' && <PressWith {...pressWith.panel} orderId={orderId} unit={worked.card.window.settable.unit} />}
-      <Fault of={run.fault ?? order.fault} className="mx-5 mt-3 border-l-4 border-brick pl-3 text-brick" />
-      <div className="grid min-h-[calc(100vh-11.5rem)] grid-cols-[17rem_1fr]">
-        <LineList
-          state={data}
-          current={line.id}
-          blankName={(id) => cards.data.cards.find((card) => card.card.of.blankId === id)?.card.of.blankName ?? id}
-          hrefOf={(id) => hrefOf(id)}
-        />
-        <article className="min-w-0 px-6 pt-4" aria-label="Card">
-          <CardSheet
-            key={`${line.id} ${print.key} ${worked.card.set.tempC} ${worked.card.set.lowerC}`}
-            worked={worked}
-            line={line}
-            print={print}
-            left={at.left}
-            house={house}
-            save={order.saveLine}
-            heatHref={`/heat-bench?${new URLSearchParams({ order: orderId, line: line.id, print: print.key })}`}
-            aside={
-              <CardTabs
-                line={line}
-                current={print.key}
-                hrefOf={(key) => hrefOf(line.id, key)}
-                paperHref={`${API}/orders/${orderId}/card.pdf?line=${line.id}&print=${print.key}`}
-              />
-            }
+      <div className="narrow:flex narrow:flex-col">
+        <ClosingDesigns line={line} current={print.key} cards={cards.data.cards} hrefOf={(key) => hrefOf(line.id, key)} />
+        {worked.card.lamp.state !== 'hold' && <PressWith {...pressWith.panel} orderId={orderId} unit={worked.card.window.settable.unit} />}
+        <Fault of={run.fault ?? order.fault} className="mx-5 mt-3 border-l-4 border-brick pl-3 text-brick" />
+        <div className="grid min-h-[calc(100vh-11.5rem)] grid-cols-[17rem_minmax(0,1fr)] narrow:block">
+          <LineList
+            state={data}
+            current={line.id}
+            blankName={(id) => cards.data.cards.find((card) => card.card.of.blankId === id)?.card.of.blankName ?? id}
+            hrefOf={(id) => hrefOf(id)}
           />
-        </article>
+          <article className="min-w-0 px-6 pt-4 narrow:px-4" aria-label="Card">
+            <CardSheet
+              key={`${line.id} ${print.key} ${worked.card.set.tempC} ${worked.card.set.lowerC}`}
+              worked={worked}
+              line={line}
+              print={print}
+              left={at.left}
+              house={house}
+              save={order.saveLine}
+              heatHref={`/heat-bench?${new URLSearchParams({ order: orderId, line: line.id, print: print.key })}`}
+              aside={
+                <CardTabs
+                  line={line}
+                  current={print.key}
+                  hrefOf={(key) => hrefOf(line.id, key)}
+                  paperHref={`${API}/orders/${orderId}/card.pdf?line=${line.id}&print=${print.key}`}
+                />
+              }
+            />
+          </article>
+        </div>
       </div>
     </>
   );
@@ -155,7 +157,7 @@ function printAt(data: OrderState | undefined, lineId: string | null, printKey: 
 /** The prints of the piece, and the card on paper. */
 function CardTabs({ paperHref, ...tabs }: { line: Line; current: string; hrefOf: (key: string) => string; paperHref: string }) {
   return (
-    <div className="flex shrink-0 items-center gap-1">
+    <div className="flex shrink-0 items-center gap-1 narrow:flex-wrap">
       <PrintTabs {...tabs} />
       <span className="label pl-2">On paper:</span>
       {PAPER_SIZES.map((paper) => (

@@ -29,7 +29,7 @@ export function usePressWith(prints: readonly Together[]) {
 export function PressWith({ prints, orderId, ticked, onTick, unit }: PressWithProps) {
   if (prints.length === 0) return null;
   return (
-    <fieldset className="m-0 flex flex-wrap items-center gap-x-6 gap-y-1 border-0 border-b border-line px-5 py-2">
+    <fieldset className="m-0 flex flex-wrap items-center gap-x-6 gap-y-1 border-0 border-b border-line px-5 py-2 narrow:order-last narrow:border-t narrow:border-b-0">
       <legend className="float-left mr-2 p-0 font-semibold">Press in the same run</legend>
       {prints.map((print) => {
         const key = keyOf(print);

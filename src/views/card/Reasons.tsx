@@ -28,7 +28,7 @@ export function Reasons({ card, field, onClose }: { card: Card; field: Field; on
     <section className="my-2 border-l-4 border-teal bg-sheet py-2 pr-4 pl-4" aria-label={`Why this ${field}`}>
       <ol>
         {reasons.map((reason, i) => (
-          <li key={i} className="grid grid-cols-[7rem_1fr] gap-3 py-1">
+          <li key={i} className="grid grid-cols-[7rem_1fr] gap-3 py-1 narrow:block">
             <span className="label">{SOURCE_WORDS[reason.source]}</span>
             <span>
               <Says words={reason.says} />

@@ -25,7 +25,7 @@ export function SetValues({ card, setC, house, lamp, open, onOpen }: SetValuesPr
   const value = { open, onOpen };
   const [gauge, gaugeUnit] = gaugeWords(pressure.setting, house);
   return (
-    <div className="flex flex-wrap items-start justify-between gap-x-6 gap-y-2">
+    <div className="flex flex-wrap items-start justify-between gap-x-6 gap-y-2 narrow:flex-col-reverse">
       {/* on Hold nobody should set these: they stand back */}
       <div className={`flex flex-wrap gap-x-7 gap-y-2 ${lamp.state === 'hold' ? 'text-[#75818a]' : ''}`}>
         <Value {...value} field="temperature" name="Temperature" figure={formatFigure(setC, unit)} unit={UNITS[unit].symbol}>
@@ -84,9 +84,9 @@ function Value({ field, name, figure, word, unit, open, onOpen, children }: Valu
       className={`border-b-4 pb-1 text-left ${open === field ? 'border-teal' : 'border-transparent hover:border-line'}`}
     >
       <span className="sr-only">{name}: </span>
-      <span className="block leading-none font-semibold whitespace-nowrap" style={{ fontSize: 58 }}>
+      <span className="block text-[58px] leading-none font-semibold whitespace-nowrap narrow:text-[40px]">
         {figure ? <span className="figure">{figure}</span> : word}
-        <span className="text-2xl font-normal"> {unit}</span>
+        <span className="text-2xl font-normal narrow:text-lg"> {unit}</span>
       </span>
       <span className="label block pt-1.5 whitespace-nowrap">{children}</span>
     </button>

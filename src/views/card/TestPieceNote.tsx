@@ -39,7 +39,7 @@ export function TestPieceNote({ blankId, test, onNoted, onCancel }: TestPieceNot
         Press one {blank.name} at this card’s setting, let it cool, and look at the bare face and pull at the print. Note it only if it
         held: every later card for this blank relies on it.
       </p>
-      <div className="grid grid-cols-[12rem_1fr] gap-x-5">
+      <div className="grid grid-cols-[12rem_1fr] gap-x-5 narrow:block">
         <TextField label="Tested on" type="date" value={form.doc.on} onChange={(on) => form.patch({ on })} problem={form.fields.on} />
         <TextField
           label="How"

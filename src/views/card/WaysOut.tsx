@@ -31,7 +31,10 @@ export function WaysOut({ ways, isHold, blankId, onTake }: Props) {
       )}
       <ol>
         {ways.map((way, i) => (
-          <li key={i} className="rule-bottom grid grid-cols-[1fr_6rem_12.5rem_7rem] items-center gap-4 py-2">
+          <li
+            key={i}
+            className="rule-bottom grid grid-cols-[minmax(0,1fr)_6rem_12.5rem_7rem] items-center gap-4 py-2 narrow:flex narrow:flex-wrap narrow:gap-x-4 narrow:gap-y-1"
+          >
             <span className={i === 0 ? 'font-semibold' : ''}>
               <Says words={way.says} />
               {way.unlike > 1 && (

@@ -105,7 +105,7 @@ export function Practice() {
           {fault}
         </p>
       )}
-      <div className="grid grid-cols-[1fr_16rem] gap-8 pt-4">
+      <div className="grid grid-cols-[1fr_16rem] gap-8 pt-4 narrow:block">
         {round ? (
           <Game
             key={JSON.stringify([round.situationId, round.stack.blankName, round.stack.productName])}

@@ -67,7 +67,7 @@ function PlaceRow({ position, draft, fields, onSet, onDrop }: RowProps) {
     />
   );
   return (
-    <fieldset className="rule-top m-0 grid grid-cols-[12rem_1fr_1fr_7rem] items-start gap-x-4 border-x-0 border-b-0 p-0 pt-2">
+    <fieldset className="rule-top m-0 grid grid-cols-[12rem_1fr_1fr_7rem] items-start gap-x-4 narrow:grid-cols-2 narrow:*:first:col-span-2 border-x-0 border-b-0 p-0 pt-2">
       <legend className="sr-only">{position}</legend>
       <span className="py-3 pl-2 leading-tight font-semibold">
         {position}

@@ -2,9 +2,11 @@
 import { useInfiniteQuery } from '@tanstack/react-query';
 import { useDeferredValue, useState } from 'react';
 import { API, call } from '../../contract';
+import { useDensity } from '../../ui/density';
 import { ChoiceField, TextField } from '../../ui/Field';
 import { LeftOut } from '../../ui/LeftOut';
 import { Island, Pending, useRoute } from '../../ui/query';
+import { useNarrow } from '../../ui/useNarrow';
 import { InAndOut } from '../shelf/InAndOut';
 import { Habits } from './Habits';
 import { PressingList } from './PressingList';
@@ -64,9 +66,9 @@ function LogSearch({ initialQuery }: { initialQuery: string }) {
   const [typed, setTyped] = useState(initialQuery);
   const [filter, setFilter] = useState(NONE);
   const [moving, setMoving] = useState(false);
+  const [density, setDensity] = useDensity();
   const q = useDeferredValue(typed).trim();
   const query = asked(filter, q);
-  const names = useRoute('logNames', {});
   const { data, error, fetchNextPage, hasNextPage, isFetchingNextPage } = useInfiniteQuery({
     queryKey: ['pressings', query],
     queryFn: ({ pageParam }) => call('pressings', { query: { ...query, limit: PAGE, ...pageParam } }),
@@ -82,51 +84,37 @@ function LogSearch({ initialQuery }: { initialQuery: string }) {
   const patch = (part: Partial<Filter>) => setFilter({ ...filter, ...part });
   const out = (kind: 'csv' | 'json') => `${API}/pressings.${kind}?${new URLSearchParams(query as Record<string, string>)}`;
   return (
-    <div className="mx-auto max-w-[1240px] px-5 pt-4">
+    <div className="mx-auto max-w-[1240px] px-5 pt-4 narrow:px-4">
       <div className="flex flex-wrap items-end gap-x-4">
-        <h1 className="pb-7">Log</h1>
-        <div className="w-[26rem]">
+        <h1 className="pb-7 narrow:pb-2">Log</h1>
+        <div className="w-[26rem] narrow:w-full">
           <TextField label="Find by any words: order, blank, transfer, reason, note" type="search" value={typed} onChange={setTyped} />
         </div>
-        <p className="label flex-1 pb-8" role="status">
+        <p className="label flex-1 pb-8 narrow:pb-2" role="status">
           {data ? countWords(total) : ''}
         </p>
-        <div className="flex gap-2 pb-5">
+        <div className="flex flex-wrap gap-2 pb-5 narrow:pb-2">
           <a className={`act ${total ? '' : 'invisible'}`} href={out('csv')} download="pressings.csv">
             Take out as CSV
           </a>
           <a className={`act act-quiet ${total ? '' : 'invisible'}`} href={out('json')} download="pressings.json">
             as JSON
           </a>
+          <button
+            type="button"
+            className="act act-quiet narrow:hidden"
+            aria-pressed={density === 'compact'}
+            onClick={() => setDensity(density === 'compact' ? 'roomy' : 'compact')}
+          >
+            {density === 'compact' ? 'Roomy rows' : 'Compact rows'}
+          </button>
           <button type="button" className="act act-quiet" aria-expanded={moving} onClick={() => setMoving(!moving)}>
             Bring in
           </button>
         </div>
       </div>
       {moving && <InAndOut kind="pressings" />}
-      <div className="grid grid-cols-6 gap-x-4">
-        <ChoiceField label="Came out" value={filter.outcome} options={OUTCOMES} onChange={(outcome) => patch({ outcome })} />
-        <ChoiceField
-          label="Fabric"
-          value={filter.fabric}
-          options={options('any fabric', names.data?.fabrics ?? [])}
-          onChange={(fabric) => patch({ fabric })}
-        />
-        <ChoiceField
-          label="Transfer"
-          value={filter.product}
-          options={options('any transfer', names.data?.products ?? [])}
-          onChange={(product) => patch({ product })}
-        />
-        <ChoiceField
-          label="Press"
-          value={filter.press}
-          options={options('any press', names.data?.presses ?? [])}
-          onChange={(press) => patch({ press })}
-        />
-        <TextField label="From" type="date" value={filter.from} onChange={(from) => patch({ from })} />
-        <TextField label="To" type="date" value={filter.to} onChange={(to) => patch({ to })} />
-      </div>
+      <Filters filter={filter} onChange={patch} />
       <Habits />
       {!data ? (
         <Pending error={error} what="the log" />
@@ -139,9 +127,48 @@ function LogSearch({ initialQuery }: { initialQuery: string }) {
       ) : (
         <>
           <LeftOut of={unreadable} />
-          <PressingList pressings={rows} more={hasNextPage && !isFetchingNextPage} onMore={() => void fetchNextPage()} />
+          <PressingList pressings={rows} density={density} more={hasNextPage && !isFetchingNextPage} onMore={() => void fetchNextPage()} />
         </>
       )}
     </div>
+  );
+}
+
+/** What the list is narrowed by; on a phone folded until it is wanted. */
+function Filters({ filter, onChange }: { filter: Filter; onChange: (part: Partial<Filter>) => void }) {
+  const names = useRoute('logNames', {});
+  const narrow = useNarrow();
+  const [isOpen, setIsOpen] = useState(false);
+  return (
+    <>
+      {narrow && (
+        <button type="button" className="act act-quiet" aria-expanded={isOpen} onClick={() => setIsOpen(!isOpen)}>
+          Filters
+        </button>
+      )}
+      <div className={`grid grid-cols-6 gap-x-4 narrow:grid-cols-2 ${narrow && !isOpen ? 'hidden' : ''}`}>
+        <ChoiceField label="Came out" value={filter.outcome} options={OUTCOMES} onChange={(outcome) => onChange({ outcome })} />
+        <ChoiceField
+          label="Fabric"
+          value={filter.fabric}
+          options={options('any fabric', names.data?.fabrics ?? [])}
+          onChange={(fabric) => onChange({ fabric })}
+        />
+        <ChoiceField
+          label="Transfer"
+          value={filter.product}
+          options={options('any transfer', names.data?.products ?? [])}
+          onChange={(product) => onChange({ product })}
+        />
+        <ChoiceField
+          label="Press"
+          value={filter.press}
+          options={options('any press', names.data?.presses ?? [])}
+          onChange={(press) => onChange({ press })}
+        />
+        <TextField label="From" type="date" value={filter.from} onChange={(from) => onChange({ from })} />
+        <TextField label="To" type="date" value={filter.to} onChange={(to) => onChange({ to })} />
+      </div>
+    </>
   );
 }

@@ -29,7 +29,7 @@ export function PlacedForm({ pressing, house }: { pressing: Pressing; house: Hou
       <form
         aria-label="Where it came to lie"
         onSubmit={form.handle(save)}
-        className="grid max-w-3xl grid-cols-[1fr_1fr_1fr_auto] items-start gap-x-4"
+        className="grid max-w-3xl grid-cols-[1fr_1fr_1fr_auto] items-start gap-x-4 narrow:grid-cols-2"
       >
         <ShiftFields
           value={doc}

@@ -1,50 +1,110 @@
 /** Pressings as a long list, newest first: only the rows in sight are drawn, and older ones are fetched as they come near. */
 import { useMemo } from 'react';
 import type { Logged } from '../../contract';
-import type { HouseUnits } from '../../core/units';
+import { formatDuration, formatForHouse, type HouseUnits } from '../../core/units';
 import type { Column } from '../../ui/DataTable';
 import { instantText } from '../../ui/days';
+import type { Density } from '../../ui/density';
 import { useUnits } from '../../ui/house';
 import { LongTable } from '../../ui/LongTable';
+import { useNarrow } from '../../ui/useNarrow';
 import { Outcome } from './PressingTable';
 import { figureColumns, Piece } from './pressingColumns';
 
-const ROW = 70;
+/** Height of a row, px, by how the list is shown. */
+const ROW_PX = { roomy: 70, compact: 36, phone: 108 } as const;
+type Shown = keyof typeof ROW_PX;
 
 interface PressingListProps {
   pressings: Logged[];
+  density: Density;
   more: boolean;
   onMore: () => void;
 }
 
-export function PressingList({ pressings, more, onMore }: PressingListProps) {
+export function PressingList({ pressings, density, more, onMore }: PressingListProps) {
   const house = useUnits();
-  const columns = useMemo(() => columnsOf(house), [house]);
+  const shown: Shown = useNarrow() ? 'phone' : density;
+  const columns = useMemo(() => ({ roomy: roomyColumns, compact: compactColumns, phone: phoneColumns })[shown](house), [house, shown]);
   return (
     <LongTable
+      key={shown}
       look="text-left text-[0.95rem] leading-tight"
       columns={columns}
       rows={pressings}
       idOf={({ id }) => id}
       rowLook={({ withdrawn }) => `rule-top ${withdrawn ? 'text-soft line-through' : ''}`}
-      rowPx={ROW}
+      rowPx={ROW_PX[shown]}
       more={more}
       onMore={onMore}
     />
   );
 }
 
-const columnsOf = (house: HouseUnits): Column<Logged>[] => [
+const When = ({ pressing: p, look }: { pressing: Logged; look: string }) => (
+  <a href={`/log/${p.id}`} className={look}>
+    {instantText(p.endedAt)}
+    <span className="sr-only"> open the record</span>
+  </a>
+);
+
+const outcomeLook = ({ outcome }: Logged): string => (outcome === 'spoiled' ? 'font-semibold text-brick' : 'font-semibold');
+
+/** One line a piece. */
+const compactColumns = (house: HouseUnits): Column<Logged>[] => {
+  const one = { cellLook: 'truncate pr-4 align-middle' };
+  return [
+    { head: 'When', figures: true, headLook: 'w-36', ...one, cell: (p) => <When pressing={p} look="inline-flex min-h-8 items-center" /> },
+    { head: 'Order', ...one, cell: (p) => p.orderName },
+    { head: 'Piece', headLook: 'w-56', ...one, cell: (p) => <Piece pressing={p} /> },
+    { head: 'Transfer', headLook: 'w-44', ...one, cell: (p) => p.layerNames.join(', ') },
+    {
+      head: 'Set',
+      headLook: 'w-32',
+      figures: true,
+      ...one,
+      cell: (p) => `${formatForHouse('temperature', p.setC, house)} ${formatDuration(p.timeS)}`,
+    },
+    {
+      head: 'Came out',
+      headLook: 'w-48',
+      ...one,
+      cell: (p) => (
+        <>
+          <span className={outcomeLook(p)}>{p.outcome}</span> {p.withdrawn ? 'withdrawn' : p.reason}
+        </>
+      ),
+    },
+  ];
+};
+
+/** A piece under the other, each as a block of lines. */
+const phoneColumns = (house: HouseUnits): Column<Logged>[] => [
+  {
+    head: 'Piece',
+    cell: (p) => (
+      <span className="block overflow-hidden">
+        <span className="flex items-baseline justify-between gap-3">
+          <When pressing={p} look="figure inline-flex min-h-11 items-center" />
+          <span className={`truncate ${outcomeLook(p)}`}>{p.withdrawn ? 'withdrawn' : (p.reason ?? p.outcome)}</span>
+        </span>
+        <span className="block truncate font-semibold">
+          <Piece pressing={p} />
+        </span>
+        <span className="label block truncate">
+          {p.layerNames.join(', ')} · {formatForHouse('temperature', p.setC, house)}, {formatDuration(p.timeS)}
+        </span>
+      </span>
+    ),
+  },
+];
+
+const roomyColumns = (house: HouseUnits): Column<Logged>[] => [
   {
     head: 'When',
     figures: true,
     headLook: 'w-36',
-    cell: (p) => (
-      <a href={`/log/${p.id}`} className="inline-flex min-h-12 items-start">
-        {instantText(p.endedAt)}
-        <span className="sr-only"> open the record</span>
-      </a>
-    ),
+    cell: (p) => <When pressing={p} look="inline-flex min-h-12 items-start" />,
   },
   { head: 'Order', cell: (p) => <span className="line-clamp-2">{p.orderName}</span> },
   {

@@ -27,7 +27,10 @@ export function LayerRows({ layers, products, problems, onChange }: LayerRowsPro
       {layers.map((layer, i) => {
         const product = products.find((product) => product.id === layer.productId);
         return (
-          <div key={layer.key} className="grid grid-cols-[1fr_11rem_3rem] items-start gap-x-5">
+          <div
+            key={layer.key}
+            className="grid grid-cols-[1fr_11rem_3rem] items-start gap-x-5 narrow:grid-cols-[1fr_3rem] narrow:*:first:col-span-2"
+          >
             <div>
               <PickField
                 label={NAMES[i] ?? `Layer ${i + 1}`}

@@ -89,11 +89,11 @@ export function LineEditor({ slot, take, orderId, start, isNew, shelf, presses, 
   return (
     <form
       onSubmit={form.handle(save, showMissing)}
-      className="grid max-w-[880px] content-start grid-cols-6 gap-x-5 gap-y-1 px-6 py-4"
+      className="grid max-w-[880px] content-start grid-cols-6 gap-x-5 gap-y-1 px-6 py-4 narrow:gap-x-3 narrow:px-4"
       aria-label={isNew ? 'New line' : 'Line'}
     >
       <h2 className="col-span-6 pb-2 text-lg">{isNew ? 'A new line: pieces alike, with prints alike' : 'This line'}</h2>
-      <div className="col-span-1">
+      <div className="col-span-1 narrow:col-span-2">
         <TextField
           label="Pieces"
           inputMode="numeric"
@@ -103,7 +103,7 @@ export function LineEditor({ slot, take, orderId, start, isNew, shelf, presses, 
           autoFocus
         />
       </div>
-      <div className="col-span-3">
+      <div className="col-span-3 narrow:col-span-6">
         <PickField
           label="Blank"
           value={draft.blankId}
@@ -122,7 +122,7 @@ export function LineEditor({ slot, take, orderId, start, isNew, shelf, presses, 
         />
         <p className="label min-h-6 pt-0.5 pb-1.5">{fabric ? describeMaterial(fabric) : ''}</p>
       </div>
-      <div className="col-span-2">
+      <div className="col-span-2 narrow:col-span-3">
         <ChoiceField
           label="Size"
           value={draft.size}
@@ -161,7 +161,7 @@ export function LineEditor({ slot, take, orderId, start, isNew, shelf, presses, 
         )}
       </Tabs>
       <div className="rule-top col-span-6 grid grid-cols-6 gap-x-5 pt-2">
-        <div className="col-span-2">
+        <div className="col-span-2 narrow:col-span-3">
           <TextField
             label="How many in one closing"
             inputMode="numeric"
@@ -171,7 +171,7 @@ export function LineEditor({ slot, take, orderId, start, isNew, shelf, presses, 
           />
         </div>
         {others.length > 0 && (
-          <div className="col-span-4">
+          <div className="col-span-4 narrow:col-span-6">
             <ChoiceField
               label="Shares its closings with"
               value={draft.sharesWith}

@@ -15,14 +15,14 @@ interface LineListProps {
 
 export function LineList({ state, blankName, current, hrefOf, children }: LineListProps) {
   return (
-    <nav aria-label="Lines" className="border-r border-line">
-      <div className="sticky top-0 max-h-[calc(100vh-3.5rem)] overflow-auto pt-3">
-        <ul>
+    <nav aria-label="Lines" className="border-r border-line narrow:border-r-0 narrow:border-b">
+      <div className="sticky top-0 max-h-[calc(100vh-3.5rem)] overflow-auto pt-3 narrow:static narrow:max-h-none narrow:pt-0">
+        <ul className="narrow:flex narrow:overflow-x-auto">
           {state.order.lines.map((line) => {
             const progress = state.lines.find((progress) => progress.lineId === line.id);
             const on = line.id === current;
             return (
-              <li key={line.id} className="rule-bottom">
+              <li key={line.id} className="rule-bottom narrow:w-[72vw] narrow:shrink-0 narrow:only:w-full">
                 <a
                   href={hrefOf(line.id)}
                   aria-current={on ? 'true' : undefined}

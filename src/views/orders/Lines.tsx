@@ -65,7 +65,7 @@ function LinesOf({ orderId, search }: { orderId: string; search: URLSearchParams
           </a>
         )}
       </OrderHead>
-      <div className="grid min-h-[calc(100vh-11.5rem)] grid-cols-[17rem_1fr] print:block">
+      <div className="grid min-h-[calc(100vh-11.5rem)] grid-cols-[17rem_minmax(0,1fr)] narrow:block print:block">
         <LineList
           state={data}
           current={isNew ? null : (known?.id ?? null)}
@@ -112,7 +112,7 @@ function MoreLines({ orderId, on, isFirst }: { orderId: string; on: string | nul
       key={lineId}
       href={stationHref(orderId, 'lines', { lineId })}
       aria-current={on === lineId ? 'true' : undefined}
-      className={`block border-l-4 px-4 py-4 font-semibold no-underline ${on === lineId ? 'border-teal bg-sheet' : 'border-transparent'}`}
+      className={`block border-l-4 px-4 py-4 font-semibold no-underline narrow:inline-block narrow:border-l-0 narrow:border-b-4 narrow:py-2.5 ${on === lineId ? 'border-teal bg-sheet' : 'border-transparent'}`}
     >
       {says}
     </a>

@@ -72,7 +72,7 @@ export function PrintFields({ print, index, before, isBeside, shelf, presses, bl
           </a>
         )}
       </div>
-      <div className="col-span-2">
+      <div className="col-span-2 narrow:col-span-3">
         <ChoiceField
           label="Position"
           value={print.position}
@@ -85,7 +85,7 @@ export function PrintFields({ print, index, before, isBeside, shelf, presses, bl
         />
       </div>
       {isSided(print.position) && (
-        <div className="col-span-2">
+        <div className="col-span-2 narrow:col-span-3">
           <ChoiceField
             label="Which one, as worn"
             value={print.side ?? ''}
@@ -97,7 +97,7 @@ export function PrintFields({ print, index, before, isBeside, shelf, presses, bl
           />
         </div>
       )}
-      <div className="col-span-2">
+      <div className="col-span-2 narrow:col-span-3">
         <TextField
           label="Art"
           value={print.artName}
@@ -106,11 +106,11 @@ export function PrintFields({ print, index, before, isBeside, shelf, presses, bl
           hint="What you call the picture"
         />
       </div>
-      <div className="col-span-2">
+      <div className="col-span-2 narrow:col-span-3">
         <ChoiceField label="Kind of art" value={print.artKind} onChange={(artKind) => patch({ artKind })} options={ART_KIND_OPTIONS} />
       </div>
       {WIDTH_AND_HEIGHT.map((field) => (
-        <div key={field} className="col-span-2">
+        <div key={field} className="col-span-2 narrow:col-span-3">
           <QuantityField
             label={field === 'widthMm' ? 'Art width' : 'Art height'}
             kind="length"
@@ -124,7 +124,7 @@ export function PrintFields({ print, index, before, isBeside, shelf, presses, bl
           />
         </div>
       ))}
-      <div className="col-span-2">
+      <div className="col-span-2 narrow:col-span-3">
         <ChoiceField
           label="Press"
           value={pressId}
@@ -139,7 +139,7 @@ export function PrintFields({ print, index, before, isBeside, shelf, presses, bl
       </div>
       {isBeside &&
         MOVED.map(({ field, label }) => (
-          <div key={field} className="col-span-2">
+          <div key={field} className="col-span-2 narrow:col-span-3">
             <QuantityField
               label={label}
               kind="length"

@@ -43,7 +43,7 @@ export function RosterField({ roster, shared, pieces, problem, onChange }: Roste
     await read(typed);
   };
   return (
-    <div className="grid grid-cols-[1fr_16rem] gap-x-5">
+    <div className="grid grid-cols-[1fr_16rem] gap-x-5 narrow:block">
       <label className="block">
         <span className="label mb-1 block">Roster: one line a piece, number and name</span>
         <textarea

@@ -23,7 +23,7 @@ export function ClosingPlan({ blank, line, platen, units, onUse }: ClosingPlanPr
   const many = pieces.length;
   const scale = 220 / Math.max(platen.widthMm, platen.heightMm);
   return (
-    <section aria-label="Several in one closing" className="rule-top mt-4 grid grid-cols-[auto_1fr] gap-6 pt-3 pb-4">
+    <section aria-label="Several in one closing" className="rule-top mt-4 grid grid-cols-[auto_1fr] gap-6 pt-3 pb-4 narrow:block">
       <svg
         width={platen.widthMm * scale}
         height={platen.heightMm * scale}

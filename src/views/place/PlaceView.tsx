@@ -67,14 +67,14 @@ function PlaceOfOrder({ orderId, lineId, printKey }: PrintPageProps) {
         </a>
       </OrderHead>
       <Fault of={order.fault} className="mx-5 mt-3 border-l-4 border-brick pl-3 text-brick" />
-      <div className="grid min-h-[calc(100vh-11.5rem)] grid-cols-[17rem_1fr] max-[1100px]:grid-cols-[13rem_1fr]">
+      <div className="grid min-h-[calc(100vh-11.5rem)] grid-cols-[17rem_minmax(0,1fr)] max-[1100px]:grid-cols-[13rem_minmax(0,1fr)] narrow:block">
         <LineList
           state={data}
           current={line.id}
           blankName={(id) => shelf.data.blanks.find((blank) => blank.id === id)?.name ?? id}
           hrefOf={(id) => hrefOf(id)}
         />
-        <article className="min-w-0 px-5 pt-3" aria-label="Placement">
+        <article className="min-w-0 px-5 pt-3 narrow:px-4" aria-label="Placement">
           <nav aria-label="Prints" className="flex gap-2">
             <PrintTabs line={line} current={print.key} hrefOf={(key) => hrefOf(line.id, key)} />
           </nav>
@@ -219,7 +219,7 @@ function Live({ input, beside, pose, resting, units, lamp, base, onSave, childre
   };
   const works = fit.feasible && !placement.findings.some((finding) => finding.level === 'hold');
   return (
-    <section aria-label="Placement sheet" className="grid grid-cols-[1fr_19rem] gap-6" data-held={dragged !== null}>
+    <section aria-label="Placement sheet" className="grid grid-cols-[minmax(0,1fr)_19rem] gap-6 narrow:block" data-held={dragged !== null}>
       <PlacementSheet
         still={resting}
         beside={beside}

@@ -27,7 +27,7 @@ export function PaperPullTest({ press, report }: { press: Press; report: PressRe
   return (
     <section aria-label="Paper slips" className="rule-top mt-5 pt-3">
       <h3 className="pb-1">Paper slips at the corners</h3>
-      <div className="grid grid-cols-[13rem_1fr] gap-6">
+      <div className="grid grid-cols-[13rem_1fr] gap-6 narrow:block">
         <Slips loose={found.loose} />
         <form aria-label="What each slip does" onSubmit={form.handle((found) => keep({ kind: 'paper pull', pulls: found }))}>
           <p className="border-l-4 border-amber pl-3">

@@ -56,7 +56,10 @@ export function PlatenFields({ press, house, fields, onChange }: PlatenFieldsPro
           </div>
         ))}
       {swapPlatens.map((platen, i) => (
-        <div key={platen.id} className="col-span-6 grid grid-cols-[1fr_9rem_9rem_3rem] items-start gap-x-5">
+        <div
+          key={platen.id}
+          className="col-span-6 grid grid-cols-[1fr_9rem_9rem_3rem] items-start gap-x-5 narrow:grid-cols-[1fr_1fr_3rem] narrow:*:first:col-span-3"
+        >
           <TextField
             label={i === 0 ? 'A platen to put in' : 'Another'}
             value={platen.name}

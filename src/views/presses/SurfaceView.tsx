@@ -54,7 +54,7 @@ export function SurfaceView({ press, report, house, isChecked }: SurfaceViewProp
         </p>
       )}
       {upper ? (
-        <div className="grid grid-cols-[16rem_1fr] gap-6 pt-2 min-[1200px]:grid-cols-[20rem_1fr]">
+        <div className="grid grid-cols-[16rem_1fr] gap-6 pt-2 min-[1200px]:grid-cols-[20rem_1fr] narrow:block">
           <PlatenMapDrawing map={upper} house={house} most={320} />
           <MapFacts map={upper} press={press} house={house} />
         </div>
@@ -75,7 +75,7 @@ export function SurfaceView({ press, report, house, isChecked }: SurfaceViewProp
         .map((map) => (
           <section key={map.platen} className="pt-4">
             <h3 className="pb-1">{platensOf(press).find((platen) => platen.id === map.platen)?.name ?? map.platen}</h3>
-            <div className="grid grid-cols-[20rem_1fr] gap-6">
+            <div className="grid grid-cols-[20rem_1fr] gap-6 narrow:block">
               <PlatenMapDrawing map={map} house={house} most={240} />
               <MapFacts map={map} press={press} house={house} />
             </div>

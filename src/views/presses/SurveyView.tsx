@@ -13,6 +13,7 @@ import { newId } from '../../ui/newId';
 import { QuantityField } from '../../ui/QuantityField';
 import { Island, Pending, useRoute } from '../../ui/query';
 import { recall, remember } from '../../ui/tabMemory';
+import { useNarrow } from '../../ui/useNarrow';
 import { goOnceKept } from '../shell/goTo';
 import { FromDevice } from './FromDevice';
 import { OddReading } from './OddReading';
@@ -120,11 +121,12 @@ function Survey({ press, sides, house, roomC }: SurveyProps) {
     reading.begin(UNREAD);
     setQuestion(null);
   };
+  const narrow = useNarrow();
   const finish = async () => {
     if (await goOnceKept(record.save(surveyOf(draft)), `/presses?on=${press.id}`)) drop();
   };
   return (
-    <div className="mx-auto grid max-w-[1180px] grid-cols-[1fr_26rem] gap-8 px-5 pt-4">
+    <div className="mx-auto grid max-w-[1180px] grid-cols-[minmax(0,1fr)_26rem] gap-8 px-5 pt-4 narrow:block narrow:px-4">
       <section aria-label="Survey">
         <h1 className="pb-1">
           Survey: {press.name}, {sides.name}
@@ -144,7 +146,7 @@ function Survey({ press, sides, house, roomC }: SurveyProps) {
           !wrong && (
             <form
               aria-label="Next reading"
-              className="rule-top mt-2 grid grid-cols-[14rem_1fr] items-start gap-5 pt-3"
+              className="rule-top mt-2 grid grid-cols-[14rem_1fr] items-start gap-5 pt-3 narrow:block"
               onSubmit={reading.handle(({ readC }) => take(readC))}
             >
               <QuantityField
@@ -205,12 +207,15 @@ function Survey({ press, sides, house, roomC }: SurveyProps) {
         readings={draft.readings.filter((reading) => reading.setC === draft.setC)}
         left={left}
         house={house}
-        width={416}
+        width={Math.min(PLAN_PX, document.documentElement.clientWidth - (narrow ? 32 : 40))}
         onPut={draft.plan === 'free' ? (place) => patch({ free: [...draft.free, place] }) : null}
       />
     </div>
   );
 }
+
+/** Width of the plan of the platen, where there is room for it. */
+const PLAN_PX = 416;
 
 const PlaceSchema = z.object({ xMm: z.number(), yMm: z.number() });
 

@@ -4,9 +4,9 @@ import { axisTicks, onAxis, rampColour } from '../../ui/ramp';
 import { useWidth } from '../../ui/useWidth';
 import type { Mark } from './marks';
 
-const NAME_WIDTH = 'grid grid-cols-[15rem_1fr] items-center gap-4';
+const NAME_WIDTH = 'grid grid-cols-[15rem_minmax(0,1fr)] items-center gap-4 narrow:grid-cols-1 narrow:gap-0';
 /** Where words stand in the place of a mark. */
-const WIDE_NAME = 'grid grid-cols-[minmax(0,3fr)_minmax(0,2fr)] items-center gap-4';
+const WIDE_NAME = 'grid grid-cols-[minmax(0,3fr)_minmax(0,2fr)] items-center gap-4 narrow:grid-cols-1 narrow:gap-0';
 const HEIGHT = 34;
 
 export function AxisHead({ unit }: { unit: 'C' | 'F' }) {

@@ -148,7 +148,7 @@ function Obstructions({ doc, fields, onChange }: Some) {
   return (
     <Part name="What stands up" hint="Zips, seams, rivets: how high, and under which prints.">
       {doc.obstructions.map((obstruction, i) => (
-        <div key={i} className="col-span-6 grid grid-cols-[9rem_9rem_1fr_3rem] items-start gap-x-5">
+        <div key={i} className="col-span-6 grid grid-cols-[9rem_9rem_1fr_3rem] items-start gap-x-5 narrow:flex narrow:flex-wrap">
           <ChoiceField label="What" value={obstruction.kind} options={plain(OBSTRUCTION_KINDS)} onChange={(kind) => set(i, { kind })} />
           <QuantityField
             label="Stands up by"

@@ -185,7 +185,7 @@ function CompositionPart({
   return (
     <Part name="Fibres" hint="The weakest of 5 % or more sets the limits.">
       {composition.map((part, i) => (
-        <div key={i} className="col-span-6 grid grid-cols-[1fr_8rem_3rem] items-start gap-x-5">
+        <div key={i} className="col-span-6 grid grid-cols-[1fr_6rem_3rem] items-start gap-x-5">
           <ChoiceField
             label={i === 0 ? 'Fibre' : 'and'}
             value={part.fibre}

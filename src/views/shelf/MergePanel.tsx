@@ -23,7 +23,7 @@ export function MergePanel<T extends { name: string }>({
         {collision.conflicts.length > 0 ? 'You both changed:' : 'Nothing you typed is in its way.'}
       </p>
       {collision.conflicts.map(({ field, mine: own, theirs }) => (
-        <fieldset key={field} className="rule-top grid grid-cols-[8rem_1fr_1fr] gap-3 py-1">
+        <fieldset key={field} className="rule-top grid grid-cols-[8rem_1fr_1fr] gap-3 py-1 narrow:grid-cols-1">
           <legend className="sr-only">{field}</legend>
           <span className="label pt-3">{field}</span>
           {(

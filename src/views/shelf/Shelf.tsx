@@ -12,6 +12,7 @@ import { TextField } from '../../ui/Field';
 import { useUnits } from '../../ui/house';
 import { LeftOut } from '../../ui/LeftOut';
 import { Island, Pending, useRoute } from '../../ui/query';
+import { useNarrow } from '../../ui/useNarrow';
 import { goTo } from '../shell/goTo';
 import { AxisHead, AxisRow } from './AxisRow';
 import { AidDetail, BlankDetail, FabricDetail, ParcelDetail, ProductDetail, TestedDetail } from './Details';
@@ -128,6 +129,7 @@ function ShelfPage({ initialKind, initialOn, initialWords }: ShelfProps) {
   const [retired, setRetired] = useState(false);
   const [moving, setMoving] = useState(false);
   const parcels = useRoute('parcels', {}, kind === 'parcels').data?.parcels ?? [];
+  const narrow = useNarrow();
   const units = useUnits();
   const unit = units.temperature;
   if (!data) return <Pending error={error} what="the shelf" />;
@@ -136,8 +138,8 @@ function ShelfPage({ initialKind, initialOn, initialWords }: ShelfProps) {
   const test = kind === 'tested' ? data.tested.find(({ id }) => id === on) : undefined;
   const atPress = test ? `?press=${test.pressId}` : '';
   return (
-    <div className="mx-auto max-w-[1240px] px-5 pt-4">
-      <div className="flex flex-wrap items-center gap-x-1">
+    <div className="mx-auto max-w-[1240px] px-5 pt-4 narrow:px-4">
+      <div className="flex flex-wrap items-center gap-x-1 narrow:flex-nowrap narrow:overflow-x-auto narrow:whitespace-nowrap">
         <h1 className="pr-4">Shelf</h1>
         {KINDS.map((listed) => (
           <button
@@ -160,7 +162,7 @@ function ShelfPage({ initialKind, initialOn, initialWords }: ShelfProps) {
       </div>
       {moving && <InAndOut kind={kind} />}
       <LeftOut of={data.unreadable} />
-      <div className="grid grid-cols-[minmax(0,1fr)_19rem] gap-8 pt-2 min-[1200px]:grid-cols-[minmax(0,1fr)_23rem]">
+      <div className="grid grid-cols-[minmax(0,1fr)_19rem] gap-8 pt-2 min-[1200px]:grid-cols-[minmax(0,1fr)_23rem] narrow:flex narrow:flex-col-reverse narrow:gap-4">
         <div>
           <div className="flex flex-wrap items-start gap-x-5">
             <div className="w-52 min-[1200px]:w-72">
@@ -201,12 +203,18 @@ function ShelfPage({ initialKind, initialOn, initialWords }: ShelfProps) {
               mark={row.mark}
               unmarked={row.says ?? (kind === 'aids' ? '' : 'no fibres: the transfer’s sheet alone decides')}
               on={row.id === on}
-              onChoose={() => setChosen(row.id)}
+              onChoose={() => {
+                setChosen(row.id);
+                if (narrow) window.scrollTo({ top: 0 });
+              }}
               unit={unit}
             />
           ))}
         </div>
-        {on && <Detail key={on} shelf={data} kind={kind} id={on} parcels={parcels} onGone={() => setRetired(true)} />}
+        {/* on a phone the list comes first; what is chosen in it takes its place over it */}
+        {on && (!narrow || chosen !== null) && (
+          <Detail key={on} shelf={data} kind={kind} id={on} parcels={parcels} onGone={() => setRetired(true)} />
+        )}
       </div>
     </div>
   );
@@ -252,7 +260,10 @@ function Detail({ shelf, kind, id, parcels, onGone }: DetailProps) {
     if (await save((retiredOn ? rest : { ...rest, retiredOn: isoDay(new Date()) }) as Things[ShelfKind])) if (!retiredOn) onGone();
   };
   return (
-    <aside className="sticky top-4 max-h-[calc(100vh-8rem)] self-start overflow-auto" aria-label="Detail">
+    <aside
+      className="sticky top-4 max-h-[calc(100vh-8rem)] self-start overflow-auto narrow:static narrow:max-h-none narrow:self-stretch"
+      aria-label="Detail"
+    >
       <div className="flex gap-1 pb-2">
         <a className="act" href={`/shelf/${kind}/${id}`}>
           Change

@@ -63,21 +63,21 @@ function RailBar() {
   useEffect(() => onClockJump(() => void refresh('rail')), []);
   return (
     <aside
-      className="rail fixed inset-x-0 bottom-0 z-10 flex h-14 items-stretch gap-0 border-t-2 border-ink bg-sheet text-[0.95rem] text-ink"
+      className="rail fixed inset-x-0 bottom-(--sections) z-10 flex h-14 items-stretch gap-0 border-t-2 border-ink bg-sheet text-[0.95rem] text-ink"
       aria-label="Rail"
     >
       {away ? (
-        <p role="alert" className="flex flex-1 items-center gap-3 bg-brick px-4 font-semibold text-white">
+        <p role="alert" data-token className="flex flex-1 items-center gap-3 bg-brick px-4 font-semibold text-white">
           The app’s server does not answer. This page stays as it is; it goes on by itself once the server is back.
         </p>
       ) : (
         <>
-          <ul className="flex min-w-0 items-stretch overflow-hidden max-[700px]:hidden">
+          <ul className="flex min-w-0 items-stretch overflow-hidden narrow:hidden">
             {(data?.presses ?? []).map((press) => (
               <PressToken key={press.id} press={press} device={devices.find((device) => device.pressId === press.id)} />
             ))}
           </ul>
-          <ul className="flex min-w-0 flex-1 items-stretch overflow-hidden" aria-label="Running clocks">
+          <ul className="flex min-w-0 flex-1 items-stretch overflow-hidden narrow:overflow-x-auto" aria-label="Running clocks">
             {(data?.runs ?? []).map((run) => (
               <RunTokens key={run.runId} run={run} />
             ))}
@@ -173,7 +173,7 @@ function RunToken({ run, pieces, clock }: RunTokenProps) {
 
 function Token({ run, pieces, due, children }: { run: RunNow; pieces: readonly number[]; due: boolean; children: ReactNode }) {
   return (
-    <li className="border-r border-line">
+    <li data-token className="border-r border-line">
       <a
         href={runHref(run)}
         className={`flex h-full flex-col justify-center px-4 leading-tight no-underline whitespace-nowrap ${due ? 'bg-amber text-ink' : 'text-ink'}`}
@@ -199,7 +199,7 @@ function RefusalToken() {
 
 function Refused({ words, onSeen }: { words: string; onSeen: () => void }) {
   return (
-    <div role="alert" className="flex items-center gap-3 border-l border-line bg-amber px-3 text-ink">
+    <div role="alert" data-token className="flex items-center gap-3 border-l border-line bg-amber px-3 text-ink">
       <span>{words}</span>
       <button type="button" className="act" onClick={onSeen}>
         Seen
@@ -226,10 +226,12 @@ function UndoToken() {
   });
   if (!act) return null;
   return (
-    <div className="ml-auto flex items-center gap-3 border-l border-line px-3" role="status">
-      <span className={failed ? 'text-brick' : 'text-soft'}>{failed ?? act.what}</span>
+    <div data-token className="ml-auto flex min-w-0 items-center gap-3 border-l border-line px-3" role="status">
+      <span className={`narrow:line-clamp-2 narrow:text-sm narrow:leading-tight ${failed ? 'text-brick' : 'text-soft'}`}>
+        {failed ?? act.what}
+      </span>
       <button type="button" className="act" onClick={undo}>
-        Undo <span className="key">Ctrl Z</span>
+        Undo <span className="key narrow:hidden">Ctrl Z</span>
       </button>
     </div>
   );
