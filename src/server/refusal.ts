@@ -63,3 +63,13 @@ export function invalid(error: z.ZodError, where: string): Refusal {
     errors,
   );
 }
+
+/** What a piece of work gives, or something else where it is refused: one document that cannot be read never takes its neighbours with it. */
+export function unlessRefused<T, U>(work: () => T, otherwise: U): T | U {
+  try {
+    return work();
+  } catch (error) {
+    if (error instanceof Refusal) return otherwise;
+    throw error;
+  }
+}

@@ -1,29 +1,16 @@
 /** How close the rows of long lists stand, as it is chosen in this browser. */
 import { useState } from 'react';
+import { remember, remembered } from './browserMemory';
 
 export type Density = 'roomy' | 'compact';
 
-const KEY = 'tidy-beacon.density';
-
-function stored(): Density {
-  try {
-    return localStorage.getItem(KEY) === 'compact' ? 'compact' : 'roomy';
-  } catch {
-    return 'roomy';
-  }
-}
-
 export function useDensity(): [Density, (density: Density) => void] {
-  const [density, setDensity] = useState(stored);
+  const [density, setDensity] = useState<Density>(() => (remembered('density') === 'compact' ? 'compact' : 'roomy'));
   return [
     density,
     (next) => {
       setDensity(next);
-      try {
-        localStorage.setItem(KEY, next);
-      } catch {
-        // a private window keeps nothing; it holds for this page
-      }
+      remember('density', next);
     },
   ];
 }

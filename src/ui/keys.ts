@@ -1,5 +1,7 @@
 /** Single-letter keys of the acts at the press, as this device has them. */
+
 import { useSyncExternalStore } from 'react';
+import { remember, remembered } from './browserMemory';
 
 const USUAL = {
   early: 'o',
@@ -23,7 +25,6 @@ export type KeyedAct = keyof typeof USUAL;
 export type Keys = Readonly<Record<KeyedAct, string>>;
 export const KEYED_ACTS = Object.keys(USUAL) as readonly KeyedAct[];
 
-const KEY = 'tidy-beacon.keys';
 const isLetter = (key: unknown): key is string => typeof key === 'string' && /^[a-z]$/.test(key);
 
 /** What was kept, as far as it can be believed: one letter for each act, and none twice. */
@@ -55,23 +56,14 @@ let keys: Keys | null = null;
 const listeners = new Set<() => void>();
 
 function current(): Keys {
-  if (keys === null)
-    try {
-      keys = readKeys(localStorage.getItem(KEY));
-    } catch {
-      keys = USUAL;
-    }
+  keys ??= readKeys(remembered('keys'));
   return keys;
 }
 
 function keep(next: Keys): void {
   keys = next;
   for (const listener of listeners) listener();
-  try {
-    localStorage.setItem(KEY, JSON.stringify(next));
-  } catch {
-    // a private window keeps nothing; the choice holds for this page
-  }
+  remember('keys', JSON.stringify(next));
 }
 
 export const changeKey = (act: KeyedAct, letter: string): void => keep(withKey(current(), act, letter));

@@ -1,4 +1,5 @@
 /** The sounds of a run, made here: one for opening, one for a peel, one for a piece that is ready, one for what went wrong. */
+import { remember, remembered } from './browserMemory';
 
 /** Hertz and seconds of each note, one after the other. */
 const TONES = {
@@ -86,21 +87,10 @@ export function speak(words: string): void {
 /** How loud runs are on this device. */
 export const SOUNDS = ['tones', 'tones and words', 'silent'] as const;
 export type Sounds = (typeof SOUNDS)[number];
-const KEY = 'tidy-beacon.sounds';
 
 export function storedSounds(): Sounds {
-  try {
-    const was = localStorage.getItem(KEY);
-    return SOUNDS.find((sound) => sound === was) ?? 'tones';
-  } catch {
-    return 'tones';
-  }
+  const was = remembered('sounds');
+  return SOUNDS.find((sound) => sound === was) ?? 'tones';
 }
 
-export function keepSounds(sounds: Sounds): void {
-  try {
-    localStorage.setItem(KEY, sounds);
-  } catch {
-    // a private window keeps nothing; the choice holds for this page
-  }
-}
+export const keepSounds = (sounds: Sounds): void => remember('sounds', sounds);

@@ -5,7 +5,7 @@ import { stringify } from 'csv-stringify/sync';
 import type { z } from 'zod';
 import { AidSchema, BlankSchema, FabricSchema } from '../materials';
 import type { ShelfKind, ShelfThings } from '../sheet';
-import { FAMILIES, FAMILY_IDS, type FamilyId, ParcelSchema, ProductSchema, productFromFamily, TestedSchema } from '../sheet';
+import { FAMILIES, FAMILY_IDS, type FamilyId, ParcelSchema, ProductSchema, productFromFamily, TestedSchema, UNTOLD_PARCEL } from '../sheet';
 import type { Column, Draft } from './column';
 import { COLUMNS } from './columns';
 import { Faults, type LineFault } from './faults';
@@ -54,22 +54,7 @@ const PLAIN: { [K in Exclude<ShelfKind, 'products'>]: Draft } = {
     testPieces: [],
   },
   aids: { wear: 'sound', substitutes: [], note: '' },
-  parcels: {
-    supplier: '',
-    widthMm: null,
-    heightMm: null,
-    colour: '',
-    spares: 0,
-    perSheet: 1,
-    expectedOn: null,
-    arrivedOn: null,
-    counted: null,
-    agrees: [],
-    sheetOn: null,
-    trial: null,
-    lies: '',
-    note: '',
-  },
+  parcels: UNTOLD_PARCEL,
   tested: { on: {}, readC: null, note: '', offSheet: false },
 };
 

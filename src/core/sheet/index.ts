@@ -17,7 +17,7 @@ export {
 } from './figure';
 export { figurePhrase, figureText, figureWords, readFigure } from './figureText';
 export { isAsMeant, unlike } from './look';
-export { type Parcel, ParcelSchema } from './parcel';
+export { type Parcel, ParcelSchema, UNTOLD_PARCEL } from './parcel';
 export { isOfParcel, PARCEL_LOOKS, type ParcelLook, unlooked } from './parcelLooks';
 export { priceOfPrint } from './prints';
 export {

@@ -53,3 +53,21 @@ export const ParcelSchema = PARCEL_FIELDS.superRefine((parcel, context) => {
   if (parcel.trial) away('trial', 'Nothing of it can be tried');
 });
 export type Parcel = z.infer<typeof PARCEL_FIELDS>;
+
+/** What stands in a parcel of which only its transfer, art and number are known: nothing came yet. */
+export const UNTOLD_PARCEL = {
+  supplier: '',
+  widthMm: null,
+  heightMm: null,
+  colour: '',
+  spares: 0,
+  perSheet: 1,
+  expectedOn: null,
+  arrivedOn: null,
+  counted: null,
+  agrees: [],
+  sheetOn: null,
+  trial: null,
+  lies: '',
+  note: '',
+} satisfies Partial<Parcel>;

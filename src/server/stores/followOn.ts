@@ -3,7 +3,7 @@ import { and, desc, eq, gte, lte } from 'drizzle-orm';
 import type { Card } from '../../core/card';
 import { carriedPace, FOLLOWS_MS, type Pace, stillHolds, TRIAL } from '../../core/run';
 import { runs } from '../db/schema';
-import { Refusal } from '../refusal';
+import { unlessRefused } from '../refusal';
 import { listOpenRuns, type OpenedRun, openRun } from './openedRun';
 import type { Db } from './perShop';
 
@@ -37,14 +37,8 @@ export function paceBefore(db: Db, operator: string, now: number): Pace | null {
     .limit(1)
     .get();
   if (!row) return null;
-  try {
-    const { pace } = openRun(db, row.id).state;
-    return pace.n > 0 ? carriedPace(pace) : null;
-  } catch (error) {
-    // a run that cannot be read says nothing of anybody
-    if (error instanceof Refusal) return null;
-    throw error;
-  }
+  const pace = unlessRefused(() => openRun(db, row.id).state.pace, null);
+  return pace && pace.n > 0 ? carriedPace(pace) : null;
 }
 
 /** @param now ms since the epoch, when the run begins */

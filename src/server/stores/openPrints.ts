@@ -4,7 +4,7 @@ import type { ResolveInput } from '../../core/draft';
 import { printLeft } from '../../core/log';
 import type { Line, Order, Print } from '../../core/order';
 import { orders } from '../db/schema';
-import { Refusal } from '../refusal';
+import { unlessRefused } from '../refusal';
 import { type Facts, inputOf } from './cards';
 import { progress, progressKey } from './logTail';
 import type { Db } from './perShop';
@@ -38,12 +38,8 @@ export function donePrints(db: Db, orderId: string, line: Line) {
  */
 export function openPrints(db: Db, facts: Facts, isAsked: (print: Print) => boolean = () => true): OpenPrint[] {
   return printsLeft(db).flatMap((open) => {
-    try {
-      return isAsked(open.print) ? [{ ...open, input: inputOf(facts, open.order, open.line, open.print) }] : [];
-    } catch (error) {
-      if (error instanceof Refusal) return [];
-      throw error;
-    }
+    const input = isAsked(open.print) ? unlessRefused(() => inputOf(facts, open.order, open.line, open.print), null) : null;
+    return input ? [{ ...open, input }] : [];
   });
 }
 

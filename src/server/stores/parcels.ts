@@ -5,7 +5,7 @@ import type { Card } from '../../core/card';
 import { countedAtGate, leftInParcel, type ParcelStock, parcelsFor, type RunParcel, shortOf, type Use, usesOf } from '../../core/run';
 import { isOfParcel, type Parcel } from '../../core/sheet';
 import { runs } from '../db/schema';
-import { Refusal } from '../refusal';
+import { unlessRefused } from '../refusal';
 import type { Facts } from './cards';
 import { type OpenedRun, openRun } from './openedRun';
 import { printsLeft } from './openPrints';
@@ -23,14 +23,10 @@ interface Taken {
 function takings(db: Db): Taken[] {
   const rows = db.select({ id: runs.id }).from(runs).where(ne(runs.parcels, sql`'[]'`)).all();
   return rows.flatMap(({ id }) => {
-    try {
-      const opened = openRun(db, id);
-      const { run, card, alsoCards, state, events } = opened;
-      return [{ opened, uses: usesOf(run, [card, ...alsoCards], state, events), counted: countedAtGate(run, events) }];
-    } catch (error) {
-      if (error instanceof Refusal) return [];
-      throw error;
-    }
+    const opened = unlessRefused(() => openRun(db, id), null);
+    if (!opened) return [];
+    const { run, card, alsoCards, state, events } = opened;
+    return [{ opened, uses: usesOf(run, [card, ...alsoCards], state, events), counted: countedAtGate(run, events) }];
   });
 }
 

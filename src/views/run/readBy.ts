@@ -1,30 +1,18 @@
 /** By what heat is read at this device: the instrument used last, its key, and what it tells this moment. */
 import { READ_BY, type ReadBy } from '../../core/run';
+import { remember, remembered } from '../../ui/browserMemory';
 import { useRoute } from '../../ui/query';
-
-const KEY = 'tidy-beacon.read-by';
 
 /** One letter takes an instrument while a reading is typed. */
 export const READ_KEYS: Record<ReadBy, string> = { panel: 'p', gun: 'g', probe: 'b', gauge: 'u' };
 export const readByKey = (key: string): ReadBy | undefined => READ_BY.find((by) => READ_KEYS[by] === key.toLowerCase());
 
 /** The instrument of the last reading of the heat here; the panel at first. */
-export function usedLast(): ReadBy {
-  try {
-    return READ_BY.find((by) => by === localStorage.getItem(KEY)) ?? 'panel';
-  } catch {
-    return 'panel';
-  }
-}
+export const usedLast = (): ReadBy => READ_BY.find((by) => by === remembered('read-by')) ?? 'panel';
 
 export function rememberUsed(by: ReadBy): void {
   // pressure is read now and then, and no habit
-  if (by === 'gauge') return;
-  try {
-    localStorage.setItem(KEY, by);
-  } catch {
-    // a private window begins with the panel each time
-  }
+  if (by !== 'gauge') remember('read-by', by);
 }
 
 /** What a gun or a probe in somebody's hand shows. */

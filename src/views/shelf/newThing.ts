@@ -3,7 +3,16 @@
 import type { ShelfReply } from '../../contract';
 import { type Aid, type Blank, BUILT_IN_FABRICS, type Fabric } from '../../core/materials';
 import type { ShelfKind } from '../../core/sheet';
-import { FAMILIES, FAMILY_IDS, type FamilyId, type Parcel, type Product, productFromFamily, type Tested } from '../../core/sheet';
+import {
+  FAMILIES,
+  FAMILY_IDS,
+  type FamilyId,
+  type Parcel,
+  type Product,
+  productFromFamily,
+  type Tested,
+  UNTOLD_PARCEL,
+} from '../../core/sheet';
 import { isoDay } from '../../ui/days';
 import { newId } from '../../ui/newId';
 import type { Things } from './kinds';
@@ -54,27 +63,7 @@ const newTested = (): Tested => ({
   offSheet: false,
 });
 
-const newParcel = (): Parcel => ({
-  id: '',
-  name: '',
-  productId: '',
-  supplier: '',
-  art: '',
-  widthMm: null,
-  heightMm: null,
-  colour: '',
-  ordered: 25,
-  spares: 0,
-  perSheet: 1,
-  expectedOn: null,
-  arrivedOn: null,
-  counted: null,
-  agrees: [],
-  sheetOn: null,
-  trial: null,
-  lies: '',
-  note: '',
-});
+const newParcel = (): Parcel => ({ ...UNTOLD_PARCEL, id: '', name: '', productId: '', art: '', ordered: 25 });
 
 /** @param from the id of a thing to copy, a family to start from, or null */
 export function newThing<K extends ShelfKind>(kind: K, shelf: ShelfReply, from: string | null): Things[K] {
