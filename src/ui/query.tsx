@@ -1,10 +1,11 @@
 /** Server state for every island: one query cache for the whole document, kept across client navigation. */
 import { QueryClient, QueryClientProvider, queryOptions, useQuery } from '@tanstack/react-query';
-import type { ReactNode } from 'react';
+import { type ReactNode, useState } from 'react';
 import { AwayError, call, ProblemError, type Reply } from '../contract';
 import type { Args } from '../contract/client';
 import type { RouteName } from '../contract/paths';
 import { timed } from './clock';
+import { servedUnits, Units } from './house';
 
 export const queries = new QueryClient({
   defaultOptions: {
@@ -20,9 +21,20 @@ export const queries = new QueryClient({
   },
 });
 
-/** Wraps an island with the shared cache. */
+/** Wraps an island with the shared cache and the house's units. */
 export function Island({ children }: { children: ReactNode }) {
-  return <QueryClientProvider client={queries}>{children}</QueryClientProvider>;
+  return (
+    <QueryClientProvider client={queries}>
+      <WithUnits>{children}</WithUnits>
+    </QueryClientProvider>
+  );
+}
+
+/** One watch of the house for all figures of an island. */
+function WithUnits({ children }: { children: ReactNode }) {
+  const [served] = useState(servedUnits);
+  const units = useRoute('house', {}).data?.house.units ?? served;
+  return <Units value={units}>{children}</Units>;
 }
 
 /** A GET route as a query. */

@@ -162,14 +162,16 @@ function Progress({ row, left }: { row: BenchRow; left: number }) {
         <rect width="100%" height="8" fill="none" stroke="var(--color-ink)" />
         <rect width={`${share * 100}%`} height="8" fill="var(--color-ink)" />
       </svg>
-      <div className="label">
-        <span className="figure">{row.good}</span> good
-        {row.spoiled > 0 ? (
-          <>
-            , <span className="figure">{row.spoiled}</span> spoiled
-          </>
-        ) : null}
-      </div>
+      {row.good + row.spoiled > 0 && (
+        <div className="label">
+          <span className="figure">{row.good}</span> good
+          {row.spoiled > 0 ? (
+            <>
+              , <span className="figure">{row.spoiled}</span> spoiled
+            </>
+          ) : null}
+        </div>
+      )}
     </div>
   );
 }

@@ -103,7 +103,6 @@ function LogSearch({ initialQuery }: { initialQuery: string }) {
           <button
             type="button"
             className="act act-quiet narrow:hidden"
-            aria-pressed={density === 'compact'}
             onClick={() => setDensity(density === 'compact' ? 'roomy' : 'compact')}
           >
             {density === 'compact' ? 'Roomy rows' : 'Compact rows'}

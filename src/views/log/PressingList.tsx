@@ -3,16 +3,15 @@ import { useMemo } from 'react';
 import type { Logged } from '../../contract';
 import { formatDuration, formatForHouse, type HouseUnits } from '../../core/units';
 import type { Column } from '../../ui/DataTable';
-import { instantText } from '../../ui/days';
 import type { Density } from '../../ui/density';
 import { useUnits } from '../../ui/house';
 import { LongTable } from '../../ui/LongTable';
 import { useNarrow } from '../../ui/useNarrow';
 import { Outcome } from './PressingTable';
-import { figureColumns, Piece } from './pressingColumns';
+import { figureColumns, outcomeLook, Piece, phoneColumns, When } from './pressingColumns';
 
 /** Height of a row, px, by how the list is shown. */
-const ROW_PX = { roomy: 70, compact: 36, phone: 108 } as const;
+const ROW_PX = { roomy: 70, compact: 32, phone: 108 } as const;
 type Shown = keyof typeof ROW_PX;
 
 interface PressingListProps {
@@ -41,22 +40,19 @@ export function PressingList({ pressings, density, more, onMore }: PressingListP
   );
 }
 
-const When = ({ pressing: p, look }: { pressing: Logged; look: string }) => (
-  <a href={`/log/${p.id}`} className={look}>
-    {instantText(p.endedAt)}
-    <span className="sr-only"> open the record</span>
-  </a>
-);
-
-const outcomeLook = ({ outcome }: Logged): string => (outcome === 'spoiled' ? 'font-semibold text-brick' : 'font-semibold');
-
 /** One line a piece. */
 const compactColumns = (house: HouseUnits): Column<Logged>[] => {
   const one = { cellLook: 'truncate pr-4 align-middle' };
   return [
-    { head: 'When', figures: true, headLook: 'w-36', ...one, cell: (p) => <When pressing={p} look="inline-flex min-h-8 items-center" /> },
+    {
+      head: 'When',
+      figures: true,
+      headLook: 'w-40',
+      cellLook: 'whitespace-nowrap pr-4 align-middle',
+      cell: (p) => <When pressing={p} look="inline-flex min-h-8 items-center" />,
+    },
     { head: 'Order', ...one, cell: (p) => p.orderName },
-    { head: 'Piece', headLook: 'w-56', ...one, cell: (p) => <Piece pressing={p} /> },
+    { head: 'Piece', headLook: 'w-72', ...one, cell: (p) => <Piece pressing={p} /> },
     { head: 'Transfer', headLook: 'w-44', ...one, cell: (p) => p.layerNames.join(', ') },
     {
       head: 'Set',
@@ -77,27 +73,6 @@ const compactColumns = (house: HouseUnits): Column<Logged>[] => {
     },
   ];
 };
-
-/** A piece under the other, each as a block of lines. */
-const phoneColumns = (house: HouseUnits): Column<Logged>[] => [
-  {
-    head: 'Piece',
-    cell: (p) => (
-      <span className="block overflow-hidden">
-        <span className="flex items-baseline justify-between gap-3">
-          <When pressing={p} look="figure inline-flex min-h-11 items-center" />
-          <span className={`truncate ${outcomeLook(p)}`}>{p.withdrawn ? 'withdrawn' : (p.reason ?? p.outcome)}</span>
-        </span>
-        <span className="block truncate font-semibold">
-          <Piece pressing={p} />
-        </span>
-        <span className="label block truncate">
-          {p.layerNames.join(', ')} · {formatForHouse('temperature', p.setC, house)}, {formatDuration(p.timeS)}
-        </span>
-      </span>
-    ),
-  },
-];
 
 const roomyColumns = (house: HouseUnits): Column<Logged>[] => [
   {

@@ -5,16 +5,18 @@ import { formatDuration, formatForHouse, type HouseUnits } from '../../core/unit
 import { type Column, DataTable } from '../../ui/DataTable';
 import { instantText } from '../../ui/days';
 import { useUnits } from '../../ui/house';
+import { useNarrow } from '../../ui/useNarrow';
 import { ClosingLine } from './ClosingLine';
-import { figureColumns, Piece } from './pressingColumns';
+import { figureColumns, Piece, phoneColumns } from './pressingColumns';
 
 export function PressingTable({ pressings }: { pressings: Logged[] }) {
   const house = useUnits();
+  const narrow = useNarrow();
   const [open, setOpen] = useState<string | null>(null);
   return (
     <DataTable
       look="w-full text-left text-[0.95rem]"
-      columns={columnsOf(house, open, setOpen)}
+      columns={[...(narrow ? phoneColumns(house) : columnsOf(house)), moreColumn(open, setOpen)]}
       rows={pressings}
       idOf={({ id }) => id}
       rowLook={({ withdrawn }) => `rule-top ${withdrawn ? 'text-soft line-through' : ''}`}
@@ -23,7 +25,7 @@ export function PressingTable({ pressings }: { pressings: Logged[] }) {
   );
 }
 
-const columnsOf = (house: HouseUnits, open: string | null, onOpen: (id: string | null) => void): Column<Logged>[] => [
+const columnsOf = (house: HouseUnits): Column<Logged>[] => [
   { head: 'When', figures: true, look: 'whitespace-nowrap', cell: (p) => instantText(p.endedAt) },
   {
     head: 'Piece',
@@ -47,21 +49,22 @@ const columnsOf = (house: HouseUnits, open: string | null, onOpen: (id: string |
   },
   ...figureColumns(house),
   { head: 'Came out', cell: (p) => <Outcome pressing={p} /> },
-  {
-    id: 'more',
-    head: '',
-    look: 'text-right',
-    cell: (p) => (
-      <button type="button" className="act act-quiet" aria-expanded={open === p.id} onClick={() => onOpen(open === p.id ? null : p.id)}>
-        {open === p.id ? 'Less' : 'More'}
-        <span className="sr-only">
-          {' '}
-          about piece {p.piece} of {p.orderName}
-        </span>
-      </button>
-    ),
-  },
 ];
+
+const moreColumn = (open: string | null, onOpen: (id: string | null) => void): Column<Logged> => ({
+  id: 'more',
+  head: '',
+  look: 'text-right',
+  cell: (p) => (
+    <button type="button" className="act act-quiet" aria-expanded={open === p.id} onClick={() => onOpen(open === p.id ? null : p.id)}>
+      {open === p.id ? 'Less' : 'More'}
+      <span className="sr-only">
+        {' '}
+        about piece {p.piece} of {p.orderName}
+      </span>
+    </button>
+  ),
+});
 
 export function Outcome({ pressing: p }: { pressing: Logged }) {
   return (

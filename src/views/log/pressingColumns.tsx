@@ -2,6 +2,7 @@
 import type { Logged } from '../../contract';
 import { formatDuration, formatForHouse, type HouseUnits } from '../../core/units';
 import type { Column } from '../../ui/DataTable';
+import { instantText } from '../../ui/days';
 
 /** @param widths of their headings, for a table whose columns do not go by what is in them */
 export const figureColumns = (house: HouseUnits, widths: { set?: string; pressed?: string } = {}): Column<Logged>[] => [
@@ -33,3 +34,35 @@ export const Piece = ({ pressing: p }: { pressing: Logged }) => (
     {p.person && <strong> {[p.person.number, p.person.name].filter(Boolean).join(' ')}</strong>}
   </>
 );
+
+/** When it was looked over, and the way to its record. */
+export const When = ({ pressing: p, look }: { pressing: Logged; look: string }) => (
+  <a href={`/log/${p.id}`} className={look}>
+    {instantText(p.endedAt)}
+    <span className="sr-only"> open the record</span>
+  </a>
+);
+
+export const outcomeLook = ({ outcome }: Logged): string => (outcome === 'spoiled' ? 'font-semibold text-brick' : 'font-semibold');
+
+/** A piece under the other, each as a block of lines. */
+export const phoneColumns = (house: HouseUnits): Column<Logged>[] => [
+  {
+    head: 'Piece',
+    cell: (p) => (
+      <span className="block overflow-hidden">
+        <span className="flex items-baseline justify-between gap-3">
+          <When pressing={p} look="figure inline-flex min-h-11 items-center whitespace-nowrap" />
+          <span className={outcomeLook(p)}>{p.withdrawn ? 'withdrawn' : p.outcome}</span>
+        </span>
+        <span className="block truncate font-semibold">
+          <Piece pressing={p} />
+        </span>
+        <span className="label block truncate">
+          {p.reason && <b className="text-brick">{p.reason} · </b>}
+          {p.layerNames.join(', ')} · {formatForHouse('temperature', p.setC, house)}, {formatDuration(p.timeS)}
+        </span>
+      </span>
+    ),
+  },
+];

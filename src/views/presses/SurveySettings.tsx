@@ -22,7 +22,7 @@ interface SurveySettingsProps {
 
 export function SurveySettings({ press, draft, house, onChange, onAnew }: SurveySettingsProps) {
   return (
-    <div className="grid grid-cols-3 gap-x-5 pt-3">
+    <div className="grid grid-cols-3 gap-x-5 pt-3 narrow:grid-cols-2">
       <InstrumentFields
         instrument={draft.instrument}
         finish={draft.finish}

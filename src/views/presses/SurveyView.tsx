@@ -146,7 +146,7 @@ function Survey({ press, sides, house, roomC }: SurveyProps) {
           !wrong && (
             <form
               aria-label="Next reading"
-              className="rule-top mt-2 grid grid-cols-[14rem_1fr] items-start gap-5 pt-3 narrow:block"
+              className="rule-top mt-2 grid grid-cols-[14rem_1fr] items-start gap-5 pt-3 narrow:block narrow:pb-3"
               onSubmit={reading.handle(({ readC }) => take(readC))}
             >
               <QuantityField
@@ -162,7 +162,7 @@ function Survey({ press, sides, house, roomC }: SurveyProps) {
                 onChange={(readC) => reading.patch({ readC })}
                 problem={reading.fields.readC}
               />
-              <div className="flex gap-3 pt-6">
+              <div className="flex gap-3 pt-6 narrow:pt-0">
                 <button type="submit" className="act act-main">
                   Take it
                 </button>
@@ -224,7 +224,7 @@ function FreePlace({ onPut }: { onPut: (place: Place) => void }) {
   const form = useDocForm(PlaceSchema, { xMm: 0, yMm: 0 });
   const { doc, patch } = form;
   return (
-    <form onSubmit={form.handle(onPut)} aria-label="Next place" className="grid grid-cols-3 items-start gap-x-5 pt-3">
+    <form onSubmit={form.handle(onPut)} aria-label="Next place" className="grid grid-cols-3 items-start gap-x-5 pt-3 narrow:grid-cols-2">
       <p className="col-span-3">Click on the platen where you will measure next, or say how far from its middle.</p>
       <NumberField label="To the right, mm" value={doc.xMm} onChange={(xMm) => patch({ xMm })} />
       <NumberField label="Towards you, mm" value={doc.yMm} onChange={(yMm) => patch({ yMm })} />

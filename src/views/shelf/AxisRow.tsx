@@ -70,7 +70,7 @@ export function AxisRow({ name, detail, mark, unmarked, on, unit, onChoose }: Ax
         <span className="block truncate font-semibold">{name}</span>
         <span className="label block truncate">{detail}</span>
       </span>
-      <span ref={ref as React.RefObject<HTMLDivElement | null>} className="block">
+      <span ref={ref as React.RefObject<HTMLDivElement | null>} className="block narrow:mb-1.5 narrow:ml-4">
         {!mark && typeof unmarked === 'string' && <span className="label">{unmarked}</span>}
         {!mark && typeof unmarked !== 'string' && (
           <span className={unmarked.isWrong ? 'font-semibold text-brick' : ''}>{unmarked.says}</span>

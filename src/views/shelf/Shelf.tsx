@@ -165,10 +165,10 @@ function ShelfPage({ initialKind, initialOn, initialWords }: ShelfProps) {
       <div className="grid grid-cols-[minmax(0,1fr)_19rem] gap-8 pt-2 min-[1200px]:grid-cols-[minmax(0,1fr)_23rem] narrow:flex narrow:flex-col-reverse narrow:gap-4">
         <div>
           <div className="flex flex-wrap items-start gap-x-5">
-            <div className="w-52 min-[1200px]:w-72">
+            <div className="w-52 min-[1200px]:w-72 narrow:w-full">
               <TextField label={`Find among ${kindOf(kind).many.toLowerCase()}`} type="search" value={words} onChange={setWords} />
             </div>
-            <div className="pt-6">
+            <div className="pt-6 narrow:pt-0">
               <Check on={retired} onChange={setRetired}>
                 retired ones too
               </Check>
@@ -224,7 +224,7 @@ function ShelfPage({ initialKind, initialOn, initialWords }: ShelfProps) {
 function NewThing({ kind }: { kind: ShelfKind }) {
   if (kind !== 'products')
     return (
-      <a className="act mt-6" href={`/shelf/${kind}/new`}>
+      <a className="act mt-6 narrow:mt-0" href={`/shelf/${kind}/new`}>
         New {kindOf(kind).one}
       </a>
     );
