@@ -12,9 +12,11 @@ simulateDevices();
 beginSweeping();
 warmUp();
 
-export const onRequest = defineMiddleware(async ({ request, url, locals }, next) => {
+export const onRequest = defineMiddleware(async ({ request, url, locals, cookies }, next) => {
   const refused = guard(request);
   if (refused) return refused;
   locals.units = pageUnits(url);
+  const look = cookies.get('look')?.value;
+  locals.look = look === 'light' || look === 'dark' ? look : undefined;
   return secure(await next());
 });

@@ -19,7 +19,7 @@ interface AllowanceFieldsProps {
 export function AllowanceFields({ value, usual, asUsual, house, problems, onChange }: AllowanceFieldsProps) {
   const now = value ?? usual;
   return (
-    <div className="grid grid-cols-2 items-start gap-x-4 min-[760px]:grid-cols-[8rem_8rem_1fr]">
+    <div className="grid grid-cols-2 items-start gap-x-4 min-[47.5rem]:grid-cols-[8rem_8rem_1fr]">
       <QuantityField
         label="Temperature, ±"
         kind="temperatureDifference"

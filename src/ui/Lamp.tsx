@@ -15,8 +15,8 @@ export function LampMark({ state, size = 22 }: { state: LampState; size?: number
       )}
       {state === 'hold' && (
         <>
-          <rect x="2" y="2" width="20" height="20" fill="var(--color-brick)" stroke="currentColor" strokeWidth="2" />
-          <path d="M2 9h20M2 15h20" stroke="var(--color-sheet)" strokeWidth="3" />
+          <rect x="2" y="2" width="20" height="20" fill="var(--color-brick-fill)" stroke="currentColor" strokeWidth="2" />
+          <path d="M2 9h20M2 15h20" stroke="#fbfcfb" strokeWidth="3" />
         </>
       )}
     </svg>

@@ -6,7 +6,7 @@ export function LeftOut({ of }: { of: readonly Unreadable[] }) {
   if (!first) return null;
   return (
     <details className="my-2 border-l-4 border-brick bg-sheet px-3 py-2" role="alert">
-      <summary className="font-semibold text-brick">
+      <summary className="min-h-11 cursor-pointer py-2.5 font-semibold text-brick">
         {of.length === 1 ? `One ${first.what} cannot be read and is left out` : `${of.length} records cannot be read and are left out`}
       </summary>
       <p className="py-1">

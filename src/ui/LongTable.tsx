@@ -8,7 +8,7 @@ import { Cells, type DataTableProps, Head, useRows } from './DataTable';
 const NEAR = 40;
 
 interface LongTableProps<Row> extends Omit<DataTableProps<Row>, 'below' | 'caption' | 'captionLook'> {
-  /** Height of a row, px. */
+  /** Height of a row that needs no more, px. */
   rowPx: number;
   /** There are more than those given. */
   more: boolean;
@@ -47,7 +47,14 @@ export function LongTable<Row extends RowData>({
           const row = all[index];
           return (
             row && (
-              <tr key={row.id} aria-rowindex={index + 2} style={{ height: rowPx }} className={rowLook(row.original, index)}>
+              <tr
+                key={row.id}
+                ref={virtual.measureElement}
+                data-index={index}
+                aria-rowindex={index + 2}
+                style={{ height: rowPx }}
+                className={rowLook(row.original, index)}
+              >
                 <Cells table={table} row={row} columns={columns} />
               </tr>
             )

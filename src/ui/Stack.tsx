@@ -23,8 +23,7 @@ const PLAIN: readonly Layer['role'][] = ['fabric', 'pad', 'pad over', 'pillow', 
 const roleWords = (layer: Layer): string =>
   layer.name.includes(layer.role) || PLAIN.includes(layer.role) ? layer.name : `${layer.role}: ${layer.name}`;
 
-export const Stack = memo(function Stack({ layers, faceC, dark = false }: { layers: readonly Layer[]; faceC: number; dark?: boolean }) {
-  const ink = dark ? 'white' : 'var(--color-ink)';
+export const Stack = memo(function Stack({ layers, faceC }: { layers: readonly Layer[]; faceC: number }) {
   const total = layers.reduce((sum, layer) => sum + LOOK[layer.role].height + 2, 4);
   let y = 2;
   return (
@@ -43,7 +42,9 @@ export const Stack = memo(function Stack({ layers, faceC, dark = false }: { laye
           <g key={i}>
             <rect x="10" y={top} width="290" height={look.height} fill={look.fill} />
             {layer.hot && <rect x="10" y={top + look.height - 6} width="290" height="6" fill={rampColour(faceC)} />}
-            {layer.fresh && <path d={`M2 ${top + look.height / 2 - 6}l8 6l-8 6z`} fill="var(--color-amber)" stroke={ink} strokeWidth="1" />}
+            {layer.fresh && (
+              <path d={`M2 ${top + look.height / 2 - 6}l8 6l-8 6z`} fill="var(--color-amber)" stroke="var(--color-ink)" strokeWidth="1" />
+            )}
             {layer.fresh && (
               <rect
                 x="10.75"

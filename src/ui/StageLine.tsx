@@ -26,7 +26,6 @@ interface StageLineProps {
   stages: readonly Stage[];
   /** Index of the stage the run is at; none before and after. */
   current?: number;
-  dark?: boolean;
   /** Only the row that the current stage is in. */
   here?: boolean;
 }
@@ -39,10 +38,9 @@ function rowsOf(stages: readonly Stage[], spacePx: number): { from: number; stag
   return Array.from({ length: rows }, (_, i) => ({ from: i * each, stages: stages.slice(i * each, (i + 1) * each) }));
 }
 
-export const StageLine = memo(function StageLine({ stages, current = -1, dark = false, here = false }: StageLineProps) {
+export const StageLine = memo(function StageLine({ stages, current = -1, here = false }: StageLineProps) {
   const [ref, width] = useWidth<HTMLDivElement>();
   const spacePx = Math.max(0, width - LEFT);
-  const soft = dark ? 'var(--color-night-soft)' : 'var(--color-soft)';
   const all = width > 0 ? rowsOf(stages, spacePx) : [];
   const now = all.findLast(({ from }) => from <= Math.max(0, current));
   const rows = here && now ? [now] : all;
@@ -60,10 +58,10 @@ export const StageLine = memo(function StageLine({ stages, current = -1, dark = 
             const each = widths(row.stages, spacePx);
             return (
               <g key={row.from} transform={`translate(0 ${r * ROW_HEIGHT})`}>
-                <text x="0" y={TRACK.press.y + 13} fontSize="14" fill={soft}>
+                <text x="0" y={TRACK.press.y + 13} fontSize="14" fill="var(--color-soft)">
                   press
                 </text>
-                <text x="0" y={TRACK.hands.y + 13} fontSize="14" fill={soft}>
+                <text x="0" y={TRACK.hands.y + 13} fontSize="14" fill="var(--color-soft)">
                   hands
                 </text>
                 {row.stages.map((stage, i) => (
@@ -74,7 +72,6 @@ export const StageLine = memo(function StageLine({ stages, current = -1, dark = 
                     width={each[i] ?? 0}
                     on={row.from + i === current}
                     past={row.from + i < current}
-                    dark={dark}
                   />
                 ))}
               </g>
@@ -92,27 +89,23 @@ const StageMark = memo(function StageMark({
   width,
   on,
   past,
-  dark,
 }: {
   stage: Stage;
   x: number;
   width: number;
   on: boolean;
   past: boolean;
-  dark: boolean;
 }) {
-  const ink = dark ? 'white' : 'var(--color-ink)';
-  const soft = dark ? 'var(--color-night-soft)' : 'var(--color-soft)';
   const { y, height } = TRACK[stage.by];
-  const busy = stage.by === 'press' ? (dark ? 'var(--color-amber)' : 'var(--color-ink)') : dark ? '#8fa3ae' : '#8b989f';
+  const busy = stage.by === 'press' ? 'var(--color-ink)' : 'var(--color-edge)';
   const middle = x + width / 2;
   return (
     <g opacity={past ? 0.45 : 1}>
-      <line x1={x} x2={x} y1="2" y2="68" stroke={dark ? 'var(--color-night-line)' : 'var(--color-line)'} />
-      <text x={x + 5} y="15" fontSize="13.5" fill={ink} fontWeight={on ? 700 : 400}>
+      <line x1={x} x2={x} y1="2" y2="68" stroke="var(--color-line)" />
+      <text x={x + 5} y="15" fontSize="13.5" fill="var(--color-ink)" fontWeight={on ? 700 : 400}>
         {stage.kind}{' '}
         {width >= LEAST && (
-          <tspan className="figure" fill={soft}>
+          <tspan className="figure" fill="var(--color-soft)">
             {formatDuration(stage.timeS)}
           </tspan>
         )}
@@ -123,15 +116,11 @@ const StageMark = memo(function StageMark({
         width={width - 4}
         height={height}
         fill={stage.by === 'clock' ? 'none' : busy}
-        stroke={stage.by === 'clock' ? soft : 'none'}
+        stroke={stage.by === 'clock' ? 'var(--color-soft)' : 'none'}
         strokeDasharray="4 3"
       />
       {stage.timeS > LONGEST_S && (
-        <path
-          d={`M${middle - 8} ${y - 3}l6 ${height + 6}h8l-6 ${-height - 6}z`}
-          fill={dark ? 'var(--color-night)' : 'var(--color-paper)'}
-          stroke={soft}
-        />
+        <path d={`M${middle - 8} ${y - 3}l6 ${height + 6}h8l-6 ${-height - 6}z`} fill="var(--color-paper)" stroke="var(--color-soft)" />
       )}
       {on && <rect x={x + 2} y="20" width={width - 4} height="46" fill="none" stroke="var(--color-amber)" strokeWidth="3" />}
     </g>

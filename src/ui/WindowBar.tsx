@@ -80,7 +80,7 @@ function Drawing({ w, bracket, setC, house, width }: DrawingProps) {
         </pattern>
       </defs>
       <Wall x={x} at={sideOf('mark')} until={bound('damage')} fill={`url(#${hatch})`} label="may mark" width={width} />
-      <Wall x={x} at={sideOf('damage')} fill="var(--color-brick)" label="harm" width={width} />
+      <Wall x={x} at={sideOf('damage')} fill="var(--color-brick-fill)" label="harm" width={width} />
       {LINES.map(([side, label], i) => {
         const at = bound(side);
         return (

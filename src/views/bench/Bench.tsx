@@ -46,7 +46,7 @@ function Queue() {
   if (!data) return <Pending error={error} what="the queue" />;
   const today = new Date(data.today);
   return (
-    <div className="mx-auto max-w-[1240px] px-5 pt-4 narrow:px-4 narrow:pt-3">
+    <div className="mx-auto max-w-[77.5rem] px-5 pt-4 narrow:px-4 narrow:pt-3">
       <div className="flex flex-wrap items-baseline justify-between gap-x-4 pb-2">
         <h1>
           {dayText(today)}{' '}
@@ -129,11 +129,11 @@ function QueueRow({ row, first, today }: { row: BenchRow; first: boolean; today:
       <div className="min-w-0 leading-tight narrow:order-first narrow:col-span-2">
         <a
           href={stationHref(row.orderId, 'lines')}
-          className="block truncate text-lg font-bold text-ink no-underline hover:underline narrow:py-1 narrow:whitespace-normal"
+          className="block text-lg font-bold text-ink no-underline hover:underline narrow:py-2.5 pointer-coarse:py-2"
         >
           {row.name}
         </a>
-        <div className="truncate">
+        <div>
           {row.what || 'no lines yet'} <span className="label">{row.customer && `· ${row.customer}`}</span>
         </div>
       </div>

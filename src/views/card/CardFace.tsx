@@ -55,7 +55,7 @@ export function CardFace({ card, house, setC = card.set.tempC, lamp = card.lamp,
       <section aria-label="Stages" className="rule-top mt-3 pt-3">
         <StageLine stages={card.stages} />
       </section>
-      <div className="grid grid-cols-[minmax(0,1fr)] gap-8 pt-4 min-[1200px]:grid-cols-[22rem_minmax(0,1fr)]">
+      <div className="grid grid-cols-[minmax(0,1fr)] gap-8 pt-4 min-[75rem]:grid-cols-[22rem_minmax(0,1fr)]">
         <section aria-label="Stack">
           <h2 className="pb-2">Under the press</h2>
           {presses.length > 1 && (

@@ -48,7 +48,7 @@ export function ChoicesPanel({ print, product, press, stages, lowerC, houseSetti
   return (
     <details className="rule-top py-1">
       <summary className="min-h-12 cursor-pointer py-3 font-semibold text-teal">Press it another way</summary>
-      <div className="grid grid-cols-2 gap-x-5 pb-2 min-[1200px]:grid-cols-3">
+      <div className="grid grid-cols-2 gap-x-5 pb-2 min-[75rem]:grid-cols-3">
         {stage?.cover === 'allowed' && (
           <ChoiceField
             label="Cover over the print"
@@ -126,7 +126,7 @@ export function ChoicesPanel({ print, product, press, stages, lowerC, houseSetti
           />
         )}
       </div>
-      <div className="rule-top grid grid-cols-2 gap-x-5 pt-2 pb-2 min-[1200px]:grid-cols-3">
+      <div className="rule-top grid grid-cols-2 gap-x-5 pt-2 pb-2 min-[75rem]:grid-cols-3">
         {CHOSEN_STAGES.filter((kind) => mayChoose(kind, print, product)).map((kind) => (
           <StageFigures
             key={kind}

@@ -27,7 +27,7 @@ export function SetValues({ card, setC, house, lamp, open, onOpen }: SetValuesPr
   return (
     <div className="flex flex-wrap items-start justify-between gap-x-6 gap-y-2 narrow:flex-col-reverse">
       {/* on Hold nobody should set these: they stand back */}
-      <div className={`flex flex-wrap gap-x-7 gap-y-2 ${lamp.state === 'hold' ? 'text-[#75818a]' : ''}`}>
+      <div className={`flex flex-wrap gap-x-7 gap-y-2 ${lamp.state === 'hold' ? 'text-edge' : ''}`}>
         <Value {...value} field="temperature" name="Temperature" figure={formatFigure(setC, unit)} unit={UNITS[unit].symbol}>
           {formatQuantity(setC, unit === 'F' ? 'C' : 'F')} · surface {formatQuantity(bandOf(card.window, setC).midC, unit)}
         </Value>
@@ -43,7 +43,7 @@ export function SetValues({ card, setC, house, lamp, open, onOpen }: SetValuesPr
           {cover ? 'cover over the print' : 'no cover over the print'}
         </Value>
       </div>
-      <div className="flex flex-wrap items-baseline gap-x-4 min-[1200px]:block">
+      <div className="flex flex-wrap items-baseline gap-x-4 min-[75rem]:block">
         <Lamp
           state={lamp.state}
           cautions={lamp.findings.filter((finding) => finding.level === 'care').length}

@@ -80,7 +80,7 @@ export function Bench({ stack, title, back, pick }: { stack: BenchStack; title: 
       </div>
       {pick}
       <Fault of={back?.fault} />
-      <div className="grid grid-cols-[17.5rem_minmax(0,1fr)] gap-7 pt-3 min-[1200px]:grid-cols-[19rem_minmax(0,1fr)] narrow:block">
+      <div className="grid grid-cols-[17.5rem_minmax(0,1fr)] gap-7 pt-3 min-[75rem]:grid-cols-[19rem_minmax(0,1fr)] narrow:block">
         <div>
           <Variants {...{ variants, current, setVariants, setCurrent }} />
           <StackEditor variant={variant} fabrics={fabrics} onChange={change} />

@@ -14,10 +14,14 @@ import { useRef } from 'react';
 import { Line } from 'react-chartjs-2';
 import type { Simulated, SimulatedPlace } from '../../core/heatBench';
 import { formatQuantity, type HouseUnits, toShown, UNITS } from '../../core/units';
+import { type Colours, useColours } from '../../ui/look';
 import { rampColour } from '../../ui/ramp';
 
 ChartJs.defaults.font.family = "'Atkinson Hyperlegible Next Variable', system-ui, sans-serif";
 ChartJs.register(LineController, LineElement, PointElement, LinearScale);
+
+/** How strongly the time under the press is tinted. */
+const SHUT_ALPHA = 0.1;
 
 type Point = { x: number; y: number };
 export interface Limit {
@@ -31,8 +35,6 @@ const PLACES: { place: SimulatedPlace; name: string; width: number; dash: number
   { place: 'inside', name: 'inside', width: 2.5, dash: [2, 3] },
 ];
 const FONT = "14px 'Atkinson Hyperlegible Next Variable', system-ui, sans-serif";
-const INK = '#18222b';
-const SOFT = '#4d5a64';
 
 /** What is drawn beside the curves; the chart lives on while it changes. */
 interface Marked {
@@ -40,6 +42,7 @@ interface Marked {
   limits: readonly Limit[];
   ends: readonly { name: string; tempC: number }[];
   house: HouseUnits;
+  colours: Colours;
 }
 
 /** Stages as bands with their names, limits and curves with theirs at the right. */
@@ -49,29 +52,33 @@ function marks(now: { current: Marked }): Plugin<'line'> {
     id: 'marks',
     beforeDatasetsDraw({ ctx, chartArea: { top, bottom, left, right }, scales: { x, y } }) {
       if (!x || !y) return;
-      const { seen, limits, house } = now.current;
+      const { seen, limits, house, colours } = now.current;
       ctx.save();
       ctx.font = FONT;
       seen.stages.forEach(({ name, fromS, toS, shut }) => {
         const [a, b] = [Math.max(left, x.getPixelForValue(fromS)), Math.min(right, x.getPixelForValue(toS))];
         if (b <= a) return;
-        ctx.fillStyle = shut ? 'rgba(11, 92, 98, 0.09)' : 'rgba(0, 0, 0, 0)';
-        ctx.fillRect(a, top, b - a, bottom - top);
-        ctx.fillStyle = SOFT;
+        if (shut) {
+          ctx.globalAlpha = SHUT_ALPHA;
+          ctx.fillStyle = colours.teal;
+          ctx.fillRect(a, top, b - a, bottom - top);
+          ctx.globalAlpha = 1;
+        }
+        ctx.fillStyle = colours.soft;
         ctx.textAlign = 'left';
         if (ctx.measureText(name).width < b - a - 6) ctx.fillText(name, a + 4, top + 14);
       });
       for (const { name, tempC } of limits) {
         const at = y.getPixelForValue(shown(tempC));
         if (at < top || at > bottom) continue;
-        ctx.strokeStyle = SOFT;
+        ctx.strokeStyle = colours.soft;
         ctx.setLineDash([1, 4]);
         ctx.lineWidth = 1.5;
         ctx.beginPath();
         ctx.moveTo(left, at);
         ctx.lineTo(right, at);
         ctx.stroke();
-        ctx.fillStyle = SOFT;
+        ctx.fillStyle = colours.soft;
         ctx.textAlign = 'right';
         // two limits near each other: the upper one’s name above its line, the lower one’s below its own
         const crowded = limits.some((other) => other.tempC > tempC && y.getPixelForValue(shown(other.tempC)) > at - 17);
@@ -83,7 +90,7 @@ function marks(now: { current: Marked }): Plugin<'line'> {
       if (!y) return;
       ctx.save();
       ctx.font = FONT;
-      ctx.fillStyle = INK;
+      ctx.fillStyle = now.current.colours.ink;
       ctx.textAlign = 'left';
       let last = Number.NEGATIVE_INFINITY;
       for (const { name, tempC } of [...now.current.ends].sort((a, b) => b.tempC - a.tempC)) {
@@ -119,13 +126,14 @@ interface HeatChartProps {
 
 export function HeatChart({ seen, others = [], limits, house, afterS = 45 }: HeatChartProps) {
   const unit = house.temperature;
+  const colours = useColours();
   const opened = seen.stages.filter(({ shut }) => shut).at(-1)?.toS ?? 0;
   const until = Math.min(seen.stages.at(-1)?.toS ?? 0, opened + afterS);
   const datasets: ChartDataset<'line', Point[]>[] = [
     ...others.map(({ name, seen: other }) => ({
       label: `glue ${name}`,
       data: curve(other, 'glue', unit),
-      borderColor: SOFT,
+      borderColor: colours.soft,
       borderWidth: 1.5,
       pointRadius: 0,
     })),
@@ -134,7 +142,7 @@ export function HeatChart({ seen, others = [], limits, house, afterS = 45 }: Hea
       data: curve(seen, place, unit),
       borderWidth: width,
       borderDash: dash,
-      borderColor: INK,
+      borderColor: colours.ink,
       segment: byTemperature(unit),
       pointRadius: 0,
     })),
@@ -150,8 +158,8 @@ export function HeatChart({ seen, others = [], limits, house, afterS = 45 }: Hea
   ];
   const { read } = seen;
   const words = `As the press opens: glue ${formatQuantity(read.glueC, unit)}, face beside the art ${formatQuantity(read.faceC, unit)}, inside ${formatQuantity(read.insideC, unit)}.`;
-  const now = useRef<Marked>({ seen, limits, ends, house });
-  now.current = { seen, limits, ends, house };
+  const now = useRef<Marked>({ seen, limits, ends, house, colours });
+  now.current = { seen, limits, ends, house, colours };
   const own = useRef(marks(now));
   const data: ChartData<'line', Point[]> = { datasets };
   return (
@@ -173,15 +181,15 @@ export function HeatChart({ seen, others = [], limits, house, afterS = 45 }: Hea
               type: 'linear',
               min: 0,
               max: until,
-              title: { display: true, text: 'seconds from loading', color: SOFT, font: { size: 14 } },
-              ticks: { color: SOFT, font: { size: 14 }, maxTicksLimit: 12 },
+              title: { display: true, text: 'seconds from loading', color: colours.soft, font: { size: 14 } },
+              ticks: { color: colours.soft, font: { size: 14 }, maxTicksLimit: 12 },
               grid: { display: false },
             },
             y: {
               type: 'linear',
-              title: { display: true, text: UNITS[unit].symbol, color: SOFT, font: { size: 14 } },
-              ticks: { color: SOFT, font: { size: 14 } },
-              grid: { color: 'rgba(201, 208, 208, 0.5)' },
+              title: { display: true, text: UNITS[unit].symbol, color: colours.soft, font: { size: 14 } },
+              ticks: { color: colours.soft, font: { size: 14 } },
+              grid: { color: colours.line },
             },
           },
         }}

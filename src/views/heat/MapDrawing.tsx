@@ -53,7 +53,7 @@ export function MapDrawing({ map, variant, stack, house }: MapProps & { map: Map
     .range([TOP + inner.h, TOP]);
   return (
     <figure>
-      <div ref={box} className="relative max-w-[760px]" style={{ height: HEIGHT }}>
+      <div ref={box} className="relative max-w-[47.5rem]" style={{ height: HEIGHT }}>
         <svg width={width} height={HEIGHT} role="img" aria-label={words} className="absolute inset-0" data-steps={query.x.steps}>
           <Bands map={map} inner={inner} />
         </svg>
@@ -101,7 +101,7 @@ function Bands({ map: { query, rows }, inner }: { map: Mapped; inner: { w: numbe
         <rect x={LEFT} y={TOP} width={inner.w} height={inner.h} />
       </clipPath>
       <rect x={LEFT} y={TOP} width={inner.w} height={inner.h} fill={COLOURS.under} />
-      <g clipPath={`url(#${frame})`} fillRule="evenodd" stroke="var(--color-ink)">
+      <g clipPath={`url(#${frame})`} fillRule="evenodd" stroke="var(--color-print)">
         <path d={outline(sound)} fill={COLOURS.sound} />
         <path d={outline(over)} fill={COLOURS.over} />
       </g>
@@ -147,7 +147,7 @@ function Overlay({ query, variant, stack, house, px, py, inner, width }: Overlay
     <svg width={width} height={HEIGHT} className="pointer-events-none absolute inset-0" aria-hidden="true">
       <defs>
         <pattern id="beyond" width="8" height="8" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
-          <line x1="0" y1="0" x2="0" y2="8" stroke="var(--color-ink)" strokeWidth="1.5" opacity="0.7" />
+          <line x1="0" y1="0" x2="0" y2="8" stroke="var(--color-print)" strokeWidth="1.5" opacity="0.7" />
         </pattern>
       </defs>
       {beyond
@@ -162,11 +162,11 @@ function Overlay({ query, variant, stack, house, px, py, inner, width }: Overlay
           width={Math.max(0, right - left)}
           height={Math.max(0, bottom - top)}
           fill="none"
-          stroke="var(--color-ink)"
+          stroke="var(--color-print)"
           strokeWidth="2.5"
         />
       )}
-      <circle cx={here.x} cy={here.y} r="8" fill="var(--color-sheet)" stroke="var(--color-ink)" strokeWidth="3" />
+      <circle cx={here.x} cy={here.y} r="8" fill="white" stroke="var(--color-print)" strokeWidth="3" />
       {ticks(query.x).map((value) => (
         <text
           key={value}

@@ -169,7 +169,7 @@ function Game({ round, house, operator, onNext }: { round: Round; house: HouseUn
       </p>
       {step.kind === 'set' && (
         <form
-          className="grid max-w-[640px] grid-cols-3 items-start gap-x-4"
+          className="grid max-w-[40rem] grid-cols-3 items-start gap-x-4"
           aria-label="Your setting"
           onSubmit={form.handle(() => (stack.peel === 'none' ? finish(0) : setStep({ kind: 'peel' })))}
         >

@@ -109,7 +109,7 @@ function LayerRow({ i, layer, open, onOpen, onMove, onTakeOut, children }: Layer
         data-layer
         {...listeners}
         aria-expanded={open}
-        className={`flex min-h-12 w-full cursor-grab touch-manipulation items-center justify-between gap-2 border-2 px-3 text-left ${isDragging ? 'border-amber' : 'border-transparent'} ${layer.role === 'transfer' ? 'text-white' : ''}`}
+        className={`flex min-h-12 w-full cursor-grab touch-manipulation items-center justify-between gap-2 border-2 px-3 text-left ${isDragging ? 'border-amber' : 'border-transparent'} ${layer.role === 'transfer' ? 'text-white' : 'text-print'}`}
         style={{ background: FILL[layer.role] }}
         onClick={onOpen}
         onKeyDown={(event) => {
@@ -120,7 +120,7 @@ function LayerRow({ i, layer, open, onOpen, onMove, onTakeOut, children }: Layer
         }}
       >
         <span className="min-w-0">
-          <span className="block truncate">{layer.name}</span>
+          <span className="block">{layer.name}</span>
           {layer.waterKgM2 ? <span className="figure block text-sm">{`${(layer.waterKgM2 * 1000).toFixed(0)} g/m² water`}</span> : null}
         </span>
         <span className="figure shrink-0 text-sm">{layer.thicknessMm.toFixed(2)} mm</span>

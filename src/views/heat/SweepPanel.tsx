@@ -57,7 +57,7 @@ export function SweepPanel({ variant, stack, house }: MapProps) {
     (Object.keys(SWEPT) as Swept[]).filter((of) => of !== other).map((of) => ({ value: of, text: NAMES[of] }));
   return (
     <section aria-label="Map">
-      <div className="grid max-w-[760px] grid-cols-[1fr_1fr_auto] items-start gap-x-4 narrow:block">
+      <div className="grid max-w-[47.5rem] grid-cols-[1fr_1fr_auto] items-start gap-x-4 narrow:block">
         <ChoiceField label="Across" value={x} options={options(y)} onChange={setX} />
         <ChoiceField label="Up" value={y} options={options(x)} onChange={setY} />
         <div className="flex gap-2 pt-6">

@@ -29,8 +29,8 @@ export function Allowances({ house, fields, onChange }: AllowancesProps) {
         const allowance = own[id];
         return allowance
           ? [
-              <div key={id} className="rule-top grid grid-cols-1 gap-x-4 pt-1 min-[760px]:grid-cols-[14rem_1fr]">
-                <span className="pt-2 font-semibold min-[760px]:pt-9">{FAMILIES[id].name}</span>
+              <div key={id} className="rule-top grid grid-cols-1 gap-x-4 pt-1 min-[47.5rem]:grid-cols-[14rem_1fr]">
+                <span className="pt-2 font-semibold min-[47.5rem]:pt-9">{FAMILIES[id].name}</span>
                 <AllowanceFields
                   value={allowance}
                   usual={FAMILIES[id].allowance}

@@ -16,6 +16,7 @@ import { ExampleCards } from './ExampleCards';
 import { KeptSettings } from './KeptSettings';
 import { Learned } from './Learned';
 import { Places } from './Places';
+import { ThisDevice } from './ThisDevice';
 import { useHouse } from './useHouse';
 
 export function HouseView() {
@@ -60,7 +61,7 @@ function HouseForm({ now, fault, pending, save }: { now: Reply<'house'> } & Savi
   });
   useEffect(() => changedBeside(), [now]);
   return (
-    <div className="mx-auto grid max-w-[1240px] grid-cols-1 gap-8 min-[960px]:grid-cols-[1fr_24rem] px-5 pt-4">
+    <div className="mx-auto grid max-w-[77.5rem] grid-cols-1 gap-8 min-[72rem]:grid-cols-[minmax(0,1fr)_24rem] px-5 pt-4">
       <form onSubmit={form.handle((taken) => save(taken, 'house changed', from))} aria-label="House">
         <div className="sticky top-0 z-10 flex min-h-16 items-center gap-4 border-b border-line bg-paper">
           <h1 className="flex-1">House</h1>
@@ -75,7 +76,7 @@ function HouseForm({ now, fault, pending, save }: { now: Reply<'house'> } & Savi
         </div>
         <Fault of={form.refusal ?? fault} className="border-l-4 border-brick pl-3 text-brick" />
         <UnitsAndRoom draft={draft} fields={fields} onChange={patch} />
-        <div className="grid grid-cols-2 gap-x-4 min-[760px]:grid-cols-[1fr_8rem_6.5rem_7.5rem_6.5rem]">
+        <div className="grid grid-cols-2 gap-x-4 min-[47.5rem]:grid-cols-[1fr_8rem_6.5rem_7.5rem_6.5rem]">
           <TextField
             label="Who presses here, initials"
             value={operators}
@@ -135,7 +136,7 @@ function HouseForm({ now, fault, pending, save }: { now: Reply<'house'> } & Savi
         {SCHOOLS.map(({ rule, question, answers }) => (
           <fieldset
             key={rule}
-            className={`rule-top grid grid-cols-1 gap-x-4 py-1 min-[760px]:grid-cols-[12rem_1fr] ${shown === rule ? 'bg-sheet' : ''}`}
+            className={`rule-top grid grid-cols-1 gap-x-4 py-1 min-[47.5rem]:grid-cols-[12rem_1fr] ${shown === rule ? 'bg-sheet' : ''}`}
             onFocus={() => setShown(rule)}
           >
             <legend className="sr-only">{question}</legend>
@@ -161,7 +162,8 @@ function HouseForm({ now, fault, pending, save }: { now: Reply<'house'> } & Savi
         ))}
         <Places draft={draft} fields={fields} onChange={(places) => patch({ places })} />
       </form>
-      <aside className="sticky top-4 max-h-[calc(100vh-7rem)] self-start overflow-auto">
+      <aside className="sticky top-4 self-start min-[72rem]:max-h-[calc(100vh-7rem)] min-[72rem]:overflow-auto">
+        <ThisDevice />
         <ExampleCards rule={shown} house={draft} />
         <Backup />
         <KeptSettings />
@@ -180,7 +182,7 @@ interface UnitsProps {
 function UnitsAndRoom({ draft, fields, onChange }: UnitsProps) {
   const { units, room } = draft;
   return (
-    <div className="grid grid-cols-2 gap-x-4 pt-3 min-[760px]:grid-cols-5">
+    <div className="grid grid-cols-2 gap-x-4 pt-3 min-[47.5rem]:grid-cols-5">
       <ChoiceField
         label="Temperature"
         value={units.temperature}

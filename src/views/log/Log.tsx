@@ -84,7 +84,7 @@ function LogSearch({ initialQuery }: { initialQuery: string }) {
   const patch = (part: Partial<Filter>) => setFilter({ ...filter, ...part });
   const out = (kind: 'csv' | 'json') => `${API}/pressings.${kind}?${new URLSearchParams(query as Record<string, string>)}`;
   return (
-    <div className="mx-auto max-w-[1240px] px-5 pt-4 narrow:px-4">
+    <div className="mx-auto max-w-[77.5rem] px-5 pt-4 narrow:px-4">
       <div className="flex flex-wrap items-end gap-x-4">
         <h1 className="pb-7 narrow:pb-2">Log</h1>
         <div className="w-[26rem] narrow:w-full">

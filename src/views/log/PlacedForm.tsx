@@ -23,7 +23,7 @@ export function PlacedForm({ pressing, house }: { pressing: Pressing; house: Hou
   );
   return (
     <details className="rule-top mt-3 pt-2" open={noted !== null}>
-      <summary className="cursor-pointer py-2 font-semibold text-teal">
+      <summary className="min-h-11 cursor-pointer py-2.5 font-semibold text-teal">
         Where it came to lie{noted ? `: ${offWords(noted, house)}` : ', measured after pressing'}
       </summary>
       <form

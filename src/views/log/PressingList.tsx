@@ -10,8 +10,8 @@ import { useNarrow } from '../../ui/useNarrow';
 import { Outcome } from './PressingTable';
 import { figureColumns, outcomeLook, Piece, phoneColumns, When } from './pressingColumns';
 
-/** Height of a row, px, by how the list is shown. */
-const ROW_PX = { roomy: 70, compact: 32, phone: 108 } as const;
+/** Height of a row that needs no more, px, by how the list is shown. */
+const ROW_PX = { roomy: 64, compact: 32, phone: 104 } as const;
 type Shown = keyof typeof ROW_PX;
 
 interface PressingListProps {
@@ -42,7 +42,7 @@ export function PressingList({ pressings, density, more, onMore }: PressingListP
 
 /** One line a piece. */
 const compactColumns = (house: HouseUnits): Column<Logged>[] => {
-  const one = { cellLook: 'truncate pr-4 align-middle' };
+  const one = { cellLook: 'py-0.5 pr-4 align-middle leading-tight' };
   return [
     {
       head: 'When',
@@ -81,16 +81,16 @@ const roomyColumns = (house: HouseUnits): Column<Logged>[] => [
     headLook: 'w-36',
     cell: (p) => <When pressing={p} look="inline-flex min-h-12 items-start" />,
   },
-  { head: 'Order', cell: (p) => <span className="line-clamp-2">{p.orderName}</span> },
+  { head: 'Order', cell: (p) => p.orderName },
   {
     head: 'Piece',
     headLook: 'w-64',
     cell: (p) => (
       <>
-        <span className="block truncate">
+        <span className="block">
           <Piece pressing={p} />
         </span>
-        <span className="label block truncate">
+        <span className="label block">
           {p.artName}, {p.position}
         </span>
       </>
@@ -101,8 +101,8 @@ const roomyColumns = (house: HouseUnits): Column<Logged>[] => [
     headLook: 'w-52',
     cell: (p) => (
       <>
-        <span className="block truncate">{p.layerNames.join(', ')}</span>
-        <span className="label block truncate">{p.pressName}</span>
+        <span className="block">{p.layerNames.join(', ')}</span>
+        <span className="label block">{p.pressName}</span>
       </>
     ),
   },

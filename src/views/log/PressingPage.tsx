@@ -30,10 +30,10 @@ function PressingOf({ id }: { id: string }) {
   if (!data) return <Pending error={error} what="the pressing" />;
   const { pressing: p, card } = data;
   return (
-    <div className="mx-auto max-w-[1240px] px-5 pt-4">
+    <div className="mx-auto max-w-[77.5rem] px-5 pt-4">
       <div className="flex flex-wrap items-start gap-6 pb-3">
         <div className="min-w-0 flex-1">
-          <h1 className="truncate">
+          <h1>
             {p.orderName}, piece {p.piece}
             {p.person ? `: ${[p.person.number, p.person.name].filter(Boolean).join(' ')}` : ''}
           </h1>

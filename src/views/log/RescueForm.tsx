@@ -22,7 +22,7 @@ export function RescueForm({ pressing }: { pressing: Pressing }) {
   if (!canBeRescued(pressing)) return null;
   return (
     <details className="rule-top mt-3 pt-2" open={done !== null}>
-      <summary className="cursor-pointer py-2 font-semibold text-teal">
+      <summary className="min-h-11 cursor-pointer py-2.5 font-semibold text-teal">
         {done
           ? `Print taken off in ${done.minutes} min with ${done.by}; the blank is back in stock`
           : 'Take the print off again, and keep the blank'}
@@ -34,7 +34,7 @@ export function RescueForm({ pressing }: { pressing: Pressing }) {
       <form
         aria-label="Print taken off"
         onSubmit={form.handle(save)}
-        className="grid max-w-3xl grid-cols-[10rem_1fr_auto] items-start gap-x-4 pt-2 max-[700px]:grid-cols-1"
+        className="grid max-w-3xl grid-cols-[10rem_1fr_auto] items-start gap-x-4 pt-2 max-[43.75rem]:grid-cols-1"
       >
         <NumberField label="Minutes it took" value={doc.minutes} onChange={(minutes) => form.patch({ minutes })} problem={fields.minutes} />
         <TextField

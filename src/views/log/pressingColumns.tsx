@@ -50,15 +50,15 @@ export const phoneColumns = (house: HouseUnits): Column<Logged>[] => [
   {
     head: 'Piece',
     cell: (p) => (
-      <span className="block overflow-hidden">
-        <span className="flex items-baseline justify-between gap-3">
+      <span className="block py-1">
+        <span className="flex flex-wrap items-baseline justify-between gap-x-3">
           <When pressing={p} look="figure inline-flex min-h-11 items-center whitespace-nowrap" />
           <span className={outcomeLook(p)}>{p.withdrawn ? 'withdrawn' : p.outcome}</span>
         </span>
-        <span className="block truncate font-semibold">
+        <span className="block font-semibold">
           <Piece pressing={p} />
         </span>
-        <span className="label block truncate">
+        <span className="label block">
           {p.reason && <b className="text-brick">{p.reason} · </b>}
           {p.layerNames.join(', ')} · {formatForHouse('temperature', p.setC, house)}, {formatDuration(p.timeS)}
         </span>

@@ -25,7 +25,7 @@ export function LayFields({ print, house, problem, onChange }: LayFieldsProps) {
   const lay: Lay = print.lay ?? { xMm: 0, yMm: 0, turn: 0 };
   return (
     <details className="col-span-6" open={print.lay !== undefined}>
-      <summary className="cursor-pointer py-2 font-semibold text-teal">
+      <summary className="min-h-11 cursor-pointer py-2.5 font-semibold text-teal">
         Where it lies on the platen: {print.lay ? 'by hand' : 'worked out'}
       </summary>
       <div className="grid grid-cols-3 gap-x-5">

@@ -89,7 +89,7 @@ export function LineEditor({ slot, take, orderId, start, isNew, shelf, presses, 
   return (
     <form
       onSubmit={form.handle(save, showMissing)}
-      className="grid max-w-[880px] content-start grid-cols-6 gap-x-5 gap-y-1 px-6 py-4 narrow:gap-x-3 narrow:px-4"
+      className="grid max-w-[55rem] content-start grid-cols-6 gap-x-5 gap-y-1 px-6 py-4 narrow:gap-x-3 narrow:px-4"
       aria-label={isNew ? 'New line' : 'Line'}
     >
       <h2 className="col-span-6 pb-2 text-lg">{isNew ? 'A new line: pieces alike, with prints alike' : 'This line'}</h2>

@@ -29,13 +29,11 @@ export function LineList({ state, blankName, current, hrefOf, children }: LineLi
                   className={`block border-l-4 px-4 py-3 leading-tight text-ink no-underline ${on ? 'border-teal bg-sheet' : 'border-transparent hover:bg-sheet'}`}
                 >
                   <span className="flex items-baseline justify-between gap-2">
-                    <span className="min-w-0 truncate font-semibold">
+                    <span className="min-w-0 font-semibold">
                       <span className="figure">{line.count}</span> {blankName(line.blankId)} {line.size}
                     </span>
                   </span>
-                  <span className="label block truncate">
-                    {line.prints.map((print) => `${print.artName}, ${sidedWords(print)}`).join(' · ')}
-                  </span>
+                  <span className="label block">{line.prints.map((print) => `${print.artName}, ${sidedWords(print)}`).join(' · ')}</span>
                   <span className="mt-1 flex items-center justify-between gap-2">
                     {progress && <Lamp {...lineLamp(progress)} size={18} />}
                     <span className="label figure">

@@ -24,19 +24,19 @@ export function OrderHead({
   return (
     <div className="rule-bottom flex min-h-16 items-center gap-6 px-5 py-2 print:hidden narrow:flex-wrap narrow:gap-x-0 narrow:gap-y-1 narrow:px-3">
       <div className="min-w-0 flex-1 leading-tight narrow:basis-full">
-        <h1 className="truncate text-xl">{order.name}</h1>
+        <h1 className="text-xl">{order.name}</h1>
         <div className="label">
           due {isoDayText(order.due)}, {dueText(order.due, new Date())}
         </div>
       </div>
-      <nav aria-label="Stations" className="flex items-center narrow:w-full narrow:justify-between">
+      <nav aria-label="Stations" className="flex items-center narrow:w-full narrow:flex-wrap narrow:justify-between">
         {stations.map(({ id, name }, i) => (
           <span key={id} className="flex items-center">
             {i > 0 && <span aria-hidden="true" className={`h-0.5 w-6 narrow:hidden ${stations[i - 1]?.passed ? 'bg-ink' : 'bg-line'}`} />}
             <a
               href={stationHref(order.id, id, { lineId, printKey })}
               aria-current={id === station ? 'step' : undefined}
-              className={`flex min-h-12 items-center px-3 no-underline narrow:px-2.5 ${id === station ? 'bg-ink font-bold text-white' : 'text-ink hover:underline'}`}
+              className={`flex min-h-12 items-center px-3 no-underline narrow:px-2.5 ${id === station ? 'bg-ink font-bold text-paper' : 'text-ink hover:underline'}`}
             >
               {name}
             </a>

@@ -19,7 +19,7 @@ import { goOnceKept } from '../shell/goTo';
 export function Orders({ initialName = '' }: { initialName?: string }) {
   return (
     <Island>
-      <div className="mx-auto grid max-w-[1240px] grid-cols-[24rem_minmax(0,1fr)] gap-10 px-5 pt-5 narrow:flex narrow:flex-col-reverse narrow:px-4">
+      <div className="mx-auto grid max-w-[77.5rem] grid-cols-[24rem_minmax(0,1fr)] gap-10 px-5 pt-5 narrow:flex narrow:flex-col-reverse narrow:px-4">
         <NewOrder initialName={initialName} />
         <OrderList />
       </div>
@@ -95,8 +95,8 @@ function OrderList() {
             className="rule-top grid grid-cols-[1fr_7rem_7rem_auto] items-center gap-4 py-2 narrow:grid-cols-[1fr_auto_auto] narrow:gap-x-3 narrow:gap-y-0"
           >
             <a className="min-w-0 py-2 text-ink no-underline hover:underline narrow:col-span-3" href={stationHref(row.orderId, 'lines')}>
-              <span className="block truncate font-semibold">{row.name}</span>
-              <span className="label block truncate">{row.what || 'no lines yet'}</span>
+              <span className="block font-semibold">{row.name}</span>
+              <span className="label block">{row.what || 'no lines yet'}</span>
             </a>
             <span className="leading-tight">
               {dueText(row.due, today)}

@@ -47,7 +47,7 @@ export function PickField({
             <ListBoxItem
               id={item.id}
               textValue={item.name}
-              className="cursor-default px-3 py-2 outline-none data-[focused]:bg-teal data-[focused]:text-white"
+              className="cursor-default px-3 py-2 outline-none data-[focused]:bg-teal data-[focused]:text-on-teal"
             >
               <Text slot="label" className="block font-semibold">
                 {item.name}

@@ -129,7 +129,7 @@ function Choice<T extends string>({ label, options, current, works, onChoose }: 
             type="button"
             aria-pressed={id === current}
             onClick={() => onChoose(id)}
-            className={`inline-flex min-h-12 items-center gap-2 border px-3 ${id === current ? 'border-ink bg-ink text-white' : 'border-line bg-sheet'}`}
+            className={`inline-flex min-h-12 items-center gap-2 border px-3 ${id === current ? 'border-ink bg-ink text-paper' : 'border-line bg-sheet'}`}
           >
             <LampMark state={works(id) ? 'clear' : 'hold'} size={16} />
             {name}

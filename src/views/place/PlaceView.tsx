@@ -67,7 +67,7 @@ function PlaceOfOrder({ orderId, lineId, printKey }: PrintPageProps) {
         </a>
       </OrderHead>
       <Fault of={order.fault} className="mx-5 mt-3 border-l-4 border-brick pl-3 text-brick" />
-      <div className="grid min-h-[calc(100vh-11.5rem)] grid-cols-[17rem_minmax(0,1fr)] max-[1100px]:grid-cols-[13rem_minmax(0,1fr)] narrow:block">
+      <div className="grid min-h-[calc(100vh-11.5rem)] grid-cols-[17rem_minmax(0,1fr)] max-[68.75rem]:grid-cols-[13rem_minmax(0,1fr)] narrow:block">
         <LineList
           state={data}
           current={line.id}

@@ -141,7 +141,7 @@ export function TapeDrawing({ tape: { measure, from, to }, shown, sheet, house }
 const Figure = memo(function Figure({ text, wide }: { text: string; wide: number }) {
   return (
     <span
-      className="figure block h-6 rounded-[3px] contain-strict border border-ink bg-amber text-center text-[15px] leading-[22px] font-bold text-ink"
+      className="figure block h-6 rounded-[3px] contain-strict border border-ink bg-amber text-center text-[15px] leading-[22px] font-bold text-print"
       style={{ width: wide }}
     >
       {text}

@@ -166,7 +166,7 @@ function Divider({ at, on, label, onToggle }: DividerProps) {
       aria-pressed={on}
       aria-label={label}
       {...listeners}
-      className={`group flex min-h-32 w-10 touch-none items-stretch justify-center self-stretch ${on ? 'cursor-ew-resize' : ''} ${isOver ? 'bg-amber/30' : ''}`}
+      className={`group flex min-h-32 w-11 touch-none items-stretch justify-center self-stretch ${on ? 'cursor-ew-resize' : ''} ${isOver ? 'bg-amber/30' : ''}`}
       onClick={onToggle}
     >
       <span

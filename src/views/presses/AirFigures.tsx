@@ -122,7 +122,7 @@ function LinkageFrom({
   const { doc, patch, fields } = form;
   return (
     <details>
-      <summary className="cursor-pointer py-2 font-semibold text-teal">Measure its linkage once</summary>
+      <summary className="min-h-11 cursor-pointer py-2.5 font-semibold text-teal">Measure its linkage once</summary>
       <form
         className="grid grid-cols-4 items-start gap-x-5"
         onSubmit={form.handle(({ lineKPa, forceN }) => onFound(Math.round(ratioFrom(drive, lineKPa, forceN) * 1000) / 1000))}

@@ -46,7 +46,7 @@ export function PressEditor({ press, version, house, onSaved }: PressEditorProps
   return (
     <form
       onSubmit={form.handle(async (taken) => (await save(taken)) && onSaved(press.id))}
-      className="grid max-w-[780px] grid-cols-6 gap-x-5 gap-y-1 pt-4"
+      className="grid max-w-[48.75rem] grid-cols-6 gap-x-5 gap-y-1 pt-4"
       aria-label={`Facts of ${press.name}`}
     >
       <div className="col-span-4">

@@ -36,7 +36,7 @@ export function PressRecords({ pressId, report, kinds, title, house }: PressReco
   if (own.length === 0 && report.unreadable.length === 0) return null;
   return (
     <details className="rule-top mt-5 pt-3">
-      <summary className="cursor-pointer py-2 font-semibold">
+      <summary className="min-h-11 cursor-pointer py-2.5 font-semibold">
         {title} <span className="label">({own.length})</span>
       </summary>
       <LeftOut of={report.unreadable} />

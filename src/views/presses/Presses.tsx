@@ -46,7 +46,7 @@ function PressPage({ initialOn, isChecked }: PressesProps) {
     setChosen(id);
   };
   return (
-    <div className="mx-auto grid max-w-[1240px] grid-cols-[minmax(0,1fr)] gap-8 px-5 pt-5 min-[800px]:grid-cols-[20rem_minmax(0,1fr)]">
+    <div className="mx-auto grid max-w-[77.5rem] grid-cols-[minmax(0,1fr)] gap-8 px-5 pt-5 min-[50rem]:grid-cols-[20rem_minmax(0,1fr)]">
       <section aria-labelledby="presses">
         <h1 id="presses" className="pb-3">
           Presses

@@ -54,7 +54,7 @@ export function SurfaceView({ press, report, house, isChecked }: SurfaceViewProp
         </p>
       )}
       {upper ? (
-        <div className="grid grid-cols-[16rem_1fr] gap-6 pt-2 min-[1200px]:grid-cols-[20rem_1fr] narrow:block">
+        <div className="grid grid-cols-[16rem_1fr] gap-6 pt-2 min-[75rem]:grid-cols-[20rem_1fr] narrow:block">
           <PlatenMapDrawing map={upper} house={house} most={320} />
           <MapFacts map={upper} press={press} house={house} />
         </div>
@@ -161,7 +161,7 @@ function MapFacts({ map, press, house }: { map: PlatenMap; press: Press; house: 
       </div>
       <dl className="m-0">
         {rows.map(([term, words]) => (
-          <div key={term} className="rule-top grid grid-cols-[6.5rem_1fr] gap-3 min-[1200px]:grid-cols-[8.5rem_1fr] py-1.5">
+          <div key={term} className="rule-top grid grid-cols-[6.5rem_1fr] gap-3 min-[75rem]:grid-cols-[8.5rem_1fr] py-1.5">
             <dt className="label">{term}</dt>
             <dd className="m-0">{words}</dd>
           </div>

@@ -126,7 +126,7 @@ function Survey({ press, sides, house, roomC }: SurveyProps) {
     if (await goOnceKept(record.save(surveyOf(draft)), `/presses?on=${press.id}`)) drop();
   };
   return (
-    <div className="mx-auto grid max-w-[1180px] grid-cols-[minmax(0,1fr)_26rem] gap-8 px-5 pt-4 narrow:block narrow:px-4">
+    <div className="mx-auto grid max-w-[73.75rem] grid-cols-[minmax(0,1fr)_26rem] gap-8 px-5 pt-4 narrow:block narrow:px-4">
       <section aria-label="Survey">
         <h1 className="pb-1">
           Survey: {press.name}, {sides.name}

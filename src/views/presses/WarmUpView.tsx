@@ -29,7 +29,7 @@ export function WarmUpView({ press, version, report, house }: { press: Press; ve
   return (
     <>
       <form
-        className="grid max-w-[640px] grid-cols-3 items-start gap-x-5"
+        className="grid max-w-[40rem] grid-cols-3 items-start gap-x-5"
         aria-label="Heater"
         onSubmit={form.handle((taken) => save({ ...press, heater: taken }))}
       >
@@ -136,7 +136,7 @@ function LogTime({ press, roomC, house, logged }: { press: Press; roomC: number;
   const unit = houseUnit('temperature', house).first;
   return (
     <form
-      className="rule-top mt-3 grid max-w-[780px] grid-cols-4 items-start gap-x-5 pt-3"
+      className="rule-top mt-3 grid max-w-[48.75rem] grid-cols-4 items-start gap-x-5 pt-3"
       aria-label="A time it really took"
       onSubmit={form.handle((taken) => keep({ kind: 'heating time', ...taken, roomC }))}
     >

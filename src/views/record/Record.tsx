@@ -31,7 +31,7 @@ function RecordOf({ orderId }: { orderId: string }) {
           </a>
         )}
       </OrderHead>
-      <div className="mx-auto max-w-[1240px] px-5 pt-4">
+      <div className="mx-auto max-w-[77.5rem] px-5 pt-4">
         <ul className="flex flex-wrap gap-8 pb-4">
           {data.lines.map((line) => {
             const doc = data.order.lines.find((otherLine) => otherLine.id === line.lineId);

@@ -35,7 +35,7 @@ export function AfterSheet({ reply, run }: { reply: RunReply; run: LiveRun }) {
         )}
         .
       </p>
-      <div className="grid grid-cols-2 gap-12 pt-6 max-[900px]:order-1 max-[900px]:grid-cols-1">
+      <div className="grid grid-cols-2 gap-12 pt-6 max-[56.25rem]:order-1 max-[56.25rem]:grid-cols-1">
         <div>
           {after.times.length === 0 && <p className="text-xl">The press was not closed.</p>}
           {after.times.length > 0 && (

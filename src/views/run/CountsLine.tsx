@@ -18,7 +18,7 @@ export function CountsLine({ counts, spares }: { counts: Counts; spares: number 
         (spares >= 0 ? (
           count(spares, spares === 1 ? 'spare' : 'spares')
         ) : (
-          <span className="bg-amber px-2 font-semibold text-ink">
+          <span className="bg-amber px-2 font-semibold text-print">
             {-spares} {spares === -1 ? 'transfer' : 'transfers'} short
           </span>
         ))}

@@ -23,9 +23,9 @@ interface GateProps {
 export function Gate({ card, checks, plan, run, current, readoutC, lacks, onFact }: GateProps) {
   const looked = run.checks;
   return (
-    <section className="grid flex-1 grid-cols-[19rem_1fr] gap-10 py-5 max-[900px]:grid-cols-1" aria-label="Before the first closing">
-      <div className="text-lg max-[900px]:order-1">
-        <ol className="m-0 list-none p-0 max-[900px]:hidden">
+    <section className="grid flex-1 grid-cols-[19rem_1fr] gap-10 py-5 max-[56.25rem]:grid-cols-1" aria-label="Before the first closing">
+      <div className="text-lg max-[56.25rem]:order-1">
+        <ol className="m-0 list-none p-0 max-[56.25rem]:hidden">
           {checks
             .filter(({ holds }) => !holds)
             .map(({ key, says }) => (
@@ -104,7 +104,7 @@ function Point({ card, plan, run, check, readoutC, lacks, onFact }: PointProps) 
   useRunKeys({ ' ': look, Enter: look });
   return (
     <div className="flex max-w-4xl flex-col">
-      <h1 className="text-6xl leading-tight max-[900px]:text-4xl">
+      <h1 className="text-6xl leading-tight max-[56.25rem]:text-4xl">
         <Says words={check.says} />
       </h1>
       <p className="pt-4 text-2xl text-night-soft">
@@ -146,7 +146,7 @@ function Point({ card, plan, run, check, readoutC, lacks, onFact }: PointProps) 
         </p>
       )}
       <div className="flex flex-wrap items-center gap-4 pt-6">
-        <button type="button" data-cue="gate" className="act min-h-16 border-amber bg-amber px-8 text-2xl text-ink" onClick={look}>
+        <button type="button" data-cue="gate" className="act min-h-16 border-amber bg-amber px-8 text-2xl text-print" onClick={look}>
           {lookWord(input, shutSince !== undefined)} <span className="key">{input && input !== 'clock' ? 'Enter' : 'Space'}</span>
         </button>
         {input === 'clock' && shutSince === undefined && (

@@ -57,11 +57,11 @@ export function GoOn({ reply, state, children }: { reply: RunReply; state: RunSt
       </ul>
       <div className="flex flex-wrap items-center gap-4 pt-3">
         {look ? (
-          <a className="act border-amber bg-amber text-ink" href={look}>
+          <a className="act border-amber bg-amber text-print" href={look}>
             See its card first: {next.cautions} {next.cautions === 1 ? 'caution' : 'cautions'}
           </a>
         ) : (
-          <button type="button" data-cue="go on" className="act min-h-14 border-amber bg-amber px-8 text-xl text-ink" onClick={go}>
+          <button type="button" data-cue="go on" className="act min-h-14 border-amber bg-amber px-8 text-xl text-print" onClick={go}>
             Go on with it <span className="key">Space</span>
           </button>
         )}

@@ -47,7 +47,7 @@ export function KeysPanel({ onClose }: { onClose: () => void }) {
           ? `Press the letter for “${ACTS[changing]}”. Esc leaves it.`
           : 'Space or a foot switch goes on. Touch an act to give it another letter; an act that has the letter takes this one’s.'}
       </p>
-      <ul className="grid grid-cols-4 gap-2 max-[1199px]:grid-cols-3 max-[900px]:grid-cols-2">
+      <ul className="grid grid-cols-4 gap-2 max-[74.9375rem]:grid-cols-3 max-[56.25rem]:grid-cols-2">
         {KEYED_ACTS.map((act) => (
           <li key={act}>
             <button

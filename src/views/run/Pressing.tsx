@@ -188,13 +188,13 @@ export function Pressing({ reply, run, readoutC }: { reply: RunReply; run: LiveR
       {photo.field}
       {aside !== 'keys' && (
         <>
-          <div className="grid contain-content grid-cols-[minmax(0,1fr)_20rem] gap-x-8 gap-y-3 max-[1199px]:grid-cols-[minmax(0,1fr)_17rem] max-[900px]:grid-cols-1">
+          <div className="grid contain-content grid-cols-[minmax(0,1fr)_20rem] gap-x-8 gap-y-3 max-[74.9375rem]:grid-cols-[minmax(0,1fr)_17rem] max-[56.25rem]:grid-cols-1">
             <RunSetValues card={card} plan={plan} run={drawn} stage={around.stage} />
-            <div className="row-span-2 max-[900px]:hidden">
-              <Stack layers={card.stages[around.stage]?.stack ?? NO_LAYERS} faceC={card.delivered.midC} dark />
+            <div className="row-span-2 max-[56.25rem]:hidden">
+              <Stack layers={card.stages[around.stage]?.stack ?? NO_LAYERS} faceC={card.delivered.midC} />
             </div>
-            <div className="max-[900px]:hidden">
-              <StageLine stages={card.stages} current={around.stage} dark here />
+            <div className="max-[56.25rem]:hidden">
+              <StageLine stages={card.stages} current={around.stage} here />
             </div>
           </div>
           <Lane lots={cooling(plan, drawn)} reply={reply} now={now} picked={picked} onPick={setPicked} />

@@ -38,17 +38,17 @@ export const RunKeys = memo(function RunKeys({
   const key = (text: string, act: KeyedAct, can = true, extra = '') => (
     <button
       type="button"
-      className={`act max-[700px]:px-3 ${extra || 'border-night-line text-white'} ${can ? '' : 'opacity-40 max-[700px]:hidden'}`}
+      className={`act max-[43.75rem]:px-3 ${extra || 'border-night-line text-white'} ${can ? '' : 'opacity-40 max-[43.75rem]:hidden'}`}
       disabled={!can}
       onClick={() => void on[act]()}
     >
-      {text} <span className="key max-[700px]:hidden">{keys[act].toUpperCase()}</span>
+      {text} <span className="key max-[43.75rem]:hidden">{keys[act].toUpperCase()}</span>
     </button>
   );
-  const quiet = 'border-transparent px-1.5 max-[1199px]:px-1 text-night-soft';
+  const quiet = 'border-transparent px-1.5 max-[74.9375rem]:px-1 text-night-soft';
   return (
     <>
-      <div className="flex flex-wrap items-center gap-x-1 pt-2 text-[0.95rem] max-[1199px]:gap-x-1 max-[1199px]:text-[0.875rem] [contain:layout_style]">
+      <div className="flex flex-wrap items-center gap-x-1 pt-2 text-[0.95rem] max-[74.9375rem]:gap-x-1 max-[74.9375rem]:text-[0.875rem] [contain:layout_style]">
         {key('Note', 'note', true, quiet)}
         {key('Photo', 'photo', canSpoil, quiet)}
         <span className="pl-2 text-night-soft">Set</span>
@@ -64,7 +64,7 @@ export const RunKeys = memo(function RunKeys({
           Stop the run
         </button>
       </div>
-      <div className="sticky bottom-14 flex flex-wrap items-center gap-3 bg-night py-2 max-[700px]:gap-2">
+      <div className="sticky bottom-14 flex flex-wrap items-center gap-3 bg-night py-2 max-[43.75rem]:gap-2">
         {key('Lay back, press again', 'layBack', canLayBack)}
         {key(EARLY[early ?? 'next'] ?? 'Cool enough already', 'early', early !== null)}
         {canSpot && key('Press a part again', 'spot')}

@@ -35,7 +35,7 @@ export function RunScreen({ reply }: { reply: RunReply }) {
   const lead = useFetched(leadParts, first !== null);
   const spares = sparesOf(state, plan.pieces, parcels);
   return (
-    <div data-keys="own" className="flex min-h-[calc(100vh-7rem)] flex-col px-6 pt-3 pb-14 max-[700px]:px-4">
+    <div data-keys="own" className="flex min-h-[calc(100vh-7rem)] flex-col px-6 pt-3 pb-14 max-[43.75rem]:px-4">
       <div className="flex flex-wrap items-baseline justify-between gap-x-6 text-night-soft">
         <span>
           {reply.orderName} · {card.of.blankName} {card.of.size} · {card.of.artName}, {card.of.position}

@@ -71,7 +71,7 @@ export function SpoilChoice({ of, pieces, nameOf, choices, due, onChoose, onCanc
         {HEADS[lost](nameOf(piece))}
       </h1>
       {due && (
-        <p role="alert" className="mb-4 bg-amber px-4 py-2 text-3xl font-bold text-ink">
+        <p role="alert" className="mb-4 bg-amber px-4 py-2 text-3xl font-bold text-print">
           {due}: go back with Esc, or choose at once.
         </p>
       )}
@@ -87,7 +87,7 @@ export function SpoilChoice({ of, pieces, nameOf, choices, due, onChoose, onCanc
           {pieces.map((value) => pick(String(value), value === piece, nameOf(value), () => setPiece(value)))}
         </fieldset>
       )}
-      <ol className="grid grid-cols-3 gap-3 max-[1099px]:grid-cols-2">
+      <ol className="grid grid-cols-3 gap-3 max-[68.6875rem]:grid-cols-2">
         {reasons.map((reason, i) => (
           <li key={reason}>
             <button

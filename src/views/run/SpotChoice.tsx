@@ -81,7 +81,7 @@ export function SpotChoice({ card, piece, onSpot, onClose }: SpotChoiceProps) {
                 type="button"
                 aria-label={name}
                 aria-pressed={chosen.includes(i)}
-                className={`min-h-12 border border-night-line text-lg ${chosen.includes(i) ? 'bg-amber text-ink' : 'bg-transparent text-night-soft'}`}
+                className={`min-h-12 border border-night-line text-lg ${chosen.includes(i) ? 'bg-amber text-print' : 'bg-transparent text-night-soft'}`}
                 onClick={() => turn(i)}
               >
                 {KEYS[i]}
@@ -143,7 +143,7 @@ export function SpotChoice({ card, piece, onSpot, onClose }: SpotChoiceProps) {
         </p>
       )}
       <div className="flex flex-wrap gap-3 pt-6">
-        <button type="button" className="act border-amber bg-amber text-ink" onClick={close}>
+        <button type="button" className="act border-amber bg-amber text-print" onClick={close}>
           Close on it <span className="key">Enter</span>
         </button>
         <button type="button" className="act border-night-line text-white" onClick={onClose}>

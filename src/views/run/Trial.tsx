@@ -18,7 +18,7 @@ interface TrialProps {
 
 export function Trial({ card, next, tries, scrap, onFact }: TrialProps) {
   return (
-    <section className="grid flex-1 grid-cols-[1fr_19rem] gap-10 py-5 max-[900px]:grid-cols-1" aria-label="Trial on scrap">
+    <section className="grid flex-1 grid-cols-[1fr_19rem] gap-10 py-5 max-[56.25rem]:grid-cols-1" aria-label="Trial on scrap">
       {next.state === 'try' ? (
         <Scrap key={next.timeS} timeS={next.timeS} dueAt={scrap?.dueAt ?? null} onFact={onFact} />
       ) : (
@@ -112,7 +112,7 @@ function Best({
         <button
           type="button"
           data-cue="trial"
-          className="act min-h-16 border-amber bg-amber px-8 text-2xl text-ink"
+          className="act min-h-16 border-amber bg-amber px-8 text-2xl text-print"
           onClick={() => keep(first)}
         >
           Press with {formatDuration(first)} <span className="key">Space</span>

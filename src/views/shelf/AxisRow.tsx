@@ -67,8 +67,8 @@ export function AxisRow({ name, detail, mark, unmarked, on, unit, onChoose }: Ax
       className={`${typeof unmarked === 'string' ? NAME_WIDTH : WIDE_NAME} w-full border-0 border-b border-line text-left ${on ? 'bg-sheet' : 'bg-transparent hover:bg-sheet'}`}
     >
       <span className={`min-w-0 border-l-4 py-1.5 pl-3 leading-tight ${on ? 'border-teal' : 'border-transparent'}`}>
-        <span className="block truncate font-semibold">{name}</span>
-        <span className="label block truncate">{detail}</span>
+        <span className="block font-semibold">{name}</span>
+        <span className="label block">{detail}</span>
       </span>
       <span ref={ref as React.RefObject<HTMLDivElement | null>} className="block narrow:mb-1.5 narrow:ml-4">
         {!mark && typeof unmarked === 'string' && <span className="label">{unmarked}</span>}
@@ -150,7 +150,7 @@ function WallsMark({ x, markC, damageC, width }: { x: (t: number) => number; mar
         <line key={at} x1={at} x2={at + step} y1={y + 9} y2={y - 9} stroke="var(--color-ink)" strokeWidth="1.2" opacity="0.6" />
       ))}
       <line x1={x(markC)} x2={x(markC)} y1={y - 12} y2={y + 12} stroke="var(--color-ink)" strokeWidth="2.5" />
-      <rect x={x(damageC)} y={y - 9} width={Math.max(0, width - x(damageC))} height="18" fill="var(--color-brick)" />
+      <rect x={x(damageC)} y={y - 9} width={Math.max(0, width - x(damageC))} height="18" fill="var(--color-brick-fill)" />
     </g>
   );
 }

@@ -38,7 +38,7 @@ function Facts({ name, under, facts }: { name: string; under: string; facts: Fac
       <p className="label pb-2">{under}</p>
       <dl>
         {facts.map(([term, fact]) => (
-          <div key={term} className="rule-top grid grid-cols-[5rem_1fr] gap-3 min-[1200px]:grid-cols-[7rem_1fr] py-1.5">
+          <div key={term} className="rule-top grid grid-cols-[5rem_1fr] gap-3 min-[75rem]:grid-cols-[7rem_1fr] py-1.5">
             <dt className="label">{term}</dt>
             <dd className="min-w-0">{fact}</dd>
           </div>

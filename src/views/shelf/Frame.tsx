@@ -28,11 +28,11 @@ export function Frame({ heading, dirty, saving, fault, merge, onSave, onBack, ch
         event.preventDefault();
         onSave();
       }}
-      className="mx-auto max-w-[1080px] px-5 pt-4"
+      className="mx-auto max-w-[67.5rem] px-5 pt-4"
       aria-label={heading}
     >
-      <div className="sticky top-0 z-10 flex items-center gap-4 border-b border-line bg-paper py-2">
-        <h1 className="min-w-0 flex-1 truncate">{heading}</h1>
+      <div className="sticky top-0 z-10 flex flex-wrap items-center gap-x-4 border-b border-line bg-paper py-2">
+        <h1 className="min-w-0 flex-1 narrow:basis-full">{heading}</h1>
         <button type="button" className="act act-quiet" onClick={onBack}>
           {dirty ? 'Leave without saving' : 'Back to the shelf'}
         </button>
@@ -50,7 +50,7 @@ export function Frame({ heading, dirty, saving, fault, merge, onSave, onBack, ch
 /** A part of an editor under its own heading. */
 export function Part({ name, hint, children }: { name: string; hint?: string; children: ReactNode }) {
   return (
-    <section className="rule-bottom grid grid-cols-1 gap-x-6 gap-y-2 py-3 min-[760px]:grid-cols-[11rem_1fr]" aria-label={name}>
+    <section className="rule-bottom grid grid-cols-1 gap-x-6 gap-y-2 py-3 min-[47.5rem]:grid-cols-[11rem_1fr]" aria-label={name}>
       <div>
         <h2>{name}</h2>
         {hint && <p className="label pt-1">{hint}</p>}
@@ -62,10 +62,10 @@ export function Part({ name, hint, children }: { name: string; hint?: string; ch
 
 /** On a phone two fields stand beside each other at most. */
 const SPANS = {
-  1: 'col-span-3 min-[760px]:col-span-1',
-  2: 'col-span-3 min-[760px]:col-span-2',
-  3: 'col-span-6 min-[760px]:col-span-3',
-  4: 'col-span-6 min-[760px]:col-span-4',
+  1: 'col-span-3 min-[47.5rem]:col-span-1',
+  2: 'col-span-3 min-[47.5rem]:col-span-2',
+  3: 'col-span-6 min-[47.5rem]:col-span-3',
+  4: 'col-span-6 min-[47.5rem]:col-span-4',
   6: 'col-span-6',
 } as const;
 export const Cell = ({ span, children }: { span: keyof typeof SPANS; children: ReactNode }) => (

@@ -134,7 +134,7 @@ function Plan({ plan, name, onApply, onDrop }: { plan: ImportReply; name: string
         {same === 1 ? 'it is' : 'they are'}.
       </p>
       <Notes of={notes} />
-      <ul className="columns-2 max-[700px]:columns-1">
+      <ul className="columns-2 max-[43.75rem]:columns-1">
         {changes.slice(0, MOST_SHOWN).map((change) => (
           <li key={`${change.kind} ${change.id} ${change.what}`}>
             {change.name} <span className="label">{change.what === 'changed' ? change.fields.join(', ') : BECOMES[change.what]}</span>

@@ -86,7 +86,7 @@ export function Overrides({ doc, house, fields, onChange }: OverridesProps) {
       {doc.overrides.map((override, i) => {
         const { fabricGroup, colourGroup, ...rest } = override;
         return (
-          <div key={i} className={`col-span-6 grid grid-cols-2 gap-x-4 min-[760px]:grid-cols-4 ${i > 0 ? 'rule-top pt-3' : ''}`}>
+          <div key={i} className={`col-span-6 grid grid-cols-2 gap-x-4 min-[47.5rem]:grid-cols-4 ${i > 0 ? 'rule-top pt-3' : ''}`}>
             <ChoiceField
               label="On"
               value={fabricGroup ?? ''}
@@ -162,7 +162,7 @@ export function Alternatives({ doc, house, fields, onChange }: OverridesProps) {
   return (
     <Part name="Alternatives" hint="A second way the sheet itself offers.">
       {doc.alternatives.map((alternative, i) => (
-        <div key={i} className="col-span-6 grid grid-cols-2 gap-x-4 min-[760px]:grid-cols-4">
+        <div key={i} className="col-span-6 grid grid-cols-2 gap-x-4 min-[47.5rem]:grid-cols-4">
           <div className="col-span-3">
             <TextField
               label="Called"

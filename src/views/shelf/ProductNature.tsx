@@ -101,7 +101,7 @@ export function Nature({ doc, onChange }: Some) {
           />
         </Cell>
       )}
-      <fieldset className="col-span-6 grid grid-cols-1 gap-x-4 min-[760px]:grid-cols-3">
+      <fieldset className="col-span-6 grid grid-cols-1 gap-x-4 min-[47.5rem]:grid-cols-3">
         <legend className="sr-only">What it is like</legend>
         {FLAGS.map(([flag, words]) => (
           <Check key={flag} on={doc[flag] ?? false} onChange={(on) => onChange({ [flag]: on })}>
@@ -137,7 +137,7 @@ export function Uses({ doc, onChange }: Some) {
       <span className="col-span-4" />
       <fieldset className="col-span-6">
         <legend className="label pb-1">What it goes on</legend>
-        <div className="grid grid-cols-2 gap-x-5 min-[760px]:grid-cols-3">
+        <div className="grid grid-cols-2 gap-x-5 min-[47.5rem]:grid-cols-3">
           {SUBSTRATES.map((on) => (
             <ChoiceField
               key={on}
@@ -180,7 +180,7 @@ function Ticks<T extends string>({ legend, all, on, words = String, onChange }: 
   return (
     <fieldset className="col-span-6 pt-1">
       <legend className="label">{legend}</legend>
-      <div className="grid grid-cols-2 gap-x-4 min-[760px]:grid-cols-3">
+      <div className="grid grid-cols-2 gap-x-4 min-[47.5rem]:grid-cols-3">
         {all.map((value) => (
           <Check
             key={value}

@@ -138,7 +138,7 @@ function ShelfPage({ initialKind, initialOn, initialWords }: ShelfProps) {
   const test = kind === 'tested' ? data.tested.find(({ id }) => id === on) : undefined;
   const atPress = test ? `?press=${test.pressId}` : '';
   return (
-    <div className="mx-auto max-w-[1240px] px-5 pt-4 narrow:px-4">
+    <div className="mx-auto max-w-[77.5rem] px-5 pt-4 narrow:px-4">
       <div className="flex flex-wrap items-center gap-x-1 narrow:flex-nowrap narrow:overflow-x-auto narrow:whitespace-nowrap">
         <h1 className="pr-4">Shelf</h1>
         {KINDS.map((listed) => (
@@ -162,10 +162,10 @@ function ShelfPage({ initialKind, initialOn, initialWords }: ShelfProps) {
       </div>
       {moving && <InAndOut kind={kind} />}
       <LeftOut of={data.unreadable} />
-      <div className="grid grid-cols-[minmax(0,1fr)_19rem] gap-8 pt-2 min-[1200px]:grid-cols-[minmax(0,1fr)_23rem] narrow:flex narrow:flex-col-reverse narrow:gap-4">
+      <div className="grid grid-cols-[minmax(0,1fr)_19rem] gap-8 pt-2 min-[75rem]:grid-cols-[minmax(0,1fr)_23rem] narrow:flex narrow:flex-col-reverse narrow:gap-4">
         <div>
           <div className="flex flex-wrap items-start gap-x-5">
-            <div className="w-52 min-[1200px]:w-72 narrow:w-full">
+            <div className="w-52 min-[75rem]:w-72 narrow:w-full">
               <TextField label={`Find among ${kindOf(kind).many.toLowerCase()}`} type="search" value={words} onChange={setWords} />
             </div>
             <div className="pt-6 narrow:pt-0">

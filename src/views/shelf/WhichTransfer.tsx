@@ -104,7 +104,7 @@ function Page({ asked }: { asked: URLSearchParams }) {
   const patch = (part: Partial<Wish>) => setWish({ ...wish, ...part });
   const length = houseUnit('length', house).first;
   return (
-    <div className="mx-auto grid max-w-[1240px] gap-8 px-5 pt-4 min-[800px]:grid-cols-[19rem_1fr]">
+    <div className="mx-auto grid max-w-[77.5rem] gap-8 px-5 pt-4 min-[50rem]:grid-cols-[19rem_1fr]">
       <form aria-label="What is to be pressed" onSubmit={(event) => event.preventDefault()}>
         <h1 className="pb-3">Which transfer for this?</h1>
         <PickField
@@ -180,12 +180,18 @@ function Suited({ one, best, count, use }: { one: Ranked[number]; best: boolean;
   const [first, ...rest] = one.reasons;
   return (
     <li
-      className={`rule-bottom grid items-start gap-x-4 gap-y-1 py-2.5 min-[800px]:grid-cols-[6rem_1fr_11rem] ${one.lamp === 'hold' ? 'text-soft' : ''}`}
+      className={`rule-bottom grid items-start gap-x-4 gap-y-1 py-2.5 min-[50rem]:grid-cols-[6rem_1fr_11rem] ${one.lamp === 'hold' ? 'text-soft' : ''}`}
     >
       <Lamp state={one.lamp} cautions={one.cautions} />
       <div className="min-w-0">
         <span className={best ? 'text-lg font-bold' : 'font-semibold'}>
-          {one.onShelf ? <a href={`/shelf?kind=products&on=${one.productId}`}>{one.name}</a> : one.name}
+          {one.onShelf ? (
+            <a className="inline-flex min-h-11 items-center" href={`/shelf?kind=products&on=${one.productId}`}>
+              {one.name}
+            </a>
+          ) : (
+            one.name
+          )}
         </span>{' '}
         <span className="label">{one.onShelf ? one.familyName : 'not on the shelf: general figures'}</span>
         <span className="block">

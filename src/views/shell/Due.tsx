@@ -36,7 +36,7 @@ export function Due({ run, pieces, onPutOff }: { run: RunNow; pieces: readonly n
           {run.label}, <span className="text-white">{piecesOrScrap(pieces)}</span>: its time is up, and the press is still shut.
         </p>
         <p className="flex gap-4 pt-10">
-          <a ref={main} href={runHref(run)} className="act min-h-16 border-amber bg-amber px-8 text-2xl text-ink">
+          <a ref={main} href={runHref(run)} className="act min-h-16 border-amber bg-amber px-8 text-2xl text-print">
             Go to it <span className="key">Space</span>
           </a>
           <button type="button" className="act min-h-16 border-night-line text-xl text-white" onClick={onPutOff}>

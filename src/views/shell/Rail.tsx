@@ -67,7 +67,7 @@ function RailBar() {
       aria-label="Rail"
     >
       {away ? (
-        <p role="alert" data-token className="flex flex-1 items-center gap-3 bg-brick px-4 font-semibold text-white">
+        <p role="alert" data-token className="flex flex-1 items-center gap-3 bg-brick px-4 font-semibold text-on-brick">
           The app’s server does not answer. This page stays as it is; it goes on by itself once the server is back.
         </p>
       ) : (
@@ -176,7 +176,7 @@ function Token({ run, pieces, due, children }: { run: RunNow; pieces: readonly n
     <li data-token className="border-r border-line">
       <a
         href={runHref(run)}
-        className={`flex h-full flex-col justify-center px-4 leading-tight no-underline whitespace-nowrap ${due ? 'bg-amber text-ink' : 'text-ink'}`}
+        className={`flex h-full flex-col justify-center px-4 leading-tight no-underline whitespace-nowrap ${due ? 'bg-amber text-print' : 'text-ink'}`}
       >
         <span>
           {run.label} <span className={due ? '' : 'text-soft'}>{piecesOrScrap(pieces)}</span>
@@ -199,7 +199,7 @@ function RefusalToken() {
 
 function Refused({ words, onSeen }: { words: string; onSeen: () => void }) {
   return (
-    <div role="alert" data-token className="flex items-center gap-3 border-l border-line bg-amber px-3 text-ink">
+    <div role="alert" data-token className="flex items-center gap-3 border-l border-line bg-amber px-3 text-print">
       <span>{words}</span>
       <button type="button" className="act" onClick={onSeen}>
         Seen
