@@ -8,6 +8,7 @@ export const PATHS = {
   health: ['GET', '/health'],
   bench: ['GET', '/bench'],
   dayEnd: ['GET', '/day-end'],
+  find: ['GET', '/find'],
   order: ['GET', '/orders/{id}'],
   putOrder: ['PUT', '/orders/{id}'],
   removeOrder: ['DELETE', '/orders/{id}'],

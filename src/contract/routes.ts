@@ -2,6 +2,7 @@
 
 import { z } from 'zod';
 import { SuitedSchema, WorthSchema } from '../core/advice';
+import { EntrySchema, GROUP_IDS } from '../core/find';
 import { BondBandSchema, PeelClockSchema } from '../core/heat';
 import { AllowedSchema, HeatQuerySchema, PeelQuerySchema, SweepQuerySchema } from '../core/heatBench';
 import { HouseSchema } from '../core/house';
@@ -109,6 +110,12 @@ export const ROUTES = {
   }),
   bench: route('The queue: every order with its lamp and next step, soonest due first', {
     reply: z.object({ today: z.string(), orders: z.array(BenchRowSchema), unreadable: z.array(UnreadableSchema) }),
+  }),
+  find: route('Orders, people, the shelf, presses, pieces, settings and acts in which every word begins a word', {
+    query: z.object({ q: z.string().max(100).default('') }),
+    reply: z.object({
+      groups: z.array(z.object({ group: z.enum(GROUP_IDS), entries: z.array(EntrySchema), more: z.boolean() })),
+    }),
   }),
   dayEnd: route('What is left as the day ends: at the presses, which were hot, whether a backup is due, what comes next', {
     reply: DayEndSchema,

@@ -37,7 +37,7 @@ export {
   writtenPress,
   writtenStage,
 } from './product';
-export { isFoundBy, SHELF_KINDS, type ShelfKind, type ShelfThings } from './search';
+export { isFoundBy, knownBy, SHELF_KINDS, type ShelfKind, type ShelfThings } from './search';
 export {
   SHEET_C,
   SHEET_S,

@@ -43,10 +43,14 @@ const KNOWN_BY: { [K in keyof ShelfThings]: (thing: ShelfThings[K]) => (string |
   tested: (tested) => [tested.name, tested.result, tested.note, tested.by, tested.testedOn],
 };
 
+/** Everything a thing is known by, as one text. */
+export const knownBy = <K extends keyof ShelfThings>(kind: K, thing: ShelfThings[K]): string =>
+  KNOWN_BY[kind](thing).filter(Boolean).join(' ');
+
 const wordsIn = (text: string): string[] => text.toLowerCase().match(/[\p{L}\p{N}]+/gu) ?? [];
 
 /** Whether every word that was typed begins a word the thing is known by. */
 export function isFoundBy<K extends keyof ShelfThings>(kind: K, thing: ShelfThings[K], typed: string): boolean {
-  const known = KNOWN_BY[kind](thing).flatMap((text) => wordsIn(text ?? ''));
+  const known = wordsIn(knownBy(kind, thing));
   return wordsIn(typed).every((word) => known.some((text) => text.startsWith(word)));
 }

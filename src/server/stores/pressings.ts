@@ -41,10 +41,11 @@ export function addAmendment(db: Db, amendment: Amendment): void {
   db.insert(amendments).values({ id, pressingId, field, to, at, doc: amendment }).onConflictDoNothing().run();
 }
 
-const words = (text: string): string[] => text.toLowerCase().match(/[\p{L}\p{N}]+/gu) ?? [];
+/** Lower-case words of a text, as records are found by. */
+export const wordsIn = (text: string): string[] => text.toLowerCase().match(/[\p{L}\p{N}]+/gu) ?? [];
 
 const wordsOf = (p: Pressing): string =>
-  ` ${words(
+  ` ${wordsIn(
     [
       p.orderName,
       p.blankName,
@@ -125,7 +126,7 @@ interface WordSearch {
  * the way back from the newest, so for those the records are walked instead.
  */
 function wordSearch(db: Db, { q = '' }: Pick<LogQuery, 'q'>): WordSearch {
-  const asked = words(q);
+  const asked = wordsIn(q);
   // signs alone are no words, and no record has them
   if (asked.length === 0) return { where: q.trim() === '' ? [] : [sql`0`], walked: false };
   const common = commonAmong(db, asked);
@@ -152,7 +153,7 @@ export function logWalk(db: Db, query: Omit<LogQuery, 'limit'>): { sql: string; 
 /** How many records a query finds, at most one past `MOST_COUNTED`. Common words alone are counted in their index: a walk would read every record. */
 function countFound(db: Db, query: LogQuery, { where, walked }: WordSearch): number {
   const narrowed = filters(query);
-  if (walked && narrowed.length === 0) return countOfWords(db, words(query.q ?? ''));
+  if (walked && narrowed.length === 0) return countOfWords(db, wordsIn(query.q ?? ''));
   const counted = db
     .select({ one: sql`1` })
     .from(pressings)

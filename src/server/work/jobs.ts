@@ -6,11 +6,13 @@ import { readKit, readRoster } from '../../core/formats';
 import { bandOfQuery, correctQuery, peelOfQuery, simulate, sweepRows, valuesOf } from '../../core/heatBench';
 import { kitsOf } from '../../core/log';
 import { platenMap } from '../../core/press';
+import { dayOf } from '../day';
 import type { Answer, Input } from '../http/answer';
 import { againReply } from '../stores/again';
 import { bench, orderReply } from '../stores/bench';
 import { cardsOf, computeInput, readFacts } from '../stores/cards';
 import { dayEnd } from '../stores/dayEnd';
+import { findAnywhere } from '../stores/find';
 import { learnedByName, orderStack, shelfStack } from '../stores/heatStacks';
 import { findOrder } from '../stores/orders';
 import { parcelsReply } from '../stores/parcels';
@@ -55,6 +57,7 @@ export const COMPUTED: Jobs<ComputedRoute, []> = {
 export type JudgedRoute =
   | 'bench'
   | 'dayEnd'
+  | 'find'
   | 'parcels'
   | 'order'
   | 'orderCards'
@@ -75,6 +78,7 @@ export type JudgedRoute =
 export const JUDGED: Jobs<JudgedRoute, [Db]> = {
   bench: (db) => ({ today: new Date().toISOString(), ...bench(db) }),
   dayEnd: (db) => dayEnd(db, Date.now()),
+  find: (db, { query }) => findAnywhere(db, query.q, dayOf(Date.now())),
   parcels: (db) => parcelsReply(db),
   order: (db, { params }) => orderReply(db, findOrder(db, params.id)),
   orderCards: (db, { params }) => ({ cards: cardsOf(db, readFacts(db), findOrder(db, params.id)) }),

@@ -19,7 +19,7 @@ export function Allowances({ house, fields, onChange }: AllowancesProps) {
   };
   const free = FAMILY_IDS.filter((id) => !own[id]);
   return (
-    <section aria-label="Allowances" className="rule-top mt-2 pt-3">
+    <section id="allowances" aria-label="Allowances" className="rule-top mt-2 scroll-mt-20 pt-3">
       <h2>Round a single figure of a sheet</h2>
       <p className="max-w-prose pt-1 pb-2">
         Most sheets give one figure. How far from it a card may go is ours, not the supplier’s: families start with general ones, and a

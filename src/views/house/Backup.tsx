@@ -49,7 +49,7 @@ export function Backup() {
     setBusy(false);
   };
   return (
-    <section className="rule-top mt-4 pt-3" aria-label="Backup">
+    <section id="backup" className="rule-top mt-4 scroll-mt-20 pt-3" aria-label="Backup">
       <h2>Backup</h2>
       <p className="label pb-2">The whole shop in one file: shelf, orders, cards, every record. Keep it on another machine.</p>
       <div className="flex flex-wrap gap-2">

@@ -33,6 +33,14 @@ function HousePage() {
   return <HouseForm now={data} {...saving} />;
 }
 
+/** What the address asks for is brought into sight: it was not there yet as the page was loaded. */
+function showAsked(): void {
+  const asked = document.getElementById(location.hash.slice(1));
+  if (asked instanceof HTMLDetailsElement) asked.open = true;
+  asked?.scrollIntoView({ block: 'start' });
+  asked?.querySelector<HTMLElement>('input:checked, summary, input, select, button')?.focus({ preventScroll: true });
+}
+
 const options = <const T extends string>(...pairs: readonly (readonly [T, string])[]) => pairs.map(([value, text]) => ({ value, text }));
 
 type Rule = keyof House['rules'];
@@ -60,6 +68,7 @@ function HouseForm({ now, fault, pending, save }: { now: Reply<'house'> } & Savi
     if (from !== now && conflicts.length === 0) take(merged);
   });
   useEffect(() => changedBeside(), [now]);
+  useEffect(showAsked, []);
   return (
     <div className="mx-auto grid max-w-[77.5rem] grid-cols-1 gap-8 min-[72rem]:grid-cols-[minmax(0,1fr)_24rem] px-5 pt-4">
       <form onSubmit={form.handle((taken) => save(taken, 'house changed', from))} aria-label="House">
@@ -76,7 +85,7 @@ function HouseForm({ now, fault, pending, save }: { now: Reply<'house'> } & Savi
         </div>
         <Fault of={form.refusal ?? fault} className="border-l-4 border-brick pl-3 text-brick" />
         <UnitsAndRoom draft={draft} fields={fields} onChange={patch} />
-        <div className="grid grid-cols-2 gap-x-4 min-[47.5rem]:grid-cols-[1fr_8rem_6.5rem_7.5rem_6.5rem]">
+        <div id="people" className="grid scroll-mt-20 grid-cols-2 gap-x-4 min-[47.5rem]:grid-cols-[1fr_8rem_6.5rem_7.5rem_6.5rem]">
           <TextField
             label="Who presses here, initials"
             value={operators}
@@ -136,7 +145,8 @@ function HouseForm({ now, fault, pending, save }: { now: Reply<'house'> } & Savi
         {SCHOOLS.map(({ rule, question, answers }) => (
           <fieldset
             key={rule}
-            className={`rule-top grid grid-cols-1 gap-x-4 py-1 min-[47.5rem]:grid-cols-[12rem_1fr] ${shown === rule ? 'bg-sheet' : ''}`}
+            id={`rule-${rule}`}
+            className={`scroll-mt-20 rule-top grid grid-cols-1 gap-x-4 py-1 min-[47.5rem]:grid-cols-[12rem_1fr] ${shown === rule ? 'bg-sheet' : ''}`}
             onFocus={() => setShown(rule)}
           >
             <legend className="sr-only">{question}</legend>
@@ -182,7 +192,7 @@ interface UnitsProps {
 function UnitsAndRoom({ draft, fields, onChange }: UnitsProps) {
   const { units, room } = draft;
   return (
-    <div className="grid grid-cols-2 gap-x-4 pt-3 min-[47.5rem]:grid-cols-5">
+    <div id="units" className="grid scroll-mt-20 grid-cols-2 gap-x-4 pt-3 min-[47.5rem]:grid-cols-5">
       <ChoiceField
         label="Temperature"
         value={units.temperature}

@@ -20,7 +20,7 @@ export function Places({ draft, fields, onChange }: PlacesProps) {
   const set = (position: Position, change: NonNullable<House['places']>[Position]) =>
     onChange({ ...places, [position]: { ...places[position], ...change } });
   return (
-    <details className="rule-top mt-2 py-2" open={changed > 0}>
+    <details id="places" className="rule-top mt-2 scroll-mt-20 py-2" open={changed > 0}>
       <summary className="min-h-11 cursor-pointer py-2.5 font-semibold text-teal">
         Where prints go
         {changed > 0 ? `: ${changed === 1 ? 'one position is' : `${changed} positions are`} the house’s own` : ': the usual rules'}

@@ -7,8 +7,8 @@ const TEXT = { system: 'as the device has it', light: 'light', dark: 'dark' } as
 export function ThisDevice() {
   const [look, setLook] = useLook();
   return (
-    <section aria-labelledby="this-device" className="pb-3">
-      <h2 id="this-device">This device</h2>
+    <section id="this-device" aria-labelledby="this-device-name" className="scroll-mt-20 pb-3">
+      <h2 id="this-device-name">This device</h2>
       <ChoiceField
         label="Light or dark"
         value={look}

@@ -20,6 +20,10 @@ interface PressesProps {
   initialOn: string | null;
   /** Its quick check is open: that is what was asked for. */
   isChecked: boolean;
+  /** What of it is shown first. */
+  initialView: string | null;
+  /** A new one is to be written down. */
+  isNew: boolean;
 }
 
 export function Presses(props: PressesProps) {
@@ -32,12 +36,12 @@ export function Presses(props: PressesProps) {
 
 const VIEWS = (['Surface', 'Pressure', 'Warm-up', 'Facts'] as const).map((id) => ({ id, name: id }));
 
-function PressPage({ initialOn, isChecked }: PressesProps) {
+function PressPage({ initialOn, isChecked, initialView, isNew }: PressesProps) {
   const { data, error } = useRoute('presses', {});
   const [chosen, setChosen] = useState(initialOn);
-  const [view, setView] = useState<(typeof VIEWS)[number]['id']>('Surface');
-  const [fresh, setFresh] = useState<Press | null>(null);
+  const [view, setView] = useState(VIEWS.find(({ id }) => id === initialView)?.id ?? 'Surface');
   const house = useUnits();
+  const [fresh, setFresh] = useState<Press | null>(() => (isNew ? newPress(newId(), house) : null));
   if (!data) return <Pending error={error} what="the presses" />;
   const row = data.presses.find((press) => press.press.id === chosen) ?? data.presses[0];
   const shown = fresh ?? row?.press;

@@ -11,6 +11,8 @@ export function useRunKeys(keys: Record<string, () => unknown>, quiet = false): 
       const does = keys[key];
       const other = target.closest('a, button:not([data-cue]), aside');
       if (event.ctrlKey || event.metaKey || event.altKey || target.matches('input, textarea') || !does) return;
+      // what lies open over the run has the keys
+      if (document.querySelector('dialog[open]')) return;
       if (other && (key === ' ' || key === 'Enter')) return;
       event.preventDefault();
       if (!event.repeat) does();

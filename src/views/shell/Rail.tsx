@@ -10,6 +10,7 @@ import { beginOutbox, heardCounts, seenRefusal, useRefusal } from '../../ui/outb
 import { seenPhotoRefusal, usePhotosOnWay } from '../../ui/photo';
 import { piecesOrScrap } from '../../ui/pieces';
 import { errorWords, Island, queries, refresh, refreshSoon, useRoute } from '../../ui/query';
+import { Finder } from './Finder';
 import { runHref } from './runNow';
 import { Takeover } from './Takeover';
 
@@ -17,6 +18,7 @@ export function Rail() {
   return (
     <Island>
       <RailBar />
+      <Finder />
     </Island>
   );
 }

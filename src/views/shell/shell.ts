@@ -3,23 +3,30 @@
 import type { TransitionBeforePreparationEvent } from 'astro:transitions/client';
 import { navigate } from 'astro:transitions/client';
 import { untilServerAnswers } from '../../ui/away';
+import { openFind } from './openFind';
 
 const inField = (target: EventTarget | null) =>
   target instanceof HTMLElement && (target.isContentEditable || target.matches('input, textarea, select, [role="slider"]'));
 
 document.addEventListener('keydown', (event) => {
-  if (event.ctrlKey || event.metaKey || event.altKey || inField(event.target)) return;
   if (document.querySelector('dialog[open]')) return;
-  if (event.key === '/') {
+  // in a field a stroke is a letter: there Ctrl makes it a key
+  const isMeant = event.ctrlKey || event.metaKey;
+  if (event.key === '/' && !event.altKey && (isMeant || !inField(event.target))) {
     event.preventDefault();
-    document.querySelector<HTMLInputElement>('#find')?.focus();
+    openFind();
     return;
   }
+  if (isMeant || event.altKey || inField(event.target)) return;
   const section = document.querySelector<HTMLAnchorElement>(`nav[aria-label="Sections"] a[data-key="${event.key}"]`);
   if (section && !document.querySelector('[data-keys="own"]')) {
     event.preventDefault();
     void navigate(section.href);
   }
+});
+
+document.addEventListener('click', ({ target }) => {
+  if (target instanceof Element && target.closest('[data-find]')) openFind();
 });
 
 // a click must not end on the browser's own error page: hold the change until the server answers

@@ -1,0 +1,52 @@
+/** From what somebody typed to what they may mean: words that begin so, near misses of longer ones, the best of each group first. */
+import MiniSearch from 'minisearch';
+import type { Entry, Findable, Group } from './entry';
+
+/** Shown of one group. */
+const OF_A_GROUP = 5;
+
+/** A word of so many letters may be typed with a slip in it: one letter in five wrong, missing or too many. */
+const SLIPS_FROM = 4;
+const SLIPS = 0.2;
+
+export interface FoundGroup {
+  group: Group;
+  entries: Entry[];
+  /** There are more than those shown. */
+  more: boolean;
+}
+
+const shown = ({ also: _, weight: __, ...entry }: Findable): Entry => entry;
+
+/**
+ * Entries in which every word that was typed is found, in groups, the group with the best answer first.
+ * Nothing typed finds nothing.
+ */
+export function search(entries: readonly Findable[], typed: string): FoundGroup[] {
+  const byId = new Map(entries.map((entry) => [entry.id, entry]));
+  const index = new MiniSearch<Findable>({
+    fields: ['title', 'detail', 'also'],
+    searchOptions: {
+      boost: { title: 4, detail: 1.5 },
+      combineWith: 'AND',
+      prefix: true,
+      boostDocument: (id) => byId.get(String(id))?.weight ?? 1,
+      fuzzy: (word) => (word.length >= SLIPS_FROM ? SLIPS : false),
+    },
+  });
+  index.addAll([...byId.values()]);
+  const results = index.search(typed);
+  const groups = new Map<Group, Findable[]>();
+  for (const { id } of results) {
+    const entry = byId.get(String(id));
+    if (entry) groups.set(entry.group, [...(groups.get(entry.group) ?? []), entry]);
+  }
+  // pieces of one run answer alike: the newest is meant
+  groups.get('pieces')?.sort((a, b) => (b.at ?? 0) - (a.at ?? 0));
+  return [...groups].map(([group, list]) => ({ group, entries: list.slice(0, OF_A_GROUP).map(shown), more: list.length > OF_A_GROUP }));
+}
+
+/** What is offered before anything is typed: the first of the acts. */
+export const offered = (acts: readonly Findable[]): FoundGroup[] => [
+  { group: 'acts', entries: acts.slice(0, OF_A_GROUP).map(shown), more: false },
+];
