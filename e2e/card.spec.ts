@@ -9,7 +9,7 @@ test('a Hold is settled by its first way out, and undo brings it back', async ({
   await lamp('hold');
   await expect(page.getByRole('button', { name: 'Start pressing' })).toHaveCount(0);
   await expect(page.getByText(/marked beside the art/).first()).toBeVisible();
-  await page.getByRole('button', { name: 'Take it' }).first().click();
+  await page.getByRole('button', { name: 'Use this' }).first().click();
   await lamp('clear');
   await expect(page.getByRole('button', { name: 'Start pressing' })).toBeVisible();
   await page.keyboard.press('Control+z');
@@ -25,7 +25,7 @@ test('the handle moves by arrow key and by drag; the lamp follows; what is kept 
   await handle.focus();
   for (let i = 0; i < 12; i++) await page.keyboard.press('ArrowRight');
   await expect(card.locator('[data-lamp]').first()).toHaveAttribute('data-lamp', 'hold');
-  await page.getByRole('button', { name: 'Put the handle back' }).click();
+  await page.getByRole('button', { name: 'Reset' }).click();
   await expect(handle).toHaveAttribute('aria-valuetext', first);
 
   const box = await handle.boundingBox();
@@ -37,7 +37,7 @@ test('the handle moves by arrow key and by drag; the lamp follows; what is kept 
   await expect(handle).not.toHaveAttribute('aria-valuetext', first);
   const dragged = (await handle.getAttribute('aria-valuetext')) ?? '';
   const state = await card.locator('[data-lamp]').first().getAttribute('data-lamp');
-  await page.getByRole('button', { name: 'Keep this set value' }).click();
+  await page.getByRole('button', { name: 'Save this set value' }).click();
   await expect(page.getByText('Set by hand.')).toBeVisible();
   await expect(handle).toHaveAttribute('aria-valuetext', dragged);
   await expect(card.locator('[data-lamp]').first()).toHaveAttribute('data-lamp', state ?? '');
@@ -68,15 +68,15 @@ test('a marry’s time and heat are chosen for one print, kept by the house, and
   const card = page.getByRole('article', { name: 'Card' });
   await page.getByText('Press it another way').click();
   await page.getByLabel('Marry', { exact: true }).fill('80');
-  await page.getByRole('button', { name: 'Take it for this print' }).click();
+  await page.getByRole('button', { name: 'Use it for this print' }).click();
   await expect(card).toContainText(/Close.*, 1:20, medium/);
   await page.getByLabel('Marry, set to').fill('400');
-  await page.getByRole('button', { name: 'Take it for this print' }).click();
+  await page.getByRole('button', { name: 'Use it for this print' }).click();
   await expect(card.locator('[data-lamp="hold"]').first()).toBeVisible();
   await expect(card).toContainText('too hot for the sheet in the hottest tenth');
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(card.locator('[data-lamp="clear"]').first()).toBeVisible();
-  const keep = page.getByRole('button', { name: 'Keep it for Curlew Two-Sheet on Swing-away' });
+  const keep = page.getByRole('button', { name: 'Save it for Curlew Two-Sheet on Swing-away' });
   await expect(keep).toHaveCount(1);
   await keep.click();
   await expect(page.getByText('marry kept by the house')).toBeVisible();
@@ -85,7 +85,7 @@ test('a marry’s time and heat are chosen for one print, kept by the house, and
   const kept = page.getByRole('region', { name: 'Settings the house keeps' });
   await expect(kept).toContainText(/Curlew Two-Sheet on Swing-away, marry: 1:20/);
   await expect(kept).toContainText('from a card');
-  await kept.getByRole('button', { name: 'Keep it no longer' }).click();
+  await kept.getByRole('button', { name: 'Delete' }).click();
   await expect(kept).toContainText('None yet');
 });
 
@@ -124,13 +124,13 @@ test('how hard it is pressed is chosen for a print and kept by the house; anothe
   await page.getByText('Press it another way').click();
   await page.getByLabel('Pressure', { exact: true }).selectOption('light');
   await expect(card).toContainText(/asks for medium pressure, and it is pressed light/);
-  await page.getByRole('button', { name: 'Keep it for Curlew Two-Sheet on Swing-away' }).click();
+  await page.getByRole('button', { name: 'Save it for Curlew Two-Sheet on Swing-away' }).click();
   await page.getByLabel('Marry, pressure').selectOption('firm');
   await expect(card).toContainText(/Close.*, 1:45, firm/);
   await page.goto('/house');
   const kept = page.getByRole('region', { name: 'Settings the house keeps' });
   await expect(kept).toContainText('Curlew Two-Sheet on Swing-away: light pressure');
-  await kept.getByRole('button', { name: 'Keep it no longer' }).click();
+  await kept.getByRole('button', { name: 'Delete' }).click();
   await expect(kept).not.toContainText('light pressure');
   // what was chosen for the print stands
   await page.goto('/orders/order-nebula/card');

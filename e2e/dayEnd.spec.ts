@@ -21,7 +21,7 @@ test('a piece left in the press is told and gone back to; the backup that was du
   const backup = point('Backup');
   await expect(backup).toContainText(/None was taken yet; \d+ pieces are on this computer alone/);
   const taken = page.waitForEvent('download');
-  await backup.getByRole('link', { name: 'Take a backup' }).click();
+  await backup.getByRole('link', { name: 'Make a backup' }).click();
   expect((await taken).suggestedFilename()).toMatch(/^tidy-beacon-.*\.beacon$/);
   // the sheet hears of it by itself once all of it is here
   await expect(backup).toContainText('The last was taken');

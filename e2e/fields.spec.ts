@@ -94,6 +94,6 @@ test('a house two people change: what only one of them touched is joined, what b
   await expect(page.getByRole('alert').first()).toBeVisible();
   await expect(page.getByLabel('Humidity, %')).toHaveValue('61');
   expect((await (await page.request.get('/api/v1/house')).json()).house.room.humidityPercent).toBe(30);
-  await page.getByRole('button', { name: 'Put back what was saved' }).click();
+  await page.getByRole('button', { name: 'Cancel changes' }).click();
   await expect(page.getByLabel('Humidity, %')).toHaveValue('30');
 });

@@ -88,7 +88,7 @@ test('a practice round is played to its score, which is kept by operator', async
   const operator = page.getByRole('combobox', { name: 'Played by' });
   await operator.selectOption({ index: 1 });
   const initials = await operator.inputValue();
-  await page.getByRole('button', { name: 'Deal a piece' }).click();
+  await page.getByRole('button', { name: 'New piece' }).click();
   await expect(page.getByText(/Its sheet says/)).toBeVisible();
   await page.getByLabel('Set to').fill('300');
   await page.getByLabel('Time', { exact: true }).fill('12');
@@ -118,7 +118,7 @@ test('the House lists what the log has taught, and each of it can be left out', 
   const taught = page.getByRole('region', { name: 'What the log has taught' });
   const row = taught.getByRole('listitem').filter({ hasText: 'Dunlin Solid on Swing-away' });
   await expect(row).toContainText(/bond × \d\.\d\d ± \d\.\d\d, from \d+ pressings/);
-  await row.getByRole('button', { name: 'Leave it out' }).click();
+  await row.getByRole('button', { name: 'Do not use it' }).click();
   await expect(row).toHaveCount(0);
   await page.keyboard.press('Control+z');
   await expect(row).toBeVisible();
@@ -138,7 +138,7 @@ test('on a tablet: three are tried side by side, one is dropped and brought back
   await expect(page.getByRole('button', { name: 'Try another' })).toHaveCount(0);
   await expect(table.getByRole('columnheader')).toHaveText(['', 'A', 'B', 'C']);
   await expect(table.getByRole('row', { name: /^Set/ })).toContainText('10');
-  await page.getByRole('button', { name: 'Drop C' }).click();
+  await page.getByRole('button', { name: 'Delete C' }).click();
   await expect(table.getByRole('columnheader')).toHaveText(['', 'A', 'B']);
   await page.getByRole('button', { name: /^Undo/ }).click();
   await expect(table.getByRole('columnheader')).toHaveText(['', 'A', 'B', 'C']);

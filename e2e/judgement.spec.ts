@@ -108,7 +108,7 @@ test('a silicone windbreaker is held, and its way out takes it off', async ({ pa
   const card = page.getByRole('article', { name: 'Card' });
   await expect(card).toContainText('marshal shell nylon is silicone: ordinary adhesive will not hold on it.');
   await expect(page.getByRole('button', { name: 'Start pressing' })).toHaveCount(0);
-  await page.getByRole('region', { name: 'Ways out' }).getByRole('button', { name: 'Take it' }).first().click();
+  await page.getByRole('region', { name: 'Ways out' }).getByRole('button', { name: 'Use this' }).first().click();
   await expect(card).toContainText('Obsidian Hold');
   await expect(page.getByRole('button', { name: 'Start pressing' })).toBeVisible();
 });
@@ -135,7 +135,7 @@ test('split heat stands beside heat from above, its lower platen can be set by h
   await expect(ways.getByRole('listitem').last()).toContainText('This card');
   await page.getByText('Press it another way').click();
   await page.getByLabel('Lower platen, set to').fill('290');
-  await page.getByRole('button', { name: 'Take it for this print' }).click();
+  await page.getByRole('button', { name: 'Use it for this print' }).click();
   await expect(card).toContainText('Set the lower platen to 290 °F');
   await page.getByRole('button', { name: /Undo/ }).click();
   await expect(card).not.toContainText('Set the lower platen to 290 °F');

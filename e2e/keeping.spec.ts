@@ -9,10 +9,10 @@ test('a backup is taken, the shop wiped, the backup put back: every order and re
   const asked: string[] = [];
   page.on('request', (request) => asked.push(new URL(request.url()).pathname));
   // pointing at it fetches nothing: it is the whole shop
-  await page.getByRole('link', { name: 'Take a backup' }).hover();
+  await page.getByRole('link', { name: 'Make a backup' }).hover();
   await page.waitForTimeout(300);
   expect(asked).not.toContain('/api/v1/backup');
-  await page.getByRole('link', { name: 'Take a backup' }).click();
+  await page.getByRole('link', { name: 'Make a backup' }).click();
   const file = info.outputPath('shop.beacon');
   writeFileSync(file, readFileSync(await (await download).path()));
 
@@ -23,11 +23,11 @@ test('a backup is taken, the shop wiped, the backup put back: every order and re
     await page.goto(`${wiped.address}/house`);
     const letter = info.outputPath('letter.txt');
     writeFileSync(letter, 'This is a letter and no backup. '.repeat(60));
-    await page.getByLabel('Put a backup back …').setInputFiles(letter);
-    await page.getByRole('button', { name: 'Put it back' }).click();
+    await page.getByLabel('Restore a backup …').setInputFiles(letter);
+    await page.getByRole('button', { name: 'Restore it' }).click();
     await expect(page.getByRole('alert')).toContainText('not a backup of Tidy Beacon');
-    await page.getByLabel('Put a backup back …').setInputFiles(file);
-    await page.getByRole('button', { name: 'Put it back' }).click();
+    await page.getByLabel('Restore a backup …').setInputFiles(file);
+    await page.getByRole('button', { name: 'Restore it' }).click();
     await expect(page.getByText('Put back. The shop as it was before is kept')).toBeVisible();
     await page.goto(`${wiped.address}/`);
     await expect(page.getByText('13 orders on the bench')).toBeVisible();
@@ -35,7 +35,7 @@ test('a backup is taken, the shop wiped, the backup put back: every order and re
     await expect(page.getByText('101 pressings')).toBeVisible();
     // what was there before was kept, and is put back as well
     await page.goto(`${wiped.address}/house`);
-    await page.getByRole('button', { name: 'Put back …' }).click();
+    await page.getByRole('button', { name: 'Restore …' }).click();
     await page.getByRole('button', { name: 'Put it in place of this shop' }).click();
     await expect(page.getByText('Put back. The shop as it was before is kept')).toBeVisible();
     await page.goto(`${wiped.address}/`);
@@ -70,8 +70,8 @@ test('a past pressing is done again in three touches, with its card and word of 
   await page.goto('/log?q=first+nebula+good');
   const hands = new Touches();
   await hands.click(page.getByRole('row').filter({ hasText: 'First nebula tees' }).getByRole('link').first());
-  await hands.click(page.getByRole('button', { name: 'Again' }));
-  await expect(page.getByRole('region', { name: 'Again' })).toContainText('Swing-away ran');
+  await hands.click(page.getByRole('button', { name: 'Reorder' }));
+  await expect(page.getByRole('region', { name: 'Reorder' })).toContainText('Swing-away ran');
   await hands.click(page.getByRole('button', { name: 'Start the order, set as it was' }));
   await expect(page.getByRole('button', { name: /^Temperature: 284 °F/ })).toBeVisible();
   await expect(page.getByRole('heading', { name: 'First nebula tees, again' })).toBeVisible();

@@ -11,7 +11,7 @@ test('narrowed by outcome, transfer, press, fabric and days; what is narrowed is
   await expect(told).toHaveText('2 pressings');
   const rows = page.getByRole('row').filter({ hasText: 'Curlew Two-Sheet' });
   await expect(rows).toHaveCount(2);
-  const href = await page.getByRole('link', { name: 'Take out as CSV' }).getAttribute('href');
+  const href = await page.getByRole('link', { name: 'Export CSV' }).getAttribute('href');
   const csv = await (await request.get(href ?? '')).text();
   expect(csv.trim().split('\r\n')).toHaveLength(3);
 
@@ -21,7 +21,7 @@ test('narrowed by outcome, transfer, press, fabric and days; what is narrowed is
   await expect(told).not.toHaveText('101 pressings');
   await page.getByLabel('From', { exact: true }).fill('2031-01-01');
   await expect(page.getByText('No pressing is all of this. Try fewer words, or take a filter off.')).toBeVisible();
-  await expect(page.getByRole('link', { name: 'Take out as CSV' })).toBeHidden();
+  await expect(page.getByRole('link', { name: 'Export CSV' })).toBeHidden();
 });
 
 test('ten thousand pressings are brought in from a list and scrolled to the last, a few rows drawn at a time', async ({
@@ -41,12 +41,12 @@ test('ten thousand pressings are brought in from a list and scrolled to the last
   writeFileSync(path, [heading, ...lines.reverse()].join('\r\n'));
 
   await page.goto('/log');
-  await page.getByRole('button', { name: 'Bring in' }).click();
-  await page.getByLabel('Bring in a CSV or JSON file').setInputFiles(path);
+  await page.getByRole('button', { name: 'Import' }).click();
+  await page.getByLabel('Import a CSV or JSON file').setInputFiles(path);
   await expect(page.getByText('many.csv would bring: 10000 pressings new')).toBeVisible(told);
   await page.getByRole('button', { name: 'Do it' }).click();
   await expect(page.getByText('Done: 10000 pressings new')).toBeVisible(told);
-  await page.getByRole('button', { name: 'Bring in', exact: true }).click();
+  await page.getByRole('button', { name: 'Import', exact: true }).click();
 
   await page.getByLabel('To', { exact: true }).fill('2024-12-31');
   await expect(page.getByRole('status').filter({ hasText: '10000 pressings' })).toBeVisible();

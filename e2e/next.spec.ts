@@ -63,7 +63,7 @@ test('the next size goes on by Space: nothing that still stands is asked again, 
   await page.getByLabel(/Seconds of the full press/).fill('11');
   await page.keyboard.press('Enter');
   await work(page, patient);
-  await page.getByRole('button', { name: 'Keep it for Wren Stretch on Swing-away' }).click();
+  await page.getByRole('button', { name: 'Save it for Wren Stretch on Swing-away' }).click();
   await expect(page.getByText('The house keeps it.')).toBeVisible();
   const next = page.getByRole('region', { name: 'Next' });
   await expect(next.getByRole('heading')).toHaveText('Next: 8 × guide tee L, full front');
@@ -83,7 +83,7 @@ test('the next size goes on by Space: nothing that still stands is asked again, 
   await expect(kept.getByRole('listitem')).toContainText(/Wren Stretch on Swing-away: 11\ss/);
   // what is being typed on the page outlives a click beside it
   await page.getByLabel('Humidity, %').fill('61');
-  await kept.getByRole('button', { name: 'Keep it no longer' }).click();
+  await kept.getByRole('button', { name: 'Delete' }).click();
   await page.keyboard.press('Tab');
   await page.keyboard.press('Control+z');
   await expect(kept.getByRole('listitem')).toHaveCount(1);
@@ -100,7 +100,7 @@ test('the last Space of a run, doubled by a slip, begins no other; what has caut
   await page.waitForTimeout(500);
   await expect(page).toHaveURL(/line=line-guide-m/);
   expect((await (await page.request.get('/api/v1/rail')).json()).runs).toEqual([]);
-  // set by hand to within a kelvin of its nearest side, it has a caution: that is read before it is gone on with
+  // set by hand to within a kelvin of its nearest limit, it has a caution: that is read before it is gone on with
   const { cards } = await (await page.request.get('/api/v1/orders/order-guide-tees/cards')).json();
   const { set, smallestMarginK } = cards.find((card: { lineId: string }) => card.lineId === 'line-guide-l').card;
   await fewLeft(page, { setC: set.tempC + smallestMarginK - 1 });

@@ -34,7 +34,7 @@ test('the art is nudged by arrow keys and dragged; the measures follow, and undo
   await art.focus();
   for (let i = 0; i < 10; i++) await page.keyboard.press('ArrowDown');
   await expect(down).toContainText('2 5/8 in');
-  await expect(page.getByRole('button', { name: 'Put it back by the rule' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Back to the usual place' })).toBeVisible();
   const box = await art.boundingBox();
   if (!box) throw new Error('the art is nowhere');
   await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
@@ -144,7 +144,7 @@ test('where a print came to lie is noted on its record, and the log tells the ha
     await page.getByText('Where it came to lie, measured after pressing').click();
     await page.getByLabel('Too low by').fill(`${5 + i} mm`);
     await page.getByLabel('Too low by').blur();
-    await page.getByRole('button', { name: 'Note it' }).click();
+    await page.getByRole('button', { name: 'Save its place' }).click();
     await expect(page.getByText(/Where it came to lie: .* low/)).toBeVisible();
   }
   await page.goto('/log');
@@ -175,7 +175,7 @@ test('a save that comes back while the hand moves on takes nothing from it', asy
   const first = page.waitForResponse((reply) => reply.request().method() === 'PUT' && reply.url().endsWith('/orders/order-guide-tees'));
   release();
   await first;
-  await expect(page.getByRole('button', { name: 'Put it back by the rule' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Back to the usual place' })).toBeVisible();
   await page.mouse.move(x + 40, y, { steps: 3 });
   await page.mouse.up();
   await expect(page.locator('[data-held]')).toHaveAttribute('data-held', 'false');

@@ -42,7 +42,7 @@ test('the old clamshell is surveyed, its cold corner is felt by an order, turnin
     .getByRole('region', { name: 'Better laid' })
     .getByRole('listitem')
     .filter({ hasText: 'Turn the piece round on the platen' });
-  await way.getByRole('button', { name: 'Take it' }).click();
+  await way.getByRole('button', { name: 'Use this' }).click();
   await expect(card.locator('[data-lamp="hold"]')).toHaveCount(0);
   await expect(card).not.toContainText('cold spot of Old clamshell');
 
@@ -58,7 +58,7 @@ test('the old clamshell is surveyed, its cold corner is felt by an order, turnin
     .click();
   await check.getByLabel('Press set to').fill('275');
   await check.getByLabel('Middle reads').fill('300');
-  await check.getByRole('button', { name: 'Keep this check' }).click();
+  await check.getByRole('button', { name: 'Save this check' }).click();
   await expect(check.getByRole('status')).toContainText(
     /\d+\s°F hotter than its survey .* It has changed, or one of the two was read wrong/,
   );
@@ -78,17 +78,17 @@ async function survey(page: Page) {
   await page.getByLabel('Places').selectOption('nine');
   await page.getByLabel('Press set to').fill('275');
   await page.keyboard.press('Tab');
-  const take = page.getByRole('button', { name: 'Take it from probe-1' });
+  const take = page.getByRole('button', { name: 'Add it from probe-1' });
   for (let place = 1; place <= 9; place++) {
     await expect(page.getByLabel(`Place ${place}: reads`)).toBeVisible();
     await take.click();
     const asked = page.getByRole('button', { name: 'It is so: take it' });
-    const next = page.getByLabel(`Place ${place + 1}: reads`).or(page.getByRole('button', { name: 'Keep the survey' }));
+    const next = page.getByLabel(`Place ${place + 1}: reads`).or(page.getByRole('button', { name: 'Save the survey' }));
     await expect(asked.or(next)).toBeVisible();
     if (await asked.isVisible()) await asked.click();
     await expect(next).toBeVisible();
   }
-  await page.getByRole('button', { name: 'Keep the survey' }).click();
+  await page.getByRole('button', { name: 'Save the survey' }).click();
   await page.getByRole('img', { name: /^Platen map/ }).waitFor();
 }
 
@@ -103,11 +103,11 @@ test('an infrared gun on bare metal is refused with the figure it would show; th
   await page.getByLabel('The platen’s face is').selectOption('dark coated');
   for (const [i, reading] of ['297', '296', '298'].entries()) {
     await page.getByLabel(`Place ${i + 1}: reads`).fill(reading);
-    await page.getByRole('button', { name: 'Take it', exact: true }).click();
+    await page.getByRole('button', { name: 'Add reading', exact: true }).click();
   }
   await expect(page.getByLabel('Place 4: reads')).toBeVisible();
   await page.getByLabel('Place 4: reads').fill('255');
-  await page.getByRole('button', { name: 'Take it', exact: true }).click();
+  await page.getByRole('button', { name: 'Add reading', exact: true }).click();
   await expect(page.getByRole('alert')).toContainText('under the other places');
   await page.getByRole('button', { name: 'Read it again' }).click();
   await page.getByLabel('Places').selectOption('nine');
@@ -126,11 +126,11 @@ test('pressure: a linkage is measured, a paper pull names the open side, a rotat
   await page.getByText('Measure its linkage once').click();
   await page.getByLabel('Line pressure then').fill('40psi');
   await page.getByLabel('Force on the load cell, N').fill('4000');
-  await page.getByRole('button', { name: 'Take it' }).click();
+  await page.getByRole('button', { name: 'Save the linkage' }).click();
   await expect(page.getByText(/Its linkage multiplies the force by 2\.2\d\./)).toBeVisible();
   for (const corner of ['back left', 'back right']) await page.getByLabel(corner).selectOption('slides free');
   await expect(page.getByText(/under light; not parallel: the back is open/)).toBeVisible();
-  await page.getByRole('button', { name: 'Keep it' }).click();
+  await page.getByRole('button', { name: 'Save the paper pull' }).click();
   await expect(page.getByText('under light, not parallel')).toBeVisible();
 
   await page.getByRole('tab', { name: 'Surface' }).click();
@@ -150,14 +150,14 @@ test('warm-up is told from power and mass, and refined by a time that was logged
   await log.getByLabel('From').fill('200f');
   await log.getByLabel('To').fill('300f');
   await log.getByLabel('Seconds').fill('420');
-  await log.getByRole('button', { name: 'Log it' }).click();
+  await log.getByRole('button', { name: 'Save the time' }).click();
   await expect(page.getByText('(1 logged; power and loss are refined by them)')).toBeVisible();
   await expect(page.getByText(/Reckoned with 2000 W/)).toHaveCount(0);
   // one that cannot be true is refused in words, and what was typed stays
   await log.getByLabel('From').fill('20c');
   await log.getByLabel('To').fill('180c');
   await log.getByLabel('Seconds').fill('30');
-  await log.getByRole('button', { name: 'Log it' }).click();
+  await log.getByRole('button', { name: 'Save the time' }).click();
   await expect(page.getByText(/No press heats so fast/).first()).toBeVisible();
   await expect(log.getByLabel('Seconds')).toHaveValue('30');
   // a wrong one is withdrawn, and counted again by undo

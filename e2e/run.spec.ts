@@ -118,7 +118,7 @@ test('a raised film is tried on scrap, the best time is kept for the run, and af
   };
   await work(page, async (seen) => (seen.verb === 'Load' && (await onTime()) > 0 ? 'stop' : patient(seen)));
   await page.getByRole('button', { name: 'Stop the run' }).click();
-  await page.getByRole('button', { name: /^Keep it for .* on / }).click();
+  await page.getByRole('button', { name: /^Save it for .* on / }).click();
   await expect(page.getByText('The house keeps it.')).toBeVisible();
   await page.goto('/orders/order-workshop/card');
   const time = page.getByRole('button', { name: new RegExp(`^Time: ${best} s`) });

@@ -93,10 +93,10 @@ test('retired and back, copied, undone; found by its words', async ({ page }) =>
   await page.getByLabel('Find among fabrics').fill('silicone');
   await expect(page.getByRole('button', { name: /marshal shell nylon/ })).toBeVisible();
   await expect(page.getByRole('button', { name: /navy team mesh/ })).toHaveCount(0);
-  await page.getByRole('button', { name: 'Retire' }).click();
-  await expect(page.getByRole('button', { name: 'Put back in use' })).toBeVisible();
+  await page.getByRole('button', { name: 'Stop using' }).click();
+  await expect(page.getByRole('button', { name: 'Use again' })).toBeVisible();
   await page.getByRole('button', { name: /Undo/ }).click();
-  await expect(page.getByRole('button', { name: 'Retire' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Stop using' })).toBeVisible();
   await page.getByRole('link', { name: 'Copy' }).click();
   await expect(page.getByLabel('Name', { exact: true })).toHaveValue('marshal shell nylon, copy');
   await page.getByRole('button', { name: 'Save', exact: true }).click();
@@ -124,7 +124,7 @@ test('something that stands up gets under two prints: both stay when the blank i
 
 test('a list is taken out, changed, shown, and brought in; a bad line refuses it all', async ({ page }, info) => {
   await page.goto('/shelf?kind=aids');
-  await page.getByRole('button', { name: 'Bring in, take out' }).click();
+  await page.getByRole('button', { name: 'Export, import' }).click();
   const download = page.waitForEvent('download');
   await page.getByRole('link', { name: /out as CSV/ }).click();
   const csv = readFileSync(await (await download).path(), 'utf8');
@@ -133,7 +133,7 @@ test('a list is taken out, changed, shown, and brought in; a bad line refuses it
     writeFileSync(path, text);
     return path;
   };
-  const input = page.getByLabel('Bring in a CSV or JSON file');
+  const input = page.getByLabel('Import a CSV or JSON file');
   await input.setInputFiles(file('bad.csv', csv.replace(',felt,', ',velvet,')));
   await expect(page.getByRole('alert')).toContainText(/One line of bad.csv cannot be read, so nothing was changed.*line \d+, serves/);
   await input.setInputFiles(file('good.csv', csv.replace('felt pad', 'wool felt pad')));

@@ -154,7 +154,7 @@ async function toAfter(page: Page) {
   await page.keyboard.press('o');
   await page.waitForTimeout(700);
   await page.getByRole('button', { name: 'Stop the run' }).click();
-  await page.getByRole('button', { name: /^Keep it for/ }).waitFor();
+  await page.getByRole('button', { name: /^Save it for/ }).waitFor();
   await page.getByRole('region', { name: 'Next' }).waitFor();
 }
 

@@ -7,7 +7,7 @@ test('a good piece is kept as tested from the log: the matrix has it, undo takes
   const row = page.getByRole('row').filter({ hasText: 'Curlew Two-Sheet' }).filter({ hasText: /good/i }).first();
   await row.getByRole('link').first().click();
   await page.getByRole('heading', { name: 'The card as it was when it was pressed' }).waitFor();
-  await page.getByRole('button', { name: 'Keep as tested' }).click();
+  await page.getByRole('button', { name: 'Save as tested' }).click();
   await page.getByRole('link', { name: 'tested setting' }).click();
   const detail = page.getByRole('complementary', { name: 'Detail' });
   await expect(detail).toContainText('Curlew Two-Sheet');

@@ -122,7 +122,7 @@ test('twelve three-fibre tees with stretch film on the swing-away, by keyboard o
   await expect(page.getByRole('row').filter({ hasText: 'shine or press mark' })).toHaveCount(1);
 
   const download = page.waitForEvent('download');
-  await tabTo(page, 'link', 'Take out as CSV');
+  await tabTo(page, 'link', 'Export CSV');
   await page.keyboard.press('Enter');
   const rows = parse(readFileSync(await (await download).path()), { columns: true, bom: true }) as Record<string, string>[];
   expect(

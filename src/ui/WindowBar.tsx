@@ -224,8 +224,8 @@ function describe(w: Window, setC: number, house: HouseUnits): string {
   const margin = smallestMargin(marginsAt(w, setC));
   const nearest =
     margin < 0
-      ? `past the nearest side by ${formatForHouse('temperatureDifference', -margin, house, 0)}`
-      : `nearest side ${marginText(w, setC, house)} away`;
+      ? `over the nearest limit by ${formatForHouse('temperatureDifference', -margin, house, 0)}`
+      : `nearest limit ${marginText(w, setC, house)} away`;
   return `set ${formatQuantity(setC, unit)}, surface ${formatQuantity(lowC, unit)} to ${formatQuantity(highC, unit)}, ${nearest}`;
 }
 

@@ -19,7 +19,9 @@ describe('days as the shop says them', () => {
     expect(dueText('2026-03-30', new Date(2026, 2, 28, 23, 59))).toBe('in 2 days');
   });
   it('writes days and work', () => {
-    expect([dayText(today), isoDayText('2026-12-01'), isoDay(today)]).toEqual(['Wed 25 Nov', 'Tue 1 Dec', '2026-11-25']);
+    expect([dayText(today, today), isoDayText('2026-12-01', today), isoDay(today)]).toEqual(['Wed 25 Nov', 'Tue 1 Dec', '2026-11-25']);
+    // far from now the year is told
+    expect(isoDayText('2024-12-01', today)).toBe('1 Dec 2024');
     expect([workText(0.2), workText(23.5), workText(119), workText(2867)]).toEqual(['1 min', '24 min', '119 min', '48 h']);
   });
 });

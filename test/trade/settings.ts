@@ -131,7 +131,7 @@ export const SETTINGS: readonly Case[] = [
     keeps: { temperature: 155 },
     lamp: 'clear',
     set: { tempC: 155, byHand: false },
-    reason: /House setting for .*: 155 °C, kept .* The nearest side is/,
+    reason: /House setting for .*: 155 °C, kept .* The nearest limit is/,
   },
   {
     says: 'a set value of the house that would hold this piece is left out',

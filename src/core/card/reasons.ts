@@ -39,15 +39,15 @@ const SAME_SETTING_K = 1.01;
 function pickWords({ press, print }: Pick<PreparedInput, 'press' | 'print'>, window: Window, aim: Aim | null, margin: PhrasePart): Phrase {
   const lowerByHand = print.choices.lowerC !== undefined;
   const shown = setTemp(window.bestSetC, press.set.unit);
-  const least = phrase`of all it can be set to, ${shown} has the least risk, with ${margin} to the nearest side.`;
+  const least = phrase`of all it can be set to, ${shown} has the least risk, with ${margin} to the nearest limit.`;
   if (aim === null && lowerByHand)
-    return phrase`Over the lower platen set by hand the upper one serves best at ${shown}, with ${margin} to the nearest side.`;
+    return phrase`Over the lower platen set by hand the upper one serves best at ${shown}, with ${margin} to the nearest limit.`;
   if (aim === null)
-    return phrase`Of all pairs of platens that serve the glue, the one with the coolest face: the upper at ${shown}, with ${margin} to the nearest side.`;
+    return phrase`Of all pairs of platens that serve the glue, the one with the coolest face: the upper at ${shown}, with ${margin} to the nearest limit.`;
   const isTaken = Math.abs(window.bestSetC - settable(press, setForMiddle(window, aim.tempC))) < SAME_SETTING_K;
   const what = aim.named ? phrase`The sheet begins at ${temp(aim.tempC)}` : phrase`The middle of the sheet is ${temp(aim.tempC)}`;
   return isTaken
-    ? phrase`${what}: on ${press.name} that is ${shown}, with ${margin} to the nearest side.`
+    ? phrase`${what}: on ${press.name} that is ${shown}, with ${margin} to the nearest limit.`
     : phrase`${what}, which risks too much here; ${least}`;
 }
 
@@ -90,12 +90,12 @@ export function temperatureReasons(
     { source: aim === null ? 'physics' : 'sheet', says: pickWords(input, window, aim, tempDiff(best)) },
   ];
   if (houseSetting)
-    says.push({ source: 'house', says: phrase`${houseSettingWords(houseSetting, input)} The nearest side is ${tempDiff(here)} away.` });
-  if (tested) says.push({ source: 'blank', says: phrase`${testedWords(tested, input)} The nearest side is ${tempDiff(here)} away.` });
+    says.push({ source: 'house', says: phrase`${houseSettingWords(houseSetting, input)} The nearest limit is ${tempDiff(here)} away.` });
+  if (tested) says.push({ source: 'blank', says: phrase`${testedWords(tested, input)} The nearest limit is ${tempDiff(here)} away.` });
   if (print.choices.setC !== undefined)
     says.push({
       source: 'operator',
-      says: phrase`Set by hand to ${setTemp(setC, press.set.unit)}: the nearest side is ${tempDiff(here)} away.`,
+      says: phrase`Set by hand to ${setTemp(setC, press.set.unit)}: the nearest limit is ${tempDiff(here)} away.`,
     });
   return says;
 }

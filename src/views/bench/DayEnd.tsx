@@ -132,7 +132,7 @@ function Backup({ at, pressedSince, isDue }: Day['backup']) {
     <Point name="Backup" isDone={!isDue}>
       <div className="flex flex-wrap items-center justify-between gap-x-4">
         <p>
-          {at === null ? 'None was taken yet' : `The last was taken ${instantText(at)}`}
+          {at === null ? 'None was made yet' : `The last was taken ${instantText(at)}`}
           {pressedSince > 0 && (
             <>
               ; <span className="figure">{pressedSince}</span> {pressedSince === 1 ? 'piece' : 'pieces'}
@@ -142,7 +142,7 @@ function Backup({ at, pressedSince, isDue }: Day['backup']) {
           .
         </p>
         <a className={`act ${isDue ? 'act-main' : ''}`} href={`${API}/backup`} download>
-          Take a backup
+          Make a backup
         </a>
       </div>
     </Point>

@@ -123,7 +123,7 @@ function PoseAct({ card, onOpen }: { card: Card; onOpen: (field: Field) => void 
             <dd>
               <button
                 type="button"
-                className="min-h-12 text-left underline decoration-line underline-offset-4"
+                className="min-h-12 min-w-12 text-left underline decoration-line underline-offset-4"
                 onClick={() => onOpen(field)}
               >
                 {words}

@@ -159,7 +159,7 @@ function CardTabs({ paperHref, ...tabs }: { line: Line; current: string; hrefOf:
   return (
     <div className="flex shrink-0 items-center gap-1 narrow:flex-wrap">
       <PrintTabs {...tabs} />
-      <span className="label pl-2">On paper:</span>
+      <span className="label pl-2">Print:</span>
       {PAPER_SIZES.map((paper) => (
         <a key={paper} className="act act-quiet font-normal underline" href={`${paperHref}&paper=${paper}`} download>
           {paper}
@@ -268,10 +268,10 @@ function HandleActs({ moved, byHand, onKeep, onDrop, onBack }: HandleActsProps) 
       {moved ? (
         <>
           <button type="button" className="act" onClick={onKeep}>
-            Keep this set value
+            Save this set value
           </button>
           <button type="button" className="act act-quiet" onClick={onDrop}>
-            Put the handle back
+            Reset
           </button>
         </>
       ) : (

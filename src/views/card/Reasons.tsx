@@ -37,7 +37,7 @@ export function Reasons({ card, field, onClose }: { card: Card; field: Field; on
         ))}
       </ol>
       <button type="button" className="act act-quiet" onClick={onClose}>
-        Fold away
+        Hide
       </button>
     </section>
   );

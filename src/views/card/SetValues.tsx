@@ -50,7 +50,7 @@ export function SetValues({ card, setC, house, lamp, open, onOpen }: SetValuesPr
           size={34}
           className="pt-2 text-2xl"
         />
-        <span className="label block pt-1">{marginK < 0 ? `past the nearest side by ${kelvin}` : `${kelvin} to spare`}</span>
+        <span className="label block pt-1">{marginK < 0 ? `over the nearest limit by ${kelvin}` : `${kelvin} to spare`}</span>
         {lamp.state !== 'hold' && <span className="label block">{oddsWords(soundChanceAt(card, setC)).toLowerCase()} sound</span>}
       </div>
     </div>

@@ -114,7 +114,7 @@ export function OwnBand({ label, own, byHouse, settingFor, onChoose, onKeep }: O
       />
       {own !== undefined && byHouse !== own && (
         <button type="button" className="act act-quiet -mt-3 underline" onClick={() => onKeep(own)}>
-          Keep it for {settingFor}
+          Save it for {settingFor}
         </button>
       )}
     </div>
@@ -141,7 +141,7 @@ export function OwnFigure({ own, byHouse, settingFor, onChoose, onKeep, ...field
       <div className="-mt-3 flex flex-wrap items-center gap-x-3">
         {isNew && (
           <button type="button" className="act act-quiet underline" onClick={() => onChoose(typed)}>
-            Take it for this print
+            Use it for this print
           </button>
         )}
         {own !== undefined && !isNew && (
@@ -151,7 +151,7 @@ export function OwnFigure({ own, byHouse, settingFor, onChoose, onKeep, ...field
         )}
         {onKeep && own !== undefined && !isNew && byHouse !== own && (
           <button type="button" className="act act-quiet underline" onClick={() => onKeep(own)}>
-            Keep it for {settingFor}
+            Save it for {settingFor}
           </button>
         )}
         {own === undefined && byHouse !== undefined && !isNew && <span className="label">kept by the house</span>}

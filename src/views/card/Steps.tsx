@@ -8,7 +8,7 @@ export function Steps({ card }: { card: Card }) {
       <h2 className="pb-2">By hand, in this order</h2>
       <ol className="max-w-[70ch]">
         {card.steps.map((step, i) => (
-          <li key={i} className="grid grid-cols-[2rem_1fr] py-1">
+          <li key={i} className="grid grid-cols-[2rem_minmax(0,1fr)] py-1">
             <span className="figure text-soft">{i + 1}</span>
             <span>
               <Says words={step.says} />

@@ -54,7 +54,7 @@ export function WaysOut({ ways, isHold, blankId, onTake }: Props) {
               className={`act ${i === 0 && isHold ? 'act-main' : ''}`}
               onClick={() => (way.change.testPiece ? setTesting(way) : onTake(way))}
             >
-              {way.change.testPiece ? 'Test it' : 'Take it'}
+              {way.change.testPiece ? 'Test it' : 'Use this'}
             </button>
           </li>
         ))}

@@ -48,7 +48,7 @@ export function FirstPieces({ variant, house }: { variant: Variant; house: House
         setFirst(answer);
         setFault(null);
       })
-      .catch((error: unknown) => !late && setFault(error instanceof Error ? error.message : 'It broke off.'));
+      .catch((error: unknown) => !late && setFault(error instanceof Error ? error.message : 'It stopped before its end.'));
     return () => {
       late = true;
     };
@@ -59,7 +59,7 @@ export function FirstPieces({ variant, house }: { variant: Variant; house: House
         {fault}
       </p>
     );
-  if (!first) return <p className="label p-4">Reckoning {PIECES} pieces one after another …</p>;
+  if (!first) return <p className="label p-4">Calculating {PIECES} pieces one after another …</p>;
   const { series, warmS } = first;
   return (
     <section aria-label="First pieces" className="pt-2">

@@ -78,7 +78,7 @@ export function Practice() {
           <h1>Practice</h1>
           <p className="max-w-prose text-soft">A piece from your own shelf, a situation, and your setting. No cloth is spoiled.</p>
         </div>
-        <div className="flex items-center gap-3">
+        <div className="flex flex-wrap items-center gap-3">
           {operators.length > 0 && (
             <select
               aria-label="Played by"
@@ -96,7 +96,7 @@ export function Practice() {
             Back to the bench
           </a>
           <button type="button" className={`act ${round ? '' : 'act-main'}`} onClick={() => void next()}>
-            {round ? 'Deal another' : 'Deal a piece'}
+            {round ? 'Next piece' : 'New piece'}
           </button>
         </div>
       </div>
@@ -116,8 +116,8 @@ export function Practice() {
           />
         ) : (
           <p className="label max-w-prose">
-            You are dealt a piece and what is special about it today. You choose set value, time and pre-press, and the moment to peel. Then
-            you see what happened at the glue, and why. What you miss comes more often.
+            You get a piece and what is special about it today. You choose set value, time and pre-press, and the moment to peel. Then you
+            see what happened at the glue, and why. What you miss comes more often.
           </p>
         )}
         <ScoreTable scores={all.scores} />
@@ -188,7 +188,7 @@ function Game({ round, house, operator, onNext }: { round: Round; house: HouseUn
         </form>
       )}
       {step.kind === 'peel' && <PeelClock peel={stack.peel} onPeel={(s) => void finish(s)} />}
-      {step.kind === 'played' && !fault && <p className="label">Reckoning …</p>}
+      {step.kind === 'played' && !fault && <p className="label">Calculating …</p>}
       {fault && (
         <p role="alert" className="text-brick">
           {fault}
@@ -209,7 +209,7 @@ function Game({ round, house, operator, onNext }: { round: Round; house: HouseUn
               <span className="label">of 100</span>
             </span>
             <button type="button" className="act act-main ml-auto" onClick={() => void onNext()}>
-              Deal another
+              Next piece
             </button>
           </div>
           <ul className="max-w-prose pb-2">

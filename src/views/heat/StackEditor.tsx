@@ -183,7 +183,7 @@ function LayerFields({
         className="act act-quiet col-span-2 justify-self-start underline"
         onClick={() => onChange(takenOut(variant, i), `${layer.name} taken out`)}
       >
-        Take it out
+        Remove
       </button>
     </div>
   );

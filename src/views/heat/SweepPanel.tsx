@@ -46,7 +46,11 @@ export function SweepPanel({ variant, stack, house }: MapProps) {
       setMap(fine);
     } catch (error) {
       setSays(
-        error instanceof Stopped ? 'Stopped. What stands here is the rough map.' : error instanceof Error ? error.message : 'It broke off.',
+        error instanceof Stopped
+          ? 'Stopped. What stands here is the rough map.'
+          : error instanceof Error
+            ? error.message
+            : 'It stopped before its end.',
       );
     } finally {
       live = false;

@@ -52,7 +52,7 @@ export function Variants({
             didUndoably({ what: `variant ${VARIANT_NAMES[current]} dropped`, undo: async () => setVariants(before) });
           }}
         >
-          Drop {VARIANT_NAMES[current]}
+          Delete {VARIANT_NAMES[current]}
         </button>
       )}
     </section>

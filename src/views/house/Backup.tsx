@@ -54,10 +54,10 @@ export function Backup() {
       <p className="label pb-2">The whole shop in one file: shelf, orders, cards, every record. Keep it on another machine.</p>
       <div className="flex flex-wrap gap-2">
         <a className="act" href={`${API}/backup`} download>
-          Take a backup
+          Make a backup
         </a>
         <label className="act act-quiet">
-          Put a backup back …
+          Restore a backup …
           <input
             type="file"
             className="sr-only"
@@ -72,10 +72,10 @@ export function Backup() {
         <div className="mt-2 border-l-4 border-amber bg-sheet px-3 py-2">
           <p>{file.name} takes the place of everything in this shop. What is here now is kept beside it on the server.</p>
           <button type="button" className="act act-main mt-2 mr-2" disabled={busy} onClick={() => void restore('/restore', file)}>
-            {busy ? 'Proving it …' : 'Put it back'}
+            {busy ? 'Checking it …' : 'Restore it'}
           </button>
           <button type="button" className="act act-quiet mt-2" onClick={() => setFile(null)}>
-            Leave it
+            Cancel
           </button>
         </div>
       )}
@@ -126,15 +126,15 @@ function BackupCopies({ busy, onPutBack }: { busy: boolean; onPutBack: (name: st
                     onPutBack(copy.name);
                   }}
                 >
-                  Put it in place of this shop
+                  Restore it in place of this shop
                 </button>
                 <button type="button" className="act act-quiet" onClick={() => setAsked(null)}>
-                  Leave it
+                  Cancel
                 </button>
               </span>
             ) : (
               <button type="button" className="act act-quiet" disabled={busy} onClick={() => setAsked(copy.name)}>
-                Put back …
+                Restore …
               </button>
             )}
           </li>

@@ -76,7 +76,7 @@ function HouseForm({ now, fault, pending, save }: { now: Reply<'house'> } & Savi
           <h1 className="flex-1">House</h1>
           {dirty && (
             <button type="button" className="act act-quiet" onClick={() => take(house)}>
-              Put back what was saved
+              Cancel changes
             </button>
           )}
           <button type="submit" className="act act-main" disabled={!dirty || pending}>

@@ -1,7 +1,9 @@
 /** Settings the house keeps for a press with a transfer: what was found at the press, what spoke for it, and the click that drops it. */
+
 import { type HouseSetting, withoutSetting } from '../../core/house';
 import { CLOSING_NAMES } from '../../core/sheet';
 import { formatDuration, formatQuantity } from '../../core/units';
+import { isoDayText } from '../../ui/days';
 import { Fault } from '../../ui/Fault';
 import { useRoute } from '../../ui/query';
 import { useHouse } from './useHouse';
@@ -41,7 +43,7 @@ export function KeptSettings() {
               {name(setting)} on {pressOf(setting)?.name ?? setting.pressId}
               {setting.stage && `, ${CLOSING_NAMES[setting.stage].toLowerCase()}`}: <span className="figure">{value(setting)}</span>
               <span className="label block">
-                kept on {setting.on}{' '}
+                kept on {isoDayText(setting.on)}{' '}
                 {setting.good + setting.spoiled === 0 ? (
                   'from a card'
                 ) : (
@@ -56,7 +58,7 @@ export function KeptSettings() {
               className="act act-quiet whitespace-nowrap underline"
               onClick={() => void save(withoutSetting(house, setting), `${value(setting)} no longer kept`)}
             >
-              Keep it no longer
+              Delete
             </button>
           </li>
         ))}

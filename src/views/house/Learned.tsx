@@ -14,9 +14,8 @@ export function Learned() {
     <section aria-label="What the log has taught" className="rule-top mt-6 pt-4">
       <h2>What the log has taught</h2>
       <p className="max-w-prose pt-1 pb-2">
-        Where pieces lifted, were laid back or came out sunk, the bond that is reckoned for a press and a transfer is shifted. Every card
-        counts it in and says so.{' '}
-        {waiting > 0 && `${waiting} ${waiting === 1 ? 'pair has' : 'pairs have'} too few pressings to say anything yet.`}
+        Where pieces lifted, were laid back or came out sunk, the bond worked out for a press and a transfer is shifted. Every card counts
+        it in and says so. {waiting > 0 && `${waiting} ${waiting === 1 ? 'pair has' : 'pairs have'} too few pressings to say anything yet.`}
       </p>
       {taken.length === 0 ? (
         <p className="label">Nothing yet: it takes four pressings of one transfer on one press.</p>
@@ -36,7 +35,7 @@ export function Learned() {
                 className="act act-quiet whitespace-nowrap underline"
                 onClick={() => void leaveOut({ pressId, productId })}
               >
-                Leave it out
+                Do not use it
               </button>
             </li>
           ))}

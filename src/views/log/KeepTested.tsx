@@ -76,7 +76,7 @@ export function KeepTested({ pressing, card }: { pressing: Pressing; card: Card 
   return (
     <div className="pt-2">
       <button type="button" className="act act-quiet" disabled={pending} onClick={() => void save(isOffSheet)}>
-        {isOffSheet ? 'Keep it, outside its sheet' : 'Keep as tested'}
+        {isOffSheet ? 'Save it, outside its sheet' : 'Save as tested'}
       </button>{' '}
       {!fault && pressing.outcome === 'good' && (
         <span className="label">and the next card of this transfer on this blank starts from it</span>

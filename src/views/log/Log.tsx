@@ -95,10 +95,10 @@ function LogSearch({ initialQuery }: { initialQuery: string }) {
         </p>
         <div className="flex flex-wrap gap-2 pb-5 narrow:pb-2">
           <a className={`act ${total ? '' : 'invisible'}`} href={out('csv')} download="pressings.csv">
-            Take out as CSV
+            Export CSV
           </a>
           <a className={`act act-quiet ${total ? '' : 'invisible'}`} href={out('json')} download="pressings.json">
-            as JSON
+            JSON
           </a>
           <button
             type="button"
@@ -108,7 +108,7 @@ function LogSearch({ initialQuery }: { initialQuery: string }) {
             {density === 'compact' ? 'Roomy rows' : 'Compact rows'}
           </button>
           <button type="button" className="act act-quiet" aria-expanded={moving} onClick={() => setMoving(!moving)}>
-            Bring in
+            Import
           </button>
         </div>
       </div>

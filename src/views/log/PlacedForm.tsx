@@ -46,7 +46,7 @@ export function PlacedForm({ pressing, house }: { pressing: Pressing; house: Hou
           problem={fields.turnDeg}
         />
         <button type="submit" className="act mt-6" disabled={pending}>
-          Note it
+          Save its place
         </button>
       </form>
       <Fault of={fault} />

@@ -47,23 +47,23 @@ const compactColumns = (house: HouseUnits): Column<Logged>[] => {
     {
       head: 'When',
       figures: true,
-      headLook: 'w-40',
-      cellLook: 'whitespace-nowrap pr-4 align-middle',
-      cell: (p) => <When pressing={p} look="inline-flex min-h-8 items-center" />,
+      headLook: 'w-[13.5%]',
+      cellLook: 'pr-4 align-middle leading-tight',
+      cell: (p) => <When pressing={p} look="inline-flex min-h-8 items-center pointer-coarse:min-h-11" />,
     },
-    { head: 'Order', ...one, cell: (p) => p.orderName },
-    { head: 'Piece', headLook: 'w-72', ...one, cell: (p) => <Piece pressing={p} /> },
-    { head: 'Transfer', headLook: 'w-44', ...one, cell: (p) => p.layerNames.join(', ') },
+    { head: 'Order', headLook: 'w-[20%]', ...one, cell: (p) => p.orderName },
+    { head: 'Piece', headLook: 'w-[24%]', ...one, cell: (p) => <Piece pressing={p} /> },
+    { head: 'Transfer', headLook: 'w-[16%]', ...one, cell: (p) => p.layerNames.join(', ') },
     {
       head: 'Set',
-      headLook: 'w-32',
+      headLook: 'w-[10.5%]',
       figures: true,
       ...one,
       cell: (p) => `${formatForHouse('temperature', p.setC, house)} ${formatDuration(p.timeS)}`,
     },
     {
       head: 'Came out',
-      headLook: 'w-48',
+      headLook: 'w-[16%]',
       ...one,
       cell: (p) => (
         <>
@@ -78,13 +78,13 @@ const roomyColumns = (house: HouseUnits): Column<Logged>[] => [
   {
     head: 'When',
     figures: true,
-    headLook: 'w-36',
+    headLook: 'w-[11%]',
     cell: (p) => <When pressing={p} look="inline-flex min-h-12 items-start" />,
   },
-  { head: 'Order', cell: (p) => p.orderName },
+  { head: 'Order', headLook: 'w-[19%]', cell: (p) => p.orderName },
   {
     head: 'Piece',
-    headLook: 'w-64',
+    headLook: 'w-[22%]',
     cell: (p) => (
       <>
         <span className="block">
@@ -98,7 +98,7 @@ const roomyColumns = (house: HouseUnits): Column<Logged>[] => [
   },
   {
     head: 'Transfer, press',
-    headLook: 'w-52',
+    headLook: 'w-[17%]',
     cell: (p) => (
       <>
         <span className="block">{p.layerNames.join(', ')}</span>
@@ -106,6 +106,6 @@ const roomyColumns = (house: HouseUnits): Column<Logged>[] => [
       </>
     ),
   },
-  ...figureColumns(house, { set: 'w-20', pressed: 'w-28' }),
-  { head: 'Came out', headLook: 'w-36', cell: (p) => <Outcome pressing={p} /> },
+  ...figureColumns(house, { set: 'w-[9%]', pressed: 'w-[10%]' }),
+  { head: 'Came out', headLook: 'w-[12%]', cell: (p) => <Outcome pressing={p} /> },
 ];

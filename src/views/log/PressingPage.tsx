@@ -72,11 +72,11 @@ function Again({ id }: { id: string }) {
   if (!repeat)
     return (
       <button type="button" className="act act-main" onClick={() => void looking.save()}>
-        Again
+        Reorder
       </button>
     );
   return (
-    <section className="max-w-md border-l-4 border-teal bg-sheet px-4 py-2" aria-label="Again">
+    <section className="max-w-md border-l-4 border-teal bg-sheet px-4 py-2" aria-label="Reorder">
       <h2>{repeat.changes.length === 0 ? 'Nothing has changed since.' : 'Changed since then'}</h2>
       <ul className="pb-2">
         {repeat.changes.map((change, i) => (

@@ -45,7 +45,7 @@ export function RescueForm({ pressing }: { pressing: Pressing }) {
           problem={fields.by}
         />
         <button type="submit" className="act mt-6" disabled={pending}>
-          Keep it
+          Save
         </button>
       </form>
       <Fault of={fault} />

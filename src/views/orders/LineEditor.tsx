@@ -249,7 +249,7 @@ function PrintActs({
       </button>
       {draft.prints.length > 1 && (
         <button type="button" className="act act-quiet font-normal" onClick={remove}>
-          Take this print out
+          Remove this print
         </button>
       )}
     </>

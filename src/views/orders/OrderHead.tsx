@@ -22,8 +22,8 @@ export function OrderHead({
   const { order, lines } = state;
   const stations = stationsOf(lines);
   return (
-    <div className="rule-bottom flex min-h-16 items-center gap-6 px-5 py-2 print:hidden narrow:flex-wrap narrow:gap-x-0 narrow:gap-y-1 narrow:px-3">
-      <div className="min-w-0 flex-1 leading-tight narrow:basis-full">
+    <div className="rule-bottom flex min-h-16 items-center gap-6 px-5 py-2 print:hidden max-[64rem]:flex-wrap max-[64rem]:gap-y-1 narrow:gap-x-0 narrow:gap-y-1 narrow:px-3">
+      <div className="min-w-0 flex-1 leading-tight max-[64rem]:basis-full">
         <h1 className="text-xl">{order.name}</h1>
         <div className="label">
           due {isoDayText(order.due)}, {dueText(order.due, new Date())}

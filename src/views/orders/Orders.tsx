@@ -72,7 +72,7 @@ function NewOrder({ initialName }: { initialName: string }) {
 function OrderList() {
   const { data, error } = useRoute('bench', {});
   const { save: takeOff, fault } = useSave(
-    ({ name }: { orderId: string; name: string }) => `${name} taken off the bench`,
+    ({ name }: { orderId: string; name: string }) => `${name} deleted`,
     async ({ orderId }) => {
       const { order } = await call('order', { params: { id: orderId } });
       const { version } = await write('removeOrder', { params: { id: orderId } });
@@ -104,7 +104,7 @@ function OrderList() {
             </span>
             {row.pieces > 0 ? <Lamp state={row.lamp} cautions={row.cautions} /> : <span className="label">no card yet</span>}
             <button type="button" className="act act-quiet" onClick={() => void takeOff(row)}>
-              Take off <span className="sr-only">{row.name}</span>
+              Delete <span className="sr-only">{row.name}</span>
             </button>
           </li>
         ))}

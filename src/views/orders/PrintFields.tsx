@@ -177,7 +177,7 @@ export function PrintFields({ print, index, before, isBeside, shelf, presses, bl
         )}
         {print.layers.length > 1 && (
           <Check on={print.embossed} onChange={(embossed) => patch({ embossed })}>
-            <span className="min-w-0">Embossed: pressed into its lowest layer from behind</span>
+            Embossed: pressed into its lowest layer from behind
           </Check>
         )}
       </fieldset>

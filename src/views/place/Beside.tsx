@@ -57,7 +57,11 @@ const Measure = memo(function Measure({
     <div className="rule-bottom grid grid-cols-[7.5rem_minmax(0,1fr)] gap-2 py-1 narrow:grid-cols-[min(7.5rem,50%)_minmax(0,1fr)]">
       {/* boxes of a fixed size, so that a figure that changes moves nothing about it */}
       <dt data-measure={from}>
-        <span className={`block h-[2rem] text-2xl font-bold contain-strict ${figure === 'centred' ? '' : 'figure'}`}>{figure}</span>
+        <span
+          className={`block h-[2rem] text-[min(1.5rem,8.5vw)] font-bold whitespace-nowrap contain-strict ${figure === 'centred' ? '' : 'figure'}`}
+        >
+          {figure}
+        </span>
         {fingers && <span className="label block h-[1.25rem] font-normal contain-strict">{fingers}</span>}
       </dt>
       <dd className="m-0 min-w-0 pt-1.5 leading-tight">{words}</dd>

@@ -97,9 +97,13 @@ function Status({ pose, units, chosen }: { pose: Pose; units: HouseUnits; chosen
   if (plain.feasible)
     return (
       <p className="leading-snug">
-        <b>{chosen ? 'Laid as you chose.' : 'It lies free.'}</b> It may slip{' '}
-        <span className="figure">{formatTape(plain.clearanceMm, units)}</span> any way
-        {loading === 'threaded' ? ', threaded.' : tooWideToThread ? ', laid flat: the base is too wide to thread in.' : '.'}
+        <b>{chosen ? 'Laid as you chose.' : 'There is room for it.'}</b> It may be off by{' '}
+        <span className="figure">{formatTape(plain.clearanceMm, units)}</span> in any direction.
+        {loading === 'threaded'
+          ? ' Pull the piece over the base (threaded).'
+          : tooWideToThread
+            ? ' Lay it flat: the base is too wide to pull it over.'
+            : ''}
       </p>
     );
   const things = plain.inTheWay.map((inTheWay) => inTheWay.kind).join(', ');

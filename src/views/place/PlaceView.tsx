@@ -170,7 +170,7 @@ function Sheet({ input, designs, units, lettering, base, guideHref, query, onSav
           className="act act-quiet -ml-2 underline"
           onClick={() => void onSave(withoutMoved(print), 'art put back by its rule')}
         >
-          Put it back by the rule
+          Back to the usual place
         </button>
       )}
       <LayActs input={whole} pose={pose} units={units} onSave={(changed, what) => void onSave(changed, what)} />
@@ -219,7 +219,11 @@ function Live({ input, beside, pose, resting, units, lamp, base, onSave, childre
   };
   const works = fit.feasible && !placement.findings.some((finding) => finding.level === 'hold');
   return (
-    <section aria-label="Placement sheet" className="grid grid-cols-[minmax(0,1fr)_19rem] gap-6 narrow:block" data-held={dragged !== null}>
+    <section
+      aria-label="Placement sheet"
+      className="grid grid-cols-[minmax(0,1fr)_19rem] gap-6 max-[60rem]:block"
+      data-held={dragged !== null}
+    >
       <PlacementSheet
         still={resting}
         beside={beside}

@@ -209,8 +209,17 @@ function viewOf(outline: Ring, around: Ring): Box {
   return { leftMm: own.leftMm - more, topMm: own.topMm - more, widthMm: own.widthMm + 2 * more, heightMm: own.heightMm + 2 * more };
 }
 
-function Labels({ placement: { features }, ring, px }: { placement: Placement; ring: Ring; px: number }) {
-  const corner = ring.reduce((low, p) => (p.y > low.y || (p.y === low.y && p.x < low.x) ? p : low));
+/** The front corner of the platen that lies further from the art and its tapes. */
+function platenCorner(ring: Ring, box: Box) {
+  const front = Math.max(...ring.map(({ y }) => y));
+  const middle = box.leftMm + box.widthMm / 2;
+  const corners = ring.filter(({ y }) => y > front - 1);
+  return corners.reduce((far, corner) => (Math.abs(corner.x - middle) > Math.abs(far.x - middle) + 1 ? corner : far));
+}
+
+function Labels({ placement: { features, box }, ring, px }: { placement: Placement; ring: Ring; px: number }) {
+  const corner = platenCorner(ring, box);
+  const isRight = ring.every(({ x }) => x <= corner.x);
   const named = [
     ...new Map(
       features.filter((feature) => feature.layer === 'this' && feature.heightMm >= 1.2).map((feature) => [feature.kind, feature]),
@@ -218,7 +227,7 @@ function Labels({ placement: { features }, ring, px }: { placement: Placement; r
   ];
   return (
     <g fontSize={13 * px} fill="var(--color-ink)" stroke="var(--color-sheet)" strokeWidth={3 * px} paintOrder="stroke" pointerEvents="none">
-      <text x={corner.x} y={corner.y + 15 * px} fontWeight="700">
+      <text x={corner.x} y={corner.y + 15 * px} fontWeight="700" textAnchor={isRight ? 'end' : 'start'}>
         platen
       </text>
       {named.map((feature) => {

@@ -149,7 +149,7 @@ function LinkageFrom({
         </p>
         <div className="pt-6">
           <button type="submit" className="act w-full">
-            Take it
+            Save the linkage
           </button>
         </div>
       </form>

@@ -50,7 +50,7 @@ export function FromDevice({ press, draft, next, house, onTake }: FromDeviceProp
                 disabled={!device.reading.steady || !there}
                 onClick={() => device.reading && onTake(device.reading.readC)}
               >
-                Take it from {device.device}
+                Add it from {device.device}
               </button>
               <span className="figure text-xl">{formatQuantity(device.reading.readC, houseUnit('temperature', house).first, 1)}</span>
               <span className="label">

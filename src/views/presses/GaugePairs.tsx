@@ -26,7 +26,7 @@ export function GaugePairs({ gauge, house, onChange, problem }: GaugePairsProps)
   const setPairs = (next: Pair[]) => gauge.kind !== 'none' && onChange({ kind: gauge.kind, pairs: next });
   const change = (i: number, patch: Partial<Pair>) => setPairs(pairs.map((pair, k) => (k === i ? { ...pair, ...patch } : pair)));
   return (
-    <fieldset className="col-span-6 rule-top mt-2 grid grid-cols-6 gap-x-5 pt-3">
+    <fieldset className="col-span-6 rule-top mt-2 grid grid-cols-6 narrow:grid-cols-2 narrow:*:col-span-1 narrow:*:[.col-span-4]:col-span-2 narrow:*:[.col-span-6]:col-span-2 gap-x-5 pt-3">
       <legend className="sr-only">Pressure gauge</legend>
       <div className="col-span-2">
         <ChoiceField
@@ -39,7 +39,7 @@ export function GaugePairs({ gauge, house, onChange, problem }: GaugePairsProps)
       </div>
       <div className="col-span-4">
         {pairs.map((pair, i) => (
-          <div key={i} className="grid grid-cols-[1fr_1fr_auto] items-start gap-4">
+          <div key={i} className="grid grid-cols-[1fr_1fr_auto] items-start gap-4 narrow:grid-cols-2">
             {gauge.kind === 'air' ? (
               <QuantityField
                 label="Line pressure"

@@ -50,7 +50,7 @@ export function PaperPullTest({ press, report }: { press: Press; report: PressRe
             {found.parallel ? ', the platens parallel.' : `; not parallel: ${advice(found)}`}
           </p>
           <button type="submit" className="act mt-2">
-            Keep it
+            Save the paper pull
           </button>
           <Fault of={fault} />
         </form>

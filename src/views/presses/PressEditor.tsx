@@ -46,7 +46,7 @@ export function PressEditor({ press, version, house, onSaved }: PressEditorProps
   return (
     <form
       onSubmit={form.handle(async (taken) => (await save(taken)) && onSaved(press.id))}
-      className="grid max-w-[48.75rem] grid-cols-6 gap-x-5 gap-y-1 pt-4"
+      className="grid max-w-[48.75rem] grid-cols-6 narrow:grid-cols-2 narrow:*:col-span-1 narrow:*:[.col-span-4]:col-span-2 narrow:*:[.col-span-6]:col-span-2 gap-x-5 gap-y-1 pt-4"
       aria-label={`Facts of ${press.name}`}
     >
       <div className="col-span-4">
@@ -162,7 +162,7 @@ export function PressEditor({ press, version, house, onSaved }: PressEditorProps
         </Check>
       </div>
       <PlatenFields press={draft} house={house} fields={fields} onChange={patch} />
-      <fieldset className="col-span-6 rule-top mt-2 grid grid-cols-6 gap-x-5 pt-3">
+      <fieldset className="col-span-6 rule-top mt-2 grid grid-cols-6 narrow:grid-cols-2 narrow:*:col-span-1 narrow:*:[.col-span-4]:col-span-2 narrow:*:[.col-span-6]:col-span-2 gap-x-5 pt-3">
         <legend className="sr-only">Measurement</legend>
         <label className="col-span-6 flex min-h-12 items-center gap-3">
           <input
@@ -251,7 +251,7 @@ export function PressEditor({ press, version, house, onSaved }: PressEditorProps
         </button>
         {dirty && version !== null && (
           <button type="button" className="act act-quiet" onClick={() => form.rebase(press, press)}>
-            Put back what was saved
+            Cancel changes
           </button>
         )}
       </div>

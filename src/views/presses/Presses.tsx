@@ -3,6 +3,7 @@ import { useState } from 'react';
 import type { Reply } from '../../contract';
 import { type Press, pressOffset } from '../../core/press';
 import { formatForHouse, type HouseUnits } from '../../core/units';
+import { isoDayText } from '../../ui/days';
 import { useUnits } from '../../ui/house';
 import { LeftOut } from '../../ui/LeftOut';
 import { newId } from '../../ui/newId';
@@ -131,7 +132,7 @@ function PressItem({ row: { press, measuredOn }, on, onChoose }: { row: PressRow
       </span>
       <span className={measuredOn ? 'label block' : 'block font-semibold text-brick'}>
         {measuredOn
-          ? `measured ${measuredOn}`
+          ? `measured ${isoDayText(measuredOn)}`
           : `not measured: ±${formatForHouse('temperatureDifference', pressOffset(press).spreadK, house, 0)} assumed`}
       </span>
     </button>

@@ -98,7 +98,7 @@ export function QuickCheck({ press, report, map, isOpen }: QuickCheckProps) {
             />
           ))}
           <button type="submit" className="act mt-2 justify-self-start">
-            Keep this check
+            Save this check
           </button>
         </form>
       </details>

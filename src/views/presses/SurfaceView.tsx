@@ -50,7 +50,8 @@ export function SurfaceView({ press, report, house, isChecked }: SurfaceViewProp
       {upper && report.contradicts && <Contradicts of={report.contradicts} map={upper} house={house} />}
       {typedLater && (
         <p className="border-l-4 border-amber pl-3">
-          The figures typed in on {press.calibration?.on} are newer than the survey of {upper.on}: cards go by them.
+          The figures typed in on {press.calibration && isoDayText(press.calibration.on)} are newer than the survey of{' '}
+          {isoDayText(upper.on)}: cards go by them.
         </p>
       )}
       {upper ? (

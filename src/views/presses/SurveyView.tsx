@@ -164,11 +164,11 @@ function Survey({ press, sides, house, roomC }: SurveyProps) {
               />
               <div className="flex gap-3 pt-6 narrow:pt-0">
                 <button type="submit" className="act act-main">
-                  Take it
+                  Add reading
                 </button>
                 {draft.readings.length > 0 && (
                   <button type="button" className="act act-quiet" onClick={() => patch({ readings: draft.readings.slice(0, -1) })}>
-                    Take the last one back
+                    Undo last reading
                   </button>
                 )}
               </div>
@@ -192,10 +192,10 @@ function Survey({ press, sides, house, roomC }: SurveyProps) {
         {begunReading && !next && !uncovered && (
           <div className="rule-top mt-3 flex flex-wrap items-center gap-3 pt-3">
             <button type="button" className="act act-main" onClick={() => void finish()}>
-              Keep the survey
+              Save the survey
             </button>
             <button type="button" className="act act-quiet" onClick={() => patch({ readings: draft.readings.slice(0, -1) })}>
-              Take the last one back
+              Undo last reading
             </button>
             <span className="label">For a second setting, change “Press set to”, let it settle, and go on.</span>
           </div>
@@ -230,7 +230,7 @@ function FreePlace({ onPut }: { onPut: (place: Place) => void }) {
       <NumberField label="Towards you, mm" value={doc.yMm} onChange={(yMm) => patch({ yMm })} />
       <div className="pt-6">
         <button type="submit" className="act w-full">
-          Put a place there
+          Add a place there
         </button>
       </div>
     </form>

@@ -111,7 +111,7 @@ function Figures({ press, heater, roomC, house }: { press: Press; heater: Heater
         Close it empty for half a minute before the first piece, and some minutes before a hot marry.
       </p>
       <p className="label">
-        Reckoned with {Math.round(heater.powerW)} W, {heater.massKg} kg and a loss of {lossOf(heater).toFixed(1)} W for every K over the
+        Calculated with {Math.round(heater.powerW)} W, {heater.massKg} kg and a loss of {lossOf(heater).toFixed(1)} W for every K over the
         room.
       </p>
     </>
@@ -160,7 +160,7 @@ function LogTime({ press, roomC, house, logged }: { press: Press; roomC: number;
       <NumberField label="Seconds" value={doc.seconds} onChange={(seconds) => patch({ seconds })} problem={fields.seconds} />
       <div className="pt-6">
         <button type="submit" className="act w-full">
-          Log it
+          Save the time
         </button>
       </div>
       <Fault of={fault} className="col-span-4 text-brick" />

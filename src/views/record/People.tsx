@@ -51,7 +51,7 @@ export function People({ state, onOrder }: PeopleProps) {
     {
       head: 'Who',
       namesRow: true,
-      look: 'w-48',
+      look: 'w-48 narrow:w-auto',
       cell: ({ person }) => (
         <>
           <span className="figure text-lg font-semibold">{person.number}</span> {person.name}
@@ -67,7 +67,7 @@ export function People({ state, onOrder }: PeopleProps) {
     ),
     {
       head: 'Missing',
-      look: 'w-56',
+      look: 'w-56 whitespace-nowrap narrow:w-auto',
       cell: (kit) =>
         kit.missing === 0 ? (
           'nothing'

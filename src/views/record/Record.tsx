@@ -27,7 +27,7 @@ function RecordOf({ orderId }: { orderId: string }) {
       <OrderHead state={data} station="record" lineId={null}>
         {log.data.total > 0 && (
           <a className="act" href={`${API}/pressings.csv?orderId=${encodeURIComponent(orderId)}`} download="pressings.csv">
-            Take out as CSV
+            Export CSV
           </a>
         )}
       </OrderHead>

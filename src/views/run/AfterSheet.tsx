@@ -29,7 +29,7 @@ export function AfterSheet({ reply, run }: { reply: RunReply; run: LiveRun }) {
         <span className="figure">{after.minutes.toFixed(1)}</span> min at the press
         {after.tookPerPiece !== null && (
           <>
-            ; <span className="figure">{after.tookPerPiece.toFixed(1)}</span> min a piece, the card reckoned{' '}
+            ; <span className="figure">{after.tookPerPiece.toFixed(1)}</span> min a piece, the card expected{' '}
             <span className="figure">{after.plannedPerPiece.toFixed(1)}</span>
           </>
         )}

@@ -71,7 +71,7 @@ export function Aside({ kind, card, setting, readoutC, piece, onFact, onClose }:
     const doubt = asked === text ? null : doubtOf(fact, card);
     if (doubt) {
       setAsked(text);
-      return setFault(`${phraseText(doubt, units)} Keep it once more to set it all the same.`);
+      return setFault(`${phraseText(doubt, units)} Save once more to set it all the same.`);
     }
     if (fact.kind === 'read') rememberUsed(by);
     onFact(fact);
@@ -149,12 +149,12 @@ export function Aside({ kind, card, setting, readoutC, piece, onFact, onClose }:
             />
           </label>
           <button type="button" className="act border-amber text-amber" onClick={() => keep()}>
-            Keep it <span className="key">Enter</span>
+            Save <span className="key">Enter</span>
           </button>
         </>
       )}
       <button type="button" className="act border-night-line text-white" onClick={onClose}>
-        Leave it <span className="key">Esc</span>
+        Cancel <span className="key">Esc</span>
       </button>
       {fault && (
         <p role="alert" className="basis-full text-lg text-amber">

@@ -46,7 +46,7 @@ export function KeepSetting({ reply, next, endedAt }: { reply: RunReply; next: N
       <div className="flex flex-wrap items-center gap-3 pt-2">
         {serves && (
           <Act done={isKept ? 'The house keeps it.' : null} onAct={keep} disabled={!house.data}>
-            Keep it for {reply.card.of.productName} on {reply.card.of.pressName}
+            Save it for {reply.card.of.productName} on {reply.card.of.pressName}
           </Act>
         )}
         <KeepOnCard reply={reply} next={next} />
@@ -101,7 +101,7 @@ export function DropSetting({ reply, doubted }: { reply: RunReply; doubted: Doub
       </p>
       <div className="pt-2">
         <Act done={null} onAct={() => house.data && drop(house.data.house)} disabled={!house.data}>
-          Keep it no longer
+          Delete
         </Act>
       </div>
       <Fault of={house.fault} className="basis-full text-amber" />

@@ -147,7 +147,7 @@ export function SpotChoice({ card, piece, onSpot, onClose }: SpotChoiceProps) {
           Close on it <span className="key">Enter</span>
         </button>
         <button type="button" className="act border-night-line text-white" onClick={onClose}>
-          Leave it <span className="key">Esc</span>
+          Cancel <span className="key">Esc</span>
         </button>
       </div>
     </section>

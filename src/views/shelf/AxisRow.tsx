@@ -76,17 +76,12 @@ export function AxisRow({ name, detail, mark, unmarked, on, unit, onChoose }: Ax
           <span className={unmarked.isWrong ? 'font-semibold text-brick' : ''}>{unmarked.says}</span>
         )}
         {width > 0 && mark && (
-          <svg width={width} height={HEIGHT} className="block" role="img" aria-label={words}>
+          <svg width={width} height={HEIGHT} className="block overflow-visible" role="img" aria-label={words}>
             <line x1="0" x2={width} y1={HEIGHT / 2} y2={HEIGHT / 2} stroke="var(--color-line)" />
             {mark.kind === 'window' ? (
               <WindowMark x={x} lowC={mark.lowC} highC={mark.highC} unit={unit} />
             ) : mark.kind === 'point' ? (
-              <PointMark
-                x={x(mark.tempC)}
-                words={`${formatQuantity(mark.tempC, unit)}, ${mark.says}`}
-                tempC={mark.tempC}
-                isRight={x(mark.tempC) < width - 120}
-              />
+              <PointMark x={x(mark.tempC)} words={`${formatQuantity(mark.tempC, unit)}, ${mark.says}`} tempC={mark.tempC} width={width} />
             ) : (
               <WallsMark x={x} markC={mark.markC} damageC={mark.damageC} width={width} />
             )}
@@ -97,8 +92,12 @@ export function AxisRow({ name, detail, mark, unmarked, on, unit, onChoose }: Ax
   );
 }
 
-function PointMark({ x, words, tempC, isRight }: { x: number; words: string; tempC: number; isRight: boolean }) {
+/** Width of a letter of the figures, px. */
+const LETTER = 7.6;
+
+function PointMark({ x, words, tempC, width }: { x: number; words: string; tempC: number; width: number }) {
   const y = HEIGHT / 2;
+  const isRight = x + 12 + words.length * LETTER < width || x - 12 < words.length * LETTER;
   return (
     <g>
       <circle cx={x} cy={y} r="6" fill={rampColour(tempC)} stroke="var(--color-ink)" strokeWidth="2" />

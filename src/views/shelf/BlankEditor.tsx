@@ -259,7 +259,7 @@ function Tested({ doc, fields, onChange, onReplace }: Some & Pick<EditorProps<Bl
             className="act act-quiet"
             onClick={() => onChange({ testPieces: doc.testPieces.filter((candidate) => candidate !== piece) })}
           >
-            Strike it out
+            Delete
           </button>
         </p>
       ))}

@@ -150,7 +150,7 @@ export function ProductDetail({ product }: { product: Product }) {
         ['Care', product.care],
         [
           'Sheet',
-          `${product.source.sheet}, ${product.source.on}${product.earlier.length > 0 ? `; earlier: ${product.earlier.map((earlier) => earlier.source.on).join(', ')}` : ''}`,
+          `${product.source.sheet}, ${isoDayText(product.source.on)}${product.earlier.length > 0 ? `; earlier: ${product.earlier.map((earlier) => earlier.source.on).join(', ')}` : ''}`,
         ],
       ]}
     />
@@ -279,7 +279,7 @@ export function ParcelDetail({ parcel, product, state }: { parcel: Parcel; produ
         ...yes(
           'Trial',
           parcel.arrivedOn !== null,
-          trial ? `${trial.result}, ${trial.by}, ${trial.on}${trial.note ? `: ${trial.note}` : ''}` : 'none yet',
+          trial ? `${trial.result}, ${trial.by}, ${isoDayText(trial.on)}${trial.note ? `: ${trial.note}` : ''}` : 'none yet',
         ),
         ...yes('Where', parcel.lies !== '', parcel.lies),
         ...yes('Note', parcel.note !== '', parcel.note),

@@ -34,7 +34,7 @@ export function Frame({ heading, dirty, saving, fault, merge, onSave, onBack, ch
       <div className="sticky top-0 z-10 flex flex-wrap items-center gap-x-4 border-b border-line bg-paper py-2">
         <h1 className="min-w-0 flex-1 narrow:basis-full">{heading}</h1>
         <button type="button" className="act act-quiet" onClick={onBack}>
-          {dirty ? 'Leave without saving' : 'Back to the shelf'}
+          {dirty ? 'Cancel' : 'Back to the shelf'}
         </button>
         <button type="submit" className="act act-main" disabled={!dirty || saving}>
           {saving ? 'Saving …' : 'Save'}

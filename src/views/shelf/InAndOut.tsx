@@ -46,18 +46,18 @@ export function InAndOut({ kind }: { kind: ShelfKind | 'pressings' }) {
     await send(read, false);
   };
   return (
-    <section className="my-2 border-l-4 border-teal bg-sheet px-4 py-3" aria-label="Bring in, take out">
+    <section className="my-2 border-l-4 border-teal bg-sheet px-4 py-3" aria-label="Export, import">
       <div className="flex flex-wrap items-center gap-3">
         {kind !== 'pressings' && (
           <a className="act" href={`${API}/shelf/${kind}.csv`} download>
-            Take {kindOf(kind).many.toLowerCase()} out as CSV
+            Export {kindOf(kind).many.toLowerCase()} as CSV
           </a>
         )}
         <a className="act" href={`${API}/shop.json`} download="shop.json">
-          Take the whole shop out as JSON
+          Export the whole shop as JSON
         </a>
         <label className="act act-main">
-          Bring in a CSV or JSON file
+          Import a CSV or JSON file
           <input
             type="file"
             accept=".csv,.json,text/csv,application/json"
@@ -149,7 +149,7 @@ function Plan({ plan, name, onApply, onDrop }: { plan: ImportReply; name: string
       )}
       {!plan.applied && (
         <button type="button" className="act act-quiet mt-2" onClick={onDrop}>
-          Leave it
+          Cancel
         </button>
       )}
     </div>

@@ -160,16 +160,20 @@ function Field({ cell, unit, label, on, onChoose }: FieldProps) {
     <button
       type="button"
       aria-pressed={on}
-      aria-label={`${label}: ${WORDS[cell.lamp]}${isHold ? '' : `, ${formatQuantity(cell.setC, unit)}, ${formatDuration(cell.timeS)}`}${cell.testedOn ? ', tested' : ''}`}
       onClick={onChoose}
       className={`flex min-h-12 w-28 items-center gap-1.5 px-1 text-left ${on ? 'outline-2 -outline-offset-2 outline-teal' : ''}`}
     >
+      <span className="sr-only">
+        {label}: {WORDS[cell.lamp]}
+        {isHold ? (cell.testedOn ? ', tested' : '') : ', '}
+      </span>
       <span className={isHold ? 'opacity-40' : ''}>
         <LampMark state={cell.lamp} size={isHold ? 12 : 15} />
       </span>
       {!isHold && (
         <span className={`figure leading-tight ${cell.testedOn ? 'font-bold' : ''}`}>
           {formatQuantity(cell.setC, unit)}
+          <span className="sr-only">, </span>
           <span className="block font-sans text-xs text-soft tracking-normal [word-spacing:normal]">
             {formatDuration(cell.timeS)}
             {cell.testedOn ? ', tested' : ''}

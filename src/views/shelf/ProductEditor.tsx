@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { allowanceOf, FAMILIES, FAMILY_IDS, type Product, productFromFamily, STAGE_KINDS, writtenPress } from '../../core/sheet';
 import { houseUnit, WIDTH_AND_HEIGHT } from '../../core/units';
 import { AllowanceFields } from '../../ui/AllowanceFields';
+import { isoDayText } from '../../ui/days';
 import { ChoiceField, TextField } from '../../ui/Field';
 import { useUnits } from '../../ui/house';
 import { NumberField } from '../../ui/NumberField';
@@ -135,7 +136,7 @@ export function ProductEditor({ doc, fields, onChange, onReplace }: EditorProps<
           <ul className="col-span-6">
             {doc.earlier.map((revision) => (
               <li key={revision.source.on}>
-                {revision.source.sheet}, <span className="figure">{revision.source.on}</span>
+                {revision.source.sheet}, <span className="figure">{isoDayText(revision.source.on)}</span>
               </li>
             ))}
           </ul>

@@ -6,7 +6,7 @@ import type { ShelfKind } from '../../core/sheet';
 import { FAMILIES, FAMILY_IDS } from '../../core/sheet';
 import { formatDuration, formatForHouse, type HouseUnits } from '../../core/units';
 import { Check } from '../../ui/Check';
-import { isoDay } from '../../ui/days';
+import { isoDay, isoDayText } from '../../ui/days';
 import { Fault } from '../../ui/Fault';
 import { TextField } from '../../ui/Field';
 import { useUnits } from '../../ui/house';
@@ -53,7 +53,7 @@ function rowsOf(
   units: HouseUnits,
   parcels: readonly ParcelState[],
 ): Row[] {
-  const gone = (thing: { retiredOn?: string | undefined }) => (thing.retiredOn ? `retired ${thing.retiredOn} · ` : '');
+  const gone = (thing: { retiredOn?: string | undefined }) => (thing.retiredOn ? `not used since ${isoDayText(thing.retiredOn)} · ` : '');
   switch (kind) {
     case 'products':
       return byWindow(found(shelf, 'products', words, retired)).map((product) => ({
@@ -157,7 +157,7 @@ function ShelfPage({ initialKind, initialOn, initialWords }: ShelfProps) {
           Which transfer for this?
         </a>
         <button type="button" className="act act-quiet" aria-expanded={moving} onClick={() => setMoving(!moving)}>
-          Bring in, take out
+          Export, import
         </button>
       </div>
       {moving && <InAndOut kind={kind} />}
@@ -170,7 +170,7 @@ function ShelfPage({ initialKind, initialOn, initialWords }: ShelfProps) {
             </div>
             <div className="pt-6 narrow:pt-0">
               <Check on={retired} onChange={setRetired}>
-                retired ones too
+                also what is no longer used
               </Check>
             </div>
             <span className="flex-1" />
@@ -182,7 +182,11 @@ function ShelfPage({ initialKind, initialOn, initialWords }: ShelfProps) {
               {kindOf(kind).many} <span className="font-normal text-soft">{HEADINGS[kind]}</span>
             </h2>
             <span className="flex-1" />
-            {(kind === 'tested' || kind === 'products') && <a href={`/shelf/matrix${atPress}`}>Transfers on fabrics</a>}
+            {(kind === 'tested' || kind === 'products') && (
+              <a className="inline-flex min-h-11 items-center" href={`/shelf/matrix${atPress}`}>
+                Transfers on fabrics
+              </a>
+            )}
           </div>
           {rows.length === 0 && (
             <p className="max-w-prose py-6">
@@ -272,7 +276,7 @@ function Detail({ shelf, kind, id, parcels, onGone }: DetailProps) {
           Copy
         </a>
         <button type="button" className="act act-quiet" onClick={() => void retire()}>
-          {thing.retiredOn ? 'Put back in use' : 'Retire'}
+          {thing.retiredOn ? 'Use again' : 'Stop using'}
         </button>
       </div>
       <Fault of={fault} className="border-l-4 border-brick pl-3 text-brick" />

@@ -82,7 +82,7 @@ export function layWords(input: PreparedInput, { platen }: Pick<Draft, 'platen'>
   const shift = one
     ? phrase` so that the middle of the art lies ${one}${two ? phrase` and ${two}` : ''} the middle of ${platen.name ? `the ${platen.name}` : 'the platen'}`
     : phrase``;
-  return phrase`Lay the ${blank.kind}${turnWords(turn)}${shift}${off.length > 0 ? phrase`: ${listed(off)} ${off.length > 1 ? 'hang' : 'hangs'} off the edge` : ''}. It may slip ${tape(clearanceOf(pose) ?? 0)} either way.`;
+  return phrase`Lay the ${blank.kind}${turnWords(turn)}${shift}${off.length > 0 ? phrase`: ${listed(off)} ${off.length > 1 ? 'hang' : 'hangs'} off the edge` : ''}. It may be off by ${tape(clearanceOf(pose) ?? 0)} in any direction.`;
 }
 
 /** What is raised near the art and kept off the platen by the lay. */
