@@ -39,6 +39,9 @@ function isCut(el, box) {
 
 const isForEyes = (el) => !el.closest('script, style, option, title, textarea, noscript, [hidden], .sr-only') && isShown(el);
 
+/** Squeezed so that hardly a few letters stand on a line: a column was left no room. */
+const isBroken = (text, boxes) => boxes.length > 3 && boxes.length > text.length / 4;
+
 /** Every line of text on the page, with its box. */
 function linesOf() {
   const lines = [];
@@ -51,8 +54,9 @@ function linesOf() {
     range.selectNodeContents(node);
     const place = placeOf(el);
     if (place === 'unseen') continue;
-    for (const box of range.getClientRects())
-      if (box.width >= 1 && box.height >= 1) lines.push({ el, text, box, place, isCut: isCut(el, box) });
+    const boxes = [...range.getClientRects()];
+    for (const box of boxes)
+      if (box.width >= 1 && box.height >= 1) lines.push({ el, text, box, place, isCut: isCut(el, box), isBroken: isBroken(text, boxes) });
   }
   return lines;
 }
@@ -104,6 +108,7 @@ function measure(isTouch) {
     lines: lines.length,
     sideways: Math.max(0, document.documentElement.scrollWidth - wide),
     out: once(out.map(({ text }) => text)),
+    broken: once(lines.filter((line) => line.isBroken).map(({ text }) => text)),
     cut: once(lines.filter((line) => line.isCut).map(({ text }) => text)),
     overlapped: once(overlapped(lines)),
     small: isTouch ? once(tooSmall()) : [],

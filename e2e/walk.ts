@@ -9,6 +9,7 @@ interface Measured {
   lines: number;
   sideways: number;
   out: string[];
+  broken: string[];
   cut: string[];
   overlapped: string[];
   small: string[];

@@ -121,15 +121,15 @@ function QueueRow({ row, first, today }: { row: BenchRow; first: boolean; today:
   const left = row.pieces - row.good;
   const late = dueText(row.due, today).includes('late');
   return (
-    <li className="rule-top grid grid-cols-[7.5rem_minmax(0,1fr)_14rem_8rem_12rem] items-center gap-x-5 py-1 narrow:grid-cols-[1fr_auto] narrow:gap-y-1.5 narrow:py-3">
-      <div className="leading-tight narrow:order-1 narrow:flex narrow:items-baseline narrow:gap-2">
+    <li className="rule-top grid grid-cols-[7.5rem_minmax(0,1fr)_14rem_8rem_12rem] items-center gap-x-5 py-1 max-[62rem]:grid-cols-[1fr_auto] max-[62rem]:gap-y-1.5 max-[62rem]:py-3">
+      <div className="leading-tight max-[62rem]:order-1 max-[62rem]:flex max-[62rem]:items-baseline max-[62rem]:gap-2">
         <div className={`text-lg font-bold ${late ? 'text-brick' : ''}`}>{dueText(row.due, today)}</div>
         <div className="label">{isoDayText(row.due)}</div>
       </div>
-      <div className="min-w-0 leading-tight narrow:order-first narrow:col-span-2">
+      <div className="min-w-0 leading-tight max-[62rem]:order-first max-[62rem]:col-span-2">
         <a
           href={stationHref(row.orderId, 'lines')}
-          className="block text-lg font-bold text-ink no-underline hover:underline narrow:py-2.5 pointer-coarse:py-2"
+          className="block text-lg font-bold text-ink no-underline hover:underline max-[62rem]:py-2.5 pointer-coarse:py-2"
         >
           {row.name}
         </a>
@@ -137,13 +137,13 @@ function QueueRow({ row, first, today }: { row: BenchRow; first: boolean; today:
           {row.what || 'no lines yet'} <span className="label">{row.customer && `· ${row.customer}`}</span>
         </div>
       </div>
-      <div className="narrow:order-3 narrow:col-span-2">
+      <div className="max-[62rem]:order-3 max-[62rem]:col-span-2">
         <Progress row={row} left={left} />
       </div>
-      <div className="narrow:order-2">
+      <div className="max-[62rem]:order-2">
         {row.pieces > 0 ? <Lamp state={row.lamp} cautions={row.cautions} /> : <span className="label">no card yet</span>}
       </div>
-      <a data-next className={`act narrow:order-4 narrow:col-span-2 ${first ? 'act-main' : ''}`} href={hrefOf(row)}>
+      <a data-next className={`act max-[62rem]:order-4 max-[62rem]:col-span-2 ${first ? 'act-main' : ''}`} href={hrefOf(row)}>
         {row.next.verb}
       </a>
     </li>

@@ -33,7 +33,7 @@ export function WaysOut({ ways, isHold, blankId, onTake }: Props) {
         {ways.map((way, i) => (
           <li
             key={i}
-            className="rule-bottom grid grid-cols-[minmax(0,1fr)_6rem_12.5rem_7rem] items-center gap-4 py-2 narrow:flex narrow:flex-wrap narrow:gap-x-4 narrow:gap-y-1"
+            className="rule-bottom grid grid-cols-[minmax(0,1fr)_6rem_12.5rem_7rem] items-center gap-4 py-2 max-[68rem]:flex max-[68rem]:flex-wrap max-[68rem]:gap-y-1 max-[68rem]:*:first:basis-full"
           >
             <span className={i === 0 ? 'font-semibold' : ''}>
               <Says words={way.says} />

@@ -145,7 +145,7 @@ function Filters({ filter, onChange }: { filter: Filter; onChange: (part: Partia
           Filters
         </button>
       )}
-      <div className={`grid grid-cols-6 gap-x-4 narrow:grid-cols-2 ${narrow && !isOpen ? 'hidden' : ''}`}>
+      <div className={`grid grid-cols-6 gap-x-4 max-[64rem]:grid-cols-3 narrow:grid-cols-2 ${narrow && !isOpen ? 'hidden' : ''}`}>
         <ChoiceField label="Came out" value={filter.outcome} options={OUTCOMES} onChange={(outcome) => onChange({ outcome })} />
         <ChoiceField
           label="Fabric"

@@ -19,7 +19,7 @@ import { goOnceKept } from '../shell/goTo';
 export function Orders({ initialName = '' }: { initialName?: string }) {
   return (
     <Island>
-      <div className="mx-auto grid max-w-[77.5rem] grid-cols-[24rem_minmax(0,1fr)] gap-10 px-5 pt-5 narrow:flex narrow:flex-col-reverse narrow:px-4">
+      <div className="mx-auto grid max-w-[77.5rem] grid-cols-[24rem_minmax(0,1fr)] gap-10 px-5 pt-5 max-[62rem]:flex max-[62rem]:flex-col-reverse narrow:px-4">
         <NewOrder initialName={initialName} />
         <OrderList />
       </div>
