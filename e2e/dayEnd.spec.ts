@@ -19,12 +19,12 @@ test('a piece left in the press is told and gone back to; the backup that was du
   for (const box of await presses.getByRole('checkbox').all()) await box.check();
   await expect(presses.getByRole('img')).toHaveAccessibleName('done');
   const backup = point('Backup');
-  await expect(backup).toContainText(/None was taken yet; \d+ pieces are on this computer alone/);
+  await expect(backup).toContainText(/None was made yet; \d+ pieces are on this computer alone/);
   const taken = page.waitForEvent('download');
   await backup.getByRole('link', { name: 'Make a backup' }).click();
   expect((await taken).suggestedFilename()).toMatch(/^tidy-beacon-.*\.beacon$/);
   // the sheet hears of it by itself once all of it is here
-  await expect(backup).toContainText('The last was taken');
+  await expect(backup).toContainText('The last was made');
   await expect(backup.getByRole('img')).toHaveAccessibleName('done');
   await point('Pieces at the press').getByRole('link', { name: 'Back to the press' }).click();
   await expect(page.locator('button[data-cue]')).toContainText(/pre-press|Place/i);

@@ -28,7 +28,7 @@ test('a backup is taken, the shop wiped, the backup put back: every order and re
     await expect(page.getByRole('alert')).toContainText('not a backup of Tidy Beacon');
     await page.getByLabel('Restore a backup …').setInputFiles(file);
     await page.getByRole('button', { name: 'Restore it' }).click();
-    await expect(page.getByText('Put back. The shop as it was before is kept')).toBeVisible();
+    await expect(page.getByText('Restored. The shop as it was before is kept')).toBeVisible();
     await page.goto(`${wiped.address}/`);
     await expect(page.getByText('13 orders on the bench')).toBeVisible();
     await page.goto(`${wiped.address}/log`);
@@ -36,8 +36,8 @@ test('a backup is taken, the shop wiped, the backup put back: every order and re
     // what was there before was kept, and is put back as well
     await page.goto(`${wiped.address}/house`);
     await page.getByRole('button', { name: 'Restore …' }).click();
-    await page.getByRole('button', { name: 'Put it in place of this shop' }).click();
-    await expect(page.getByText('Put back. The shop as it was before is kept')).toBeVisible();
+    await page.getByRole('button', { name: 'Restore it in place of this shop' }).click();
+    await expect(page.getByText('Restored. The shop as it was before is kept')).toBeVisible();
     await page.goto(`${wiped.address}/`);
     await expect(page.getByRole('heading', { name: 'Nothing on the bench.' })).toBeVisible();
   } finally {

@@ -145,14 +145,14 @@ test('pressure: a linkage is measured, a paper pull names the open side, a rotat
 test('warm-up is told from power and mass, and refined by a time that was logged', async ({ page }) => {
   await page.goto('/presses?on=press-swing');
   await page.getByRole('tab', { name: 'Warm-up' }).click();
-  await expect(page.getByText(/Reckoned with 2000 W, 12 kg/)).toBeVisible();
+  await expect(page.getByText(/Calculated with 2000 W, 12 kg/)).toBeVisible();
   const log = page.getByRole('form', { name: 'A time it really took' });
   await log.getByLabel('From').fill('200f');
   await log.getByLabel('To').fill('300f');
   await log.getByLabel('Seconds').fill('420');
   await log.getByRole('button', { name: 'Save the time' }).click();
   await expect(page.getByText('(1 logged; power and loss are refined by them)')).toBeVisible();
-  await expect(page.getByText(/Reckoned with 2000 W/)).toHaveCount(0);
+  await expect(page.getByText(/Calculated with 2000 W/)).toHaveCount(0);
   // one that cannot be true is refused in words, and what was typed stays
   await log.getByLabel('From').fill('20c');
   await log.getByLabel('To').fill('180c');
@@ -164,7 +164,7 @@ test('warm-up is told from power and mass, and refined by a time that was logged
   await page.getByText('Times kept').click();
   await page.getByRole('button', { name: 'Withdraw' }).click();
   await expect(page.getByText('does not count', { exact: true })).toBeVisible();
-  await expect(page.getByText(/Reckoned with 2000 W/)).toBeVisible();
+  await expect(page.getByText(/Calculated with 2000 W/)).toBeVisible();
   await page.getByRole('button', { name: /Undo/ }).click();
   await expect(page.getByText('(1 logged; power and loss are refined by them)')).toBeVisible();
 });

@@ -132,7 +132,7 @@ function Backup({ at, pressedSince, isDue }: Day['backup']) {
     <Point name="Backup" isDone={!isDue}>
       <div className="flex flex-wrap items-center justify-between gap-x-4">
         <p>
-          {at === null ? 'None was made yet' : `The last was taken ${instantText(at)}`}
+          {at === null ? 'None was made yet' : `The last was made ${instantText(at)}`}
           {pressedSince > 0 && (
             <>
               ; <span className="figure">{pressedSince}</span> {pressedSince === 1 ? 'piece' : 'pieces'}

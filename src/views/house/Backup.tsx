@@ -31,7 +31,7 @@ async function putBack(address: string, file?: File): Promise<{ good: boolean; t
       reply.sealed || !file
         ? ''
         : ' It is from an older version and has no seal: all of it could be read, but nothing tells whether it was changed.';
-    return { good: true, text: `Put back.${unsealed} The shop as it was before is kept on the server as ${reply.kept}.` };
+    return { good: true, text: `Restored.${unsealed} The shop as it was before is kept on the server as ${reply.kept}.` };
   } catch {
     return { good: false, text: AWAY };
   }
