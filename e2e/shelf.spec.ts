@@ -126,7 +126,7 @@ test('a list is taken out, changed, shown, and brought in; a bad line refuses it
   await page.goto('/shelf?kind=aids');
   await page.getByRole('button', { name: 'Export, import' }).click();
   const download = page.waitForEvent('download');
-  await page.getByRole('link', { name: /out as CSV/ }).click();
+  await page.getByRole('link', { name: /as CSV/ }).click();
   const csv = readFileSync(await (await download).path(), 'utf8');
   const file = (name: string, text: string) => {
     const path = info.outputPath(name);
