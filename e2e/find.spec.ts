@@ -1,5 +1,6 @@
 /** Find anywhere by keyboard alone: from any page, the run among them, to an order, a person, an act at a press, a setting. */
 import type { Page } from '@playwright/test';
+import { advance, cue } from './hands';
 import { expect, test } from './shop';
 
 const box = (page: Page) => page.getByRole('searchbox', { name: 'Find', exact: true });
@@ -71,4 +72,27 @@ test('Find opens over a run, and what is typed in it is no step of the run', asy
   const runs = await (await page.request.get('/api/v1/rail')).json();
   const run = await (await page.request.get(`/api/v1/runs/${runs.runs[0].runId}/events?since=0`)).json();
   expect(run.events.filter(({ kind }: { kind: string }) => kind !== 'checked')).toEqual([]);
+});
+
+test('a press whose time is up sends Find away, on any page and on its own', async ({ page }) => {
+  await page.goto('/orders/order-guide-tees/card?line=line-guide-m');
+  await page.getByRole('button', { name: 'Start pressing' }).click();
+  await page.getByRole('button', { name: 'Press without the rest' }).click();
+  await advance(page, /^Load/);
+  await advance(page, /^Close to pre-press/);
+  await page.keyboard.press('/');
+  await expect(box(page)).toBeFocused();
+  await cue(page, /^Open now/);
+  await expect(box(page)).toHaveCount(0);
+  // pressed on, from another page
+  await advance(page, /^Open now/);
+  await advance(page, /^Place/);
+  await advance(page, /^Close/);
+  await page.goto('/shelf');
+  await page.getByRole('heading', { name: 'Shelf' }).waitFor();
+  await page.keyboard.press('/');
+  await expect(box(page)).toBeFocused();
+  await expect(page.getByRole('alertdialog', { name: /^Open the press now/ })).toBeVisible();
+  await expect(box(page)).toHaveCount(0);
+  await expect(page.getByRole('link', { name: /^Go to it/ })).toBeFocused();
 });

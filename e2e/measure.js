@@ -56,7 +56,8 @@ function linesOf() {
     if (place === 'unseen') continue;
     const boxes = [...range.getClientRects()];
     for (const box of boxes)
-      if (box.width >= 1 && box.height >= 1) lines.push({ el, text, box, place, isCut: isCut(el, box), isBroken: isBroken(text, boxes) });
+      if (box.width >= 1 && box.height >= 1)
+        lines.push({ el, text, box, place, isCut: isCut(el, box), isBroken: isBroken(node.textContent.trim(), boxes) });
   }
   return lines;
 }

@@ -113,8 +113,7 @@ test('twelve three-fibre tees with stretch film on the swing-away, by keyboard o
 
   await tabTo(page, 'link', '6 Log');
   await page.keyboard.press('Enter');
-  await page.getByLabel(/Find by any words/).waitFor();
-  await page.keyboard.press('/');
+  await tabTo(page, 'searchbox', /^Find by any words/);
   await page.keyboard.type('comet walk');
   await page.keyboard.press('Enter');
   await expect(page.getByText(/^\d+ pressings$/)).toBeVisible();

@@ -22,14 +22,10 @@ const SCHEMES = ['light', 'dark'] as const;
 /** Wider windows are worked by a mouse. */
 const TOUCHED = 1024;
 
-/** Squeezed columns are told by the whole walk alone, until every page was gone through for them. */
-const faultsOf = ({ lines: _, sideways, broken, ...others }: Measured): string[] => {
-  const lists = IS_WHOLE ? { broken, ...others } : others;
-  return [
-    ...(sideways > 0 ? [`scrolls sideways by ${sideways} px`] : []),
-    ...Object.entries(lists).flatMap(([what, list]: [string, string[]]) => (list.length > 0 ? [`${what}: ${list.join(' | ')}`] : [])),
-  ];
-};
+const faultsOf = ({ lines: _, sideways, ...lists }: Measured): string[] => [
+  ...(sideways > 0 ? [`scrolls sideways by ${sideways} px`] : []),
+  ...Object.entries(lists).flatMap(([what, list]: [string, string[]]) => (list.length > 0 ? [`${what}: ${list.join(' | ')}`] : [])),
+];
 
 const drawn = (page: Page) =>
   page.evaluate(() => new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(() => setTimeout(done, 30)))));

@@ -1,7 +1,7 @@
 /** What can be found from any page: a name, what it is, where it leads, and the other words people have for it. */
 import { z } from 'zod';
 
-/** Groups in the order they are shown in when they answer equally well. */
+/** What kinds of things are found, and what each is called. The group with the best answer is shown first. */
 export const GROUPS = {
   orders: 'Orders',
   people: 'People',

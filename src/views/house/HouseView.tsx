@@ -72,7 +72,7 @@ function HouseForm({ now, fault, pending, save }: { now: Reply<'house'> } & Savi
   return (
     <div className="mx-auto grid max-w-[77.5rem] grid-cols-1 gap-8 min-[72rem]:grid-cols-[minmax(0,1fr)_24rem] px-5 pt-4">
       <form onSubmit={form.handle((taken) => save(taken, 'house changed', from))} aria-label="House">
-        <div className="sticky top-0 z-10 flex min-h-16 items-center gap-4 border-b border-line bg-paper">
+        <div className="sticky top-0 z-10 flex min-h-16 flex-wrap items-center gap-x-4 border-b border-line bg-paper">
           <h1 className="flex-1">House</h1>
           {dirty && (
             <button type="button" className="act act-quiet" onClick={() => take(house)}>

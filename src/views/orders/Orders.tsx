@@ -92,9 +92,9 @@ function OrderList() {
         {data.orders.map((row) => (
           <li
             key={row.orderId}
-            className="rule-top grid grid-cols-[1fr_7rem_7rem_auto] items-center gap-4 py-2 narrow:grid-cols-[1fr_auto_auto] narrow:gap-x-3 narrow:gap-y-0"
+            className="rule-top grid grid-cols-[1fr_7rem_7rem_auto] items-center gap-4 py-2 narrow:flex narrow:flex-wrap narrow:justify-between narrow:gap-x-3 narrow:gap-y-0"
           >
-            <a className="min-w-0 py-2 text-ink no-underline hover:underline narrow:col-span-3" href={stationHref(row.orderId, 'lines')}>
+            <a className="min-w-0 py-2 text-ink no-underline hover:underline narrow:basis-full" href={stationHref(row.orderId, 'lines')}>
               <span className="block font-semibold">{row.name}</span>
               <span className="label block">{row.what || 'no lines yet'}</span>
             </a>

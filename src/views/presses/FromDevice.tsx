@@ -41,7 +41,7 @@ export function FromDevice({ press, draft, next, house, onTake }: FromDeviceProp
         </p>
       )}
       {mine.map((device) => (
-        <p key={device.device} className="flex items-center gap-4 py-1" data-device={device.device}>
+        <p key={device.device} className="flex flex-wrap items-center gap-x-4 py-1" data-device={device.device}>
           {device.reading ? (
             <>
               <button

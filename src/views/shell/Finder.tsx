@@ -1,7 +1,7 @@
 /** Find anywhere: `/` or the button in the head opens it over whatever page is shown. What it needs comes with the first use. */
 import { useEffect, useRef, useState } from 'react';
 import { useFetched } from '../../ui/useFetched';
-import { opensFind } from './openFind';
+import { whenFindIsAsked } from './openFind';
 
 const panel = () => import('./FindPanel');
 
@@ -9,12 +9,19 @@ export function Finder() {
   const [isOpen, setIsOpen] = useState(false);
   const dialog = useRef<HTMLDialogElement>(null);
   const parts = useFetched(panel, isOpen);
-  useEffect(() => opensFind(() => setIsOpen(true)), []);
+  const close = () => dialog.current?.close();
+  useEffect(
+    () =>
+      whenFindIsAsked(
+        () => setIsOpen(true),
+        () => dialog.current?.close(),
+      ),
+    [],
+  );
   useEffect(() => {
     if (isOpen && !dialog.current?.open) dialog.current?.showModal();
   }, [isOpen]);
   if (!isOpen) return null;
-  const close = () => dialog.current?.close();
   return (
     <dialog
       ref={dialog}

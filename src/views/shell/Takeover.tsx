@@ -3,6 +3,7 @@
 import { lazy, Suspense, useEffect, useState } from 'react';
 import { stationHref } from '../../core/log';
 import { useSecondsTo } from '../../ui/clock';
+import { closeFind } from './openFind';
 import type { RunNow } from './runNow';
 
 const fetchDue = () => import('./Due');
@@ -17,6 +18,11 @@ export function Takeover({ runs }: { runs: readonly RunNow[] }) {
     return location.pathname === stationHref(orderId, 'run') && (shown === null || shown === runId);
   };
   const due = closed.find(({ run, clock }) => clock.dueAt <= now && clock.dueAt !== putOff && !here(run));
+  const isUp = closed.some(({ clock }) => clock.dueAt <= now);
+  // a press that is to be opened lies over everything, and on its own page nothing may lie over it
+  useEffect(() => {
+    if (isUp) closeFind();
+  }, [isUp]);
   const mayComeDue = closed.length > 0;
   // fetched while the press is shut: the server may be away when its time is up
   useEffect(() => {
