@@ -4,5 +4,7 @@ declare namespace App {
     units: import('./core/units').HouseUnits | null;
     /** Light or dark as it was chosen in this browser; undefined: as its system has it. */
     look: 'light' | 'dark' | undefined;
+    /** The port of the shop this is the sample of; null: it is a shop. */
+    sampleOf: string | null;
   }
 }

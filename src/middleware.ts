@@ -4,6 +4,7 @@ import { listenToDevices } from './server/devices/listener';
 import { simulateDevices } from './server/devices/simulated';
 import { guard, secure } from './server/http/guards';
 import { pageUnits } from './server/http/pageUnits';
+import { sampleOf } from './server/sample';
 import { beginSweeping } from './server/sweep';
 import { warmUp } from './server/work/pool';
 
@@ -16,6 +17,7 @@ export const onRequest = defineMiddleware(async ({ request, url, locals, cookies
   const refused = guard(request);
   if (refused) return refused;
   locals.units = pageUnits(url);
+  locals.sampleOf = sampleOf();
   const look = cookies.get('look')?.value;
   locals.look = look === 'light' || look === 'dark' ? look : undefined;
   return secure(await next());

@@ -7,6 +7,8 @@ export const PHOTO_MOST = 900_000;
 export const PATHS = {
   health: ['GET', '/health'],
   bench: ['GET', '/bench'],
+  firstHour: ['GET', '/first-hour'],
+  putSample: ['PUT', '/sample'],
   dayEnd: ['GET', '/day-end'],
   find: ['GET', '/find'],
   order: ['GET', '/orders/{id}'],
@@ -76,11 +78,13 @@ export type RouteName = keyof typeof PATHS;
 /** Routes that change the shop. */
 export type WriteName = { [N in RouteName]: (typeof PATHS)[N][0] extends 'PUT' | 'DELETE' ? N : never }[RouteName];
 
-const ORDERS = ['order', 'orderKit', 'orderCards', 'pressTogether', 'bench'] as const;
+/** What a first hour shows itself by, on its page and on the rail. */
+const FIRST_HOUR = ['firstHour', 'rail'] as const;
+const ORDERS = ['order', 'orderKit', 'orderCards', 'pressTogether', 'bench', ...FIRST_HOUR] as const;
 /** What is judged by shelf, presses and house. */
 const JUDGED = [...ORDERS, 'testedMatrix', 'measuringWorth'] as const;
 const SHELF = ['shelf', ...JUDGED] as const;
-const PRESSES = ['presses', 'pressReport', ...JUDGED, 'rail'] as const;
+const PRESSES = ['presses', 'pressReport', ...JUDGED] as const;
 
 /** What each write makes stale: the page that wrote fetches it again, and every other open page is told of it. */
 export const STALE_AFTER = {
@@ -99,11 +103,13 @@ export const STALE_AFTER = {
   putHouse: ['house', ...JUDGED, 'learned'],
   putRun: ['parcels', 'order', 'pressTogether', 'bench', 'dayEnd', 'rail'],
   // its run is told by its steps
-  putRunEvent: ['parcels', 'bench', 'dayEnd', 'rail'],
+  putRunEvent: ['parcels', 'bench', 'dayEnd', ...FIRST_HOUR],
   putPhoto: [],
   putPlaced: ['pressing', 'placementBias'],
   putRescued: ['pressing', 'pressings'],
   putPractice: ['practice'],
+  // a shop beside this one: nothing of this one changes
+  putSample: [],
   // devices tell of themselves
   putHand: [],
 } as const satisfies Record<WriteName, readonly RouteName[]>;

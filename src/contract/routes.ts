@@ -3,6 +3,7 @@
 import { z } from 'zod';
 import { SuitedSchema, WorthSchema } from '../core/advice';
 import { EntrySchema, GROUP_IDS } from '../core/find';
+import { FirstHourSchema } from '../core/firstHour';
 import { BondBandSchema, PeelClockSchema } from '../core/heat';
 import { AllowedSchema, HeatQuerySchema, PeelQuerySchema, SweepQuerySchema } from '../core/heatBench';
 import { HouseSchema } from '../core/house';
@@ -110,6 +111,10 @@ export const ROUTES = {
   }),
   bench: route('The queue: every order with its lamp and next step, soonest due first', {
     reply: z.object({ today: z.string(), orders: z.array(BenchRowSchema), unreadable: z.array(UnreadableSchema) }),
+  }),
+  firstHour: route('How far a new shop is on the way to its first piece', { reply: FirstHourSchema }),
+  putSample: route('Opens a sample shop to look round in, on a port of its own, until this server ends', {
+    reply: z.object({ port: z.number().int() }),
   }),
   find: route('Orders, people, the shelf, presses, pieces, settings and acts in which every word begins a word', {
     query: z.object({ q: z.string().max(100).default('') }),

@@ -4,6 +4,7 @@ import { z } from 'zod';
 import { HeatWaySchema, WayOutSchema } from '../core/advice';
 import { CardSchema } from '../core/card';
 import { LearnedShiftSchema } from '../core/draft';
+import { FirstHourSchema } from '../core/firstHour';
 import { HouseSchema } from '../core/house';
 import { AmendmentSchema, LineProgressSchema, PressingSchema, STATION_IDS } from '../core/log';
 import { AidSchema, BlankSchema, DUTIES, Dwell, FabricSchema, Id, Initials, SetTemp } from '../core/materials';
@@ -310,6 +311,8 @@ export const RailSchema = z.object({
     }),
   ),
   unreadable: z.array(UnreadableSchema),
+  /** The step of the first hour that comes next, and how many of its steps are behind; null: it is over. */
+  firstHour: FirstHourSchema.pick({ next: true }).extend({ behind: z.number(), of: z.number() }).nullable(),
 });
 export type Rail = z.infer<typeof RailSchema>;
 

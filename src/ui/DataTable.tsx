@@ -120,7 +120,7 @@ export function DataTable<Row extends RowData>({
   const table = useRows({ columns, rows, idOf });
   return (
     // a table too wide for a phone is moved within its own box, never the page
-    <div className="relative narrow:overflow-x-auto">
+    <div className="framed-table relative narrow:overflow-x-auto">
       <table className={`border-collapse ${look}`} aria-label={label}>
         {caption && <caption className={captionLook}>{caption}</caption>}
         <Head table={table} columns={columns} look={headLook} />

@@ -4,6 +4,7 @@ import type { Press } from '../press';
 import { type Findable, findable } from './entry';
 
 const ACTS: readonly (readonly [title: string, href: string, also: string])[] = [
+  ['First hour, step by step', '/first-hour', 'begin set up start welcome'],
   ['New order', '/orders#new', 'start add job'],
   ['End of the day', '/day-end', 'close shop switch off left over'],
   ['Which transfer for this blank?', '/shelf/which', 'choose compare best'],

@@ -1,5 +1,6 @@
 /** House rules: the shop's choice where practice differs, the units and room it works in, and who works there. */
 import { z } from 'zod';
+import { ToldSchema } from '../firstHour';
 import { Id, Initials, PRESSURE_BANDS } from '../materials';
 import { HousePlacesSchema } from '../placement';
 import { AllowanceSchema, CHOSEN_STAGES, FAMILY_IDS } from '../sheet';
@@ -67,6 +68,8 @@ export const HouseSchema = z.object({
     .array(z.object({ pressId: Id, productId: Id, until: z.number().int().min(0) }))
     .max(500)
     .optional(),
+  /** How far its first hour is; absent: nothing was told of it. */
+  firstHour: ToldSchema.optional(),
 });
 export type House = z.infer<typeof HouseSchema>;
 

@@ -32,6 +32,7 @@ export {
   takeReading,
 } from './instrument';
 export { type InstrumentError, instrumentError } from './instrumentError';
+export { newPress } from './newPress';
 export { CORNERS, type Corner, type FoundSlips, type PaperPull, PULLS, type Pull, paperPullDue, pullAt, readPaperPull } from './paperPull';
 export {
   type Area,
@@ -63,6 +64,7 @@ export {
   fitsShape,
   isHandHeld,
   type Offset,
+  PRESS_KINDS,
   type Press,
   type PressKind,
   PressSchema,

@@ -5,7 +5,7 @@ import { AirDriveSchema, CRUSH_KPA } from './airPressure';
 import { HeaterSchema } from './heater';
 import { FINISHES } from './instrument';
 
-const PRESS_KINDS = ['clamshell', 'swing-away', 'draw', 'cap', 'hand press', 'iron'] as const;
+export const PRESS_KINDS = ['clamshell', 'swing-away', 'draw', 'cap', 'hand press', 'iron'] as const;
 export type PressKind = (typeof PRESS_KINDS)[number];
 
 /** Held in the hand: no pressure reading, and art larger than the sole is pressed in overlapping spots. */

@@ -3,6 +3,7 @@ import type { Rail, Unreadable } from '../../contract/schemas';
 import { figuresAt } from '../../core/card';
 import { type Clock, clocksOf, cueOf, cueVerb, hasDesigns, type Live, setNow } from '../../core/run';
 import { Refusal } from '../refusal';
+import { firstHourNow } from './firstHour';
 import { openedUpTo, openRunsNow } from './openedRun';
 import { type Db, perShop, remember } from './perShop';
 import { markOf, whileSame } from './revisions';
@@ -83,5 +84,6 @@ export function readRail(db: Db, now: number, live: LiveOf = () => null): Rail {
     }),
     runs: open.map(({ run }) => run),
     unreadable: [...presses.unreadable, ...unreadable],
+    firstHour: firstHourNow(db),
   };
 }

@@ -7,6 +7,7 @@ import { dayText, dueText, isoDayText, workText } from '../../ui/days';
 import { Lamp } from '../../ui/Lamp';
 import { LeftOut } from '../../ui/LeftOut';
 import { Island, Pending, useRoute } from '../../ui/query';
+import { Teach } from '../../ui/Teach';
 import { lampWords, measureWords, savedWords } from '../../ui/worthWords';
 
 export function Bench() {
@@ -43,6 +44,8 @@ function useWalk() {
 function Queue() {
   const { data, error } = useRoute('bench', {});
   const list = useWalk();
+  // the rail is on every page: what it knows is here already
+  const isBeginning = Boolean(useRoute('rail', {}).data?.firstHour);
   if (!data) return <Pending error={error} what="the queue" />;
   const today = new Date(data.today);
   return (
@@ -64,15 +67,24 @@ function Queue() {
         </span>
       </div>
       {data.orders.length === 0 && (
-        <div className="rule-top py-10 max-w-prose">
+        <Teach
+          drawing="order"
+          act={
+            <>
+              <a className={`act ${isBeginning ? '' : 'act-main'}`} href="/orders#new">
+                Start an order
+              </a>
+              {isBeginning && (
+                <a className="act act-main" href="/first-hour">
+                  Set up the shop, step by step
+                </a>
+              )}
+            </>
+          }
+        >
           <h2>Nothing on the bench.</h2>
-          <p className="py-2">
-            Start an order: what blank, which transfer, how many, by when. The card, its lamp and the reasons follow from that.
-          </p>
-          <a className="act act-main" href="/orders#new">
-            Start the first order
-          </a>
-        </div>
+          <p>Start an order: what blank, which transfer, how many, by when. The settings, how sure they are, and why follow from that.</p>
+        </Teach>
       )}
       <LeftOut of={data.unreadable} />
       <ol ref={list}>

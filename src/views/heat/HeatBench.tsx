@@ -7,6 +7,7 @@ import { sidedWords } from '../../core/materials';
 import type { Print } from '../../core/order';
 import { type Press, usualPress } from '../../core/press';
 import { Island, Pending, useRoute } from '../../ui/query';
+import { Teach } from '../../ui/Teach';
 import { useOrder } from '../orders/useOrder';
 import { goOnceKept } from '../shell/goTo';
 import { Bench } from './Bench';
@@ -72,11 +73,22 @@ function FromShelf({ asked }: { asked: URLSearchParams }) {
   if (!ready)
     return (
       <div className="p-5">
-        <h1>Heat bench</h1>
-        <p className="max-w-prose py-3">
-          Here a pressing is tried before a piece is spoiled. It needs a press, a blank and a transfer: <a href="/presses">add a press</a>{' '}
-          and <a href="/shelf">fill the shelf</a> first.
-        </p>
+        <h1 className="pb-3">Heat bench</h1>
+        <Teach
+          drawing="stack"
+          act={
+            <>
+              <a className="act act-main" href="/presses?new=1">
+                Add a press
+              </a>
+              <a className="act" href="/shelf">
+                Fill the shelf
+              </a>
+            </>
+          }
+        >
+          Here a pressing is tried before a piece is spoiled. It needs a press, a blank and a transfer.
+        </Teach>
       </div>
     );
   if (!heat.data)

@@ -6,6 +6,7 @@ import { useDensity } from '../../ui/density';
 import { ChoiceField, TextField } from '../../ui/Field';
 import { LeftOut } from '../../ui/LeftOut';
 import { Island, Pending, useRoute } from '../../ui/query';
+import { Teach } from '../../ui/Teach';
 import { useNarrow } from '../../ui/useNarrow';
 import { InAndOut } from '../shelf/InAndOut';
 import { Habits } from './Habits';
@@ -118,11 +119,21 @@ function LogSearch({ initialQuery }: { initialQuery: string }) {
       {!data ? (
         <Pending error={error} what="the log" />
       ) : total === 0 ? (
-        <p className="rule-top max-w-prose py-6">
-          {Object.keys(query).length > 0
-            ? 'No pressing is all of this. Try fewer words, or take a filter off.'
-            : 'No pressing yet. Each piece that gets its verdict in a run is recorded here by itself, as carded; there is nothing to fill in.'}
-        </p>
+        Object.keys(query).length > 0 ? (
+          <p className="rule-top max-w-prose py-6">No pressing is all of this. Try fewer words, or take a filter off.</p>
+        ) : (
+          <Teach
+            drawing="record"
+            act={
+              <a className="act act-main" href="/">
+                To the bench
+              </a>
+            }
+          >
+            No pressing yet. Each piece that is kept or spoiled in a run is recorded here by itself: temperature, time, pressure, peel and
+            place, as they were. There is nothing to fill in.
+          </Teach>
+        )
       ) : (
         <>
           <LeftOut of={unreadable} />

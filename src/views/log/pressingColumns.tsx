@@ -50,7 +50,7 @@ export const phoneColumns = (house: HouseUnits): Column<Logged>[] => [
   {
     head: 'Piece',
     cell: (p) => (
-      <span className="block py-1">
+      <span className="block py-1 [overflow-wrap:anywhere]">
         <span className="flex flex-wrap items-baseline justify-between gap-x-3">
           <When pressing={p} look="figure inline-flex min-h-11 items-center whitespace-nowrap" />
           <span className={outcomeLook(p)}>{p.withdrawn ? 'withdrawn' : p.outcome}</span>

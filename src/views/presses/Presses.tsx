@@ -1,7 +1,7 @@
 /** Presses: how each is set, what it was measured to deliver, how its pressure is read; and changing those facts. */
 import { useState } from 'react';
 import type { Reply } from '../../contract';
-import { type Press, pressOffset } from '../../core/press';
+import { newPress, type Press, pressOffset } from '../../core/press';
 import { formatForHouse, type HouseUnits } from '../../core/units';
 import { isoDayText } from '../../ui/days';
 import { useUnits } from '../../ui/house';
@@ -9,7 +9,7 @@ import { LeftOut } from '../../ui/LeftOut';
 import { newId } from '../../ui/newId';
 import { Island, Pending, useRoute } from '../../ui/query';
 import { Tabs } from '../../ui/TabBar';
-import { newPress } from './newPress';
+import { Teach } from '../../ui/Teach';
 import { PressEditor } from './PressEditor';
 import { PressureView } from './PressureView';
 import { SurfaceView } from './SurfaceView';
@@ -35,6 +35,8 @@ export function Presses(props: PressesProps) {
   );
 }
 
+const pressToName = (house: HouseUnits): Press => ({ ...newPress(newId(), 'clamshell', house), name: 'New press' });
+
 const VIEWS = (['Surface', 'Pressure', 'Warm-up', 'Facts'] as const).map((id) => ({ id, name: id }));
 
 function PressPage({ initialOn, isChecked, initialView, isNew }: PressesProps) {
@@ -42,7 +44,7 @@ function PressPage({ initialOn, isChecked, initialView, isNew }: PressesProps) {
   const [chosen, setChosen] = useState(initialOn);
   const [view, setView] = useState(VIEWS.find(({ id }) => id === initialView)?.id ?? 'Surface');
   const house = useUnits();
-  const [fresh, setFresh] = useState<Press | null>(() => (isNew ? newPress(newId(), house) : null));
+  const [fresh, setFresh] = useState<Press | null>(() => (isNew ? pressToName(house) : null));
   if (!data) return <Pending error={error} what="the presses" />;
   const row = data.presses.find((press) => press.press.id === chosen) ?? data.presses[0];
   const shown = fresh ?? row?.press;
@@ -61,9 +63,11 @@ function PressPage({ initialOn, isChecked, initialView, isNew }: PressesProps) {
         ))}
         <LeftOut of={data.unreadable} />
         {data.presses.length === 0 && (
-          <p className="rule-top py-4">No press yet. Add the one you have: cards are worked out for a press, not for presses in general.</p>
+          <Teach drawing="swing-away">
+            No press yet. Add the one you have: cards are worked out for a press, not for presses in general.
+          </Teach>
         )}
-        <button type="button" className="act mt-3" onClick={() => setFresh(newPress(newId(), house))}>
+        <button type="button" className="act mt-3" onClick={() => setFresh(pressToName(house))}>
           Add a press
         </button>
       </section>

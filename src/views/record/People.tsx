@@ -9,11 +9,14 @@ import { Fault } from '../../ui/Fault';
 import { LongTable } from '../../ui/LongTable';
 import { useOperator } from '../../ui/operator';
 import { useRoute } from '../../ui/query';
+import { useNarrow } from '../../ui/useNarrow';
 import type { OrderState } from '../orders/useOrder';
 import { useStartRun } from '../run/useStartRun';
 
 type Kit = Reply<'orderKit'>['people'][number];
+/** Height of a row, and of a block on a phone, that needs no more, px. */
 const ROW_PX = 68;
+const BLOCK_PX = 150;
 const NO_MORE = () => undefined;
 const GOES_WORDS: Record<GoesBy, string> = {
   press: 'what the press is set for',
@@ -38,46 +41,58 @@ export function People({ state, onOrder }: PeopleProps) {
   const operators = useRoute('house', {}).data?.house.operators ?? [];
   const [operator] = useOperator();
   const { start, fault } = useStartRun(order.id);
-  const [who, setWho] = useState('');
+  const [asked, setAsked] = useState('');
   const [isMissing, setIsMissing] = useState(false);
+  const narrow = useNarrow();
   if (!named || !people) return null;
-  const shown = people.filter((kit) => isAsked(kit, who) && (!isMissing || kit.missing > 0));
+  const shown = people.filter((kit) => isAsked(kit, asked) && (!isMissing || kit.missing > 0));
   const whole = people.filter(({ missing }) => missing === 0).length;
   const press = (kit: Kit) => {
     const next = firstMissing(kit, state.lines);
     if (next) void start({ ...next, person: kit.person, operator: operators.includes(operator) ? operator : '' });
   };
-  const columns: Column<Kit>[] = [
-    {
-      head: 'Who',
-      namesRow: true,
-      look: 'w-48 narrow:w-auto',
-      cell: ({ person }) => (
-        <>
-          <span className="figure text-lg font-semibold">{person.number}</span> {person.name}
-        </>
-      ),
-    },
-    ...[...new Set(order.lines.filter(({ roster }) => roster.length > 0).map(({ blankId }) => blankId))].map(
+  const blankIds = [...new Set(order.lines.filter(({ roster }) => roster.length > 0).map(({ blankId }) => blankId))];
+  const nameOf = (blankId: string) => blanks?.find(({ id }) => id === blankId)?.name ?? blankId;
+  const missing = (kit: Kit) =>
+    kit.missing === 0 ? (
+      'nothing'
+    ) : (
+      <button type="button" className="act" disabled={!firstMissing(kit, state.lines)} onClick={() => press(kit)}>
+        Press <span className="figure">{kit.missing}</span> missing
+      </button>
+    );
+  const who = ({ person }: Kit) => (
+    <>
+      <span className="figure text-lg font-semibold">{person.number}</span> {person.name}
+    </>
+  );
+  const wide: Column<Kit>[] = [
+    { head: 'Who', namesRow: true, look: 'w-48', cell: who },
+    ...blankIds.map(
       (blankId): Column<Kit> => ({
         id: blankId,
-        head: blanks?.find(({ id }) => id === blankId)?.name ?? blankId,
+        head: nameOf(blankId),
         cell: (kit) => <OfBlank kit={kit} order={order} blankId={blankId} />,
       }),
     ),
-    {
-      head: 'Missing',
-      look: 'w-56 whitespace-nowrap narrow:w-auto',
-      cell: (kit) =>
-        kit.missing === 0 ? (
-          'nothing'
-        ) : (
-          <button type="button" className="act" disabled={!firstMissing(kit, state.lines)} onClick={() => press(kit)}>
-            Press <span className="figure">{kit.missing}</span> missing
-          </button>
-        ),
-    },
+    { head: 'Missing', look: 'w-56', cell: missing },
   ];
+  // a phone has no room for columns: a person is a block
+  const block: Column<Kit> = {
+    head: '',
+    cell: (kit) => (
+      <>
+        {who(kit)}
+        {blankIds.map((blankId) => (
+          <div key={blankId} className="pb-1">
+            {blankIds.length > 1 && <span className="label block">{nameOf(blankId)}</span>}
+            <OfBlank kit={kit} order={order} blankId={blankId} />
+          </div>
+        ))}
+        {missing(kit)}
+      </>
+    ),
+  };
   return (
     <section aria-label="By person" className="pb-8">
       <div className="flex flex-wrap items-end gap-x-6 gap-y-2 pb-2">
@@ -95,7 +110,7 @@ export function People({ state, onOrder }: PeopleProps) {
         </label>
         <label>
           <span className="label mb-1 block">Number or name</span>
-          <input className="entry w-44" value={who} onChange={(event) => setWho(event.target.value)} />
+          <input className="entry w-44" value={asked} onChange={(event) => setAsked(event.target.value)} />
         </label>
         <label>
           <span className="label mb-1 block">After a run comes</span>
@@ -114,14 +129,15 @@ export function People({ state, onOrder }: PeopleProps) {
       </div>
       <Fault of={fault} className="pb-2 text-brick" />
       {shown.length === 0 ? (
-        <p className="rule-top py-4">{who ? `Nobody on these rosters is called “${who}”.` : 'Nobody misses anything.'}</p>
+        <p className="rule-top py-4">{asked ? `Nobody on these rosters is called “${asked}”.` : 'Nobody misses anything.'}</p>
       ) : (
         <LongTable
           label="By person"
-          columns={columns}
+          key={narrow ? 'blocks' : 'columns'}
+          columns={narrow ? [block] : wide}
           rows={shown}
           idOf={({ person }) => `${person.number} ${person.name}`}
-          rowPx={ROW_PX}
+          rowPx={narrow ? BLOCK_PX : ROW_PX}
           more={false}
           onMore={NO_MORE}
         />

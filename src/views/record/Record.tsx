@@ -3,6 +3,7 @@ import { API } from '../../contract';
 import { finishedPieces, spoiledPieces } from '../../core/log';
 import { Fault } from '../../ui/Fault';
 import { Island, Pending, useRoute } from '../../ui/query';
+import { Teach } from '../../ui/Teach';
 import { PressingTable } from '../log/PressingTable';
 import { OrderHead } from '../orders/OrderHead';
 import { useOrder } from '../orders/useOrder';
@@ -53,9 +54,9 @@ function RecordOf({ orderId }: { orderId: string }) {
         <Fault of={fault} className="pb-2 text-brick" />
         <People state={data} onOrder={(order, what) => void save(order, what)} />
         {log.data.total === 0 ? (
-          <p className="rule-top py-6">
+          <Teach drawing="record">
             Nothing of this order has been pressed. Every piece will stand here with what was set and how it came out.
-          </p>
+          </Teach>
         ) : (
           <PressingTable pressings={log.data.pressings} />
         )}

@@ -9,15 +9,20 @@ const NAME_WIDTH = 'grid grid-cols-[15rem_minmax(0,1fr)] items-center gap-4 narr
 const WIDE_NAME = 'grid grid-cols-[minmax(0,3fr)_minmax(0,2fr)] items-center gap-4 narrow:grid-cols-1 narrow:gap-0';
 const HEIGHT = 34;
 
+/** Room a figure of the axis takes, px. */
+const TICK_ROOM = 36;
+
 export function AxisHead({ unit }: { unit: 'C' | 'F' }) {
   const [ref, width] = useWidth<HTMLDivElement>();
+  const ticks = axisTicks(unit);
+  const every = Math.max(1, Math.ceil((TICK_ROOM * ticks.length) / Math.max(1, width)));
   return (
     <div className={NAME_WIDTH}>
       <span className="label">{unit === 'F' ? '°F' : '°C'}</span>
       <div ref={ref}>
         <svg width={width} height={22} className="block overflow-visible" aria-hidden="true">
-          {axisTicks(unit)
-            .filter((_, i) => unit === 'C' || i % 2 === 0)
+          {ticks
+            .filter((_, i) => i % every === 0)
             .map((tick) => (
               <text
                 key={tick.text}

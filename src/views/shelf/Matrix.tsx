@@ -7,6 +7,7 @@ import { ChoiceField } from '../../ui/Field';
 import { LampMark } from '../../ui/Lamp';
 import { Island, Pending, useRoute } from '../../ui/query';
 import { Says } from '../../ui/Says';
+import { Teach } from '../../ui/Teach';
 
 type Matrix = Reply<'testedMatrix'>;
 type Cell = Matrix['rows'][number]['cells'][number];
@@ -27,9 +28,19 @@ function Page({ initialPress }: { initialPress: string | null }) {
   const press = all.find(({ id }) => id === chosen) ?? all.find(({ kind }) => kind !== 'cap') ?? all[0];
   if (!press)
     return (
-      <p className="m-6 max-w-prose">
-        There is no press yet. <a href="/presses">Add one</a>, and every transfer stands here with what it is set to on every fabric.
-      </p>
+      <div className="px-5 pt-4">
+        <h1 className="pb-3">Transfers on fabrics</h1>
+        <Teach
+          drawing="swing-away"
+          act={
+            <a className="act act-main" href="/presses?new=1">
+              Add a press
+            </a>
+          }
+        >
+          There is no press yet. With one, every transfer stands here with what it is set to on every fabric.
+        </Teach>
+      </div>
     );
   return (
     <div className="px-5 pt-4">

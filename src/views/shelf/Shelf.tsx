@@ -6,12 +6,14 @@ import type { ShelfKind } from '../../core/sheet';
 import { FAMILIES, FAMILY_IDS } from '../../core/sheet';
 import { formatDuration, formatForHouse, type HouseUnits } from '../../core/units';
 import { Check } from '../../ui/Check';
+import type { DrawingName } from '../../ui/Drawing';
 import { isoDay, isoDayText } from '../../ui/days';
 import { Fault } from '../../ui/Fault';
 import { TextField } from '../../ui/Field';
 import { useUnits } from '../../ui/house';
 import { LeftOut } from '../../ui/LeftOut';
 import { Island, Pending, useRoute } from '../../ui/query';
+import { Teach } from '../../ui/Teach';
 import { useNarrow } from '../../ui/useNarrow';
 import { goTo } from '../shell/goTo';
 import { AxisHead, AxisRow } from './AxisRow';
@@ -127,7 +129,7 @@ function ShelfPage({ initialKind, initialOn, initialWords }: ShelfProps) {
   const [chosen, setChosen] = useState<string | null>(initialOn);
   const [words, setWords] = useState(initialWords);
   const [retired, setRetired] = useState(false);
-  const [moving, setMoving] = useState(false);
+  const [moving, setMoving] = useState(() => location.hash === '#lists');
   const parcels = useRoute('parcels', {}, kind === 'parcels').data?.parcels ?? [];
   const narrow = useNarrow();
   const units = useUnits();
@@ -188,17 +190,14 @@ function ShelfPage({ initialKind, initialOn, initialWords }: ShelfProps) {
               </a>
             )}
           </div>
-          {rows.length === 0 && (
-            <p className="max-w-prose py-6">
-              {words
-                ? `Nothing among the ${kindOf(kind).many.toLowerCase()} has all of these words.`
-                : kind === 'tested'
-                  ? 'No tested setting yet. Keep one from a good piece in the Log, or write down what was pressed: the next card of that transfer on that material starts from it.'
-                  : kind === 'parcels'
-                    ? 'No parcel yet. Write one down as you order it, or as it comes: the set-up of a run then says where it lies, what is left in it, and what nobody has looked at.'
-                    : `No ${kindOf(kind).one} yet. Add one from its supplier’s sheet, or bring in a list.`}
-            </p>
-          )}
+          {rows.length === 0 &&
+            (words ? (
+              <p className="max-w-prose py-6">Nothing among the {kindOf(kind).many.toLowerCase()} has all of these words.</p>
+            ) : (
+              <Teach drawing={EMPTY[kind]?.drawing ?? 'sheet'}>
+                {EMPTY[kind]?.says ?? `No ${kindOf(kind).one} yet. Add one from its supplier’s sheet, or import a list.`}
+              </Teach>
+            ))}
           {rows.map((row) => (
             <AxisRow
               key={row.id}
@@ -223,6 +222,18 @@ function ShelfPage({ initialKind, initialOn, initialWords }: ShelfProps) {
     </div>
   );
 }
+
+/** What a list without a row teaches, where it is more than how to add one. */
+const EMPTY: Partial<Record<ShelfKind, { drawing: DrawingName; says: string }>> = {
+  tested: {
+    drawing: 'piece',
+    says: 'No tested setting yet. Keep one from a good piece in the Log, or write down what was pressed: the next card of that transfer on that material starts from it.',
+  },
+  parcels: {
+    drawing: 'parcel',
+    says: 'No parcel yet. Write one down as you order it, or as it comes: the set-up of a run then says where it lies, what is left in it, and what nobody has looked at.',
+  },
+};
 
 /** A new thing; a transfer starts from its family's general figures. */
 function NewThing({ kind }: { kind: ShelfKind }) {

@@ -2,6 +2,7 @@
 import { type ReactNode, useEffect, useState } from 'react';
 import { API, type Rail as RailReply, type Reply } from '../../contract';
 import type { RouteName } from '../../contract/paths';
+import type { FirstStep } from '../../core/firstHour';
 import { formatDuration, formatQuantity } from '../../core/units';
 import { undoLast, useLastAct } from '../../ui/acts';
 import { serverAnswers, setAway, useAway } from '../../ui/away';
@@ -80,6 +81,7 @@ function RailBar() {
             ))}
           </ul>
           <ul className="flex min-w-0 flex-1 items-stretch overflow-hidden narrow:overflow-x-auto" aria-label="Running clocks">
+            {data?.firstHour && <FirstHourToken of={data.firstHour} />}
             {(data?.runs ?? []).map((run) => (
               <RunTokens key={run.runId} run={run} />
             ))}
@@ -92,6 +94,30 @@ function RailBar() {
     </aside>
   );
 }
+
+/** Until a first piece is recorded: how far the shop is, and the way to the next step. */
+function FirstHourToken({ of: { next, behind, of } }: { of: NonNullable<RailReply['firstHour']> }) {
+  return (
+    <li data-token className="border-r border-line leading-tight whitespace-nowrap">
+      <a className="flex h-full flex-col justify-center px-4 text-ink no-underline hover:underline" href="/first-hour">
+        <span className="text-soft">
+          First hour, <span className="figure">{behind}</span> of <span className="figure">{of}</span>
+        </span>
+        <span className="font-semibold">{next ? `next: ${NEXT_WORDS[next]}` : 'what was left out'}</span>
+      </a>
+    </li>
+  );
+}
+
+const NEXT_WORDS: Record<FirstStep, string> = {
+  units: 'your units',
+  press: 'your press',
+  measure: 'measure the press',
+  transfers: 'your transfers',
+  order: 'the first order',
+  card: 'the first card',
+  piece: 'the first piece',
+};
 
 interface PressTokenProps {
   press: RailReply['presses'][number];
