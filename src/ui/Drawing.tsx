@@ -241,6 +241,36 @@ const DRAWINGS = {
       <path d="M46 44h16m-5-5l6 5-6 5" stroke={ACCENT} strokeWidth="3" />
     </>
   ),
+  blank: <path d={TEE} />,
+  platen: (
+    <>
+      <path d="M18 26h84v16H18z" fill={ACCENT} stroke="none" />
+      <path d="M60 26V8M40 8h40" />
+      {waves(50, 26, 98)}
+    </>
+  ),
+  layback: (
+    <>
+      <path d="M14 62h92" />
+      <path d="M30 58h60" stroke={ACCENT} strokeWidth="5" />
+      <path d="M96 16q-6 32-34 36H32m8-6l-8 6 8 6" />
+    </>
+  ),
+  designs: (
+    <>
+      <path d={TEE} />
+      <circle cx="54" cy="34" r="6" fill={ACCENT} stroke="none" />
+      <path d="M52 50h18v9H52z" fill={ACCENT} stroke="none" />
+    </>
+  ),
+  window: (
+    <>
+      <path d="M12 40h96" />
+      <rect x="44" y="32" width="34" height="16" fill={ACCENT} stroke="none" opacity="0.5" />
+      <path d="M50 24h-8v32h8M72 24h8v32h-8" strokeWidth="3" />
+      <path d="M60 22v-8m-4 4l4 4 4-4" />
+    </>
+  ),
   weed: (
     <>
       <path d={SHEET} />
@@ -251,6 +281,9 @@ const DRAWINGS = {
 } satisfies Record<string, ReactNode>;
 
 export type DrawingName = keyof typeof DRAWINGS;
+
+/** Whether there is a drawing of this name. */
+export const isDrawn = (name: string): name is DrawingName => Object.hasOwn(DRAWINGS, name);
 
 /** Seen, never read out: the words beside it say the same. */
 export const Drawing = ({ of, width = 120 }: { of: DrawingName; width?: number }) => (

@@ -53,7 +53,7 @@ describe('the first hour', () => {
   it('whoever does, or leaves out, whatever is next gets to its end in at most as many acts as there are steps', () => {
     fc.assert(
       fc.property(facts, fc.array(fc.boolean(), { minLength: FIRST_STEPS.length, maxLength: FIRST_STEPS.length }), (start, choices) => {
-        let shop = start;
+        let shop: FirstFacts = start;
         let said = NOTHING_TOLD;
         for (const isDone of choices) {
           const { next } = firstHour(shop, said);

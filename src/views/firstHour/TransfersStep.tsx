@@ -1,11 +1,14 @@
 /** Transfers: a sheet typed in while it lies there, a list brought in, or the general figures for now. */
 import { useState } from 'react';
-import { FAMILIES, FAMILY_IDS } from '../../core/sheet';
+import { FAMILIES, FAMILY_IDS, type FamilyId } from '../../core/sheet';
+import { ChoiceField } from '../../ui/Field';
 import { goTo } from '../shell/goTo';
 import type { Doing } from './doing';
 
+const KINDS = [{ value: '' as const, text: 'choose a kind' }, ...FAMILY_IDS.map((id) => ({ value: id, text: FAMILIES[id].name }))];
+
 export function TransfersStep({ shop, onDone }: Doing) {
-  const [family, setFamily] = useState('');
+  const [family, setFamily] = useState<FamilyId | ''>('');
   return (
     <>
       <form
@@ -15,23 +18,20 @@ export function TransfersStep({ shop, onDone }: Doing) {
           if (family) goTo(`/shelf/products/new?from=${family}`);
         }}
       >
-        <label className="grow basis-64">
-          <span className="label mb-1 block">Type in the sheet of a transfer you have: what kind is it?</span>
-          <select className="entry" value={family} onChange={(event) => setFamily(event.target.value)}>
-            <option value="">choose a kind</option>
-            {FAMILY_IDS.map((id) => (
-              <option key={id} value={id}>
-                {FAMILIES[id].name}
-              </option>
-            ))}
-          </select>
-        </label>
-        <button type="submit" className={`act ${family ? 'act-main' : ''}`} disabled={!family}>
+        <div className="grow basis-64">
+          <ChoiceField
+            label="Type in the sheet of a transfer you have: what kind is it?"
+            value={family}
+            options={KINDS}
+            onChange={setFamily}
+            hint={family ? FAMILIES[family].what : ''}
+          />
+        </div>
+        <button type="submit" className={`act mb-8 ${family ? 'act-main' : ''}`} disabled={!family}>
           Type in its sheet
         </button>
       </form>
-      {family && <p className="label pt-2">{FAMILIES[family as keyof typeof FAMILIES].what}</p>}
-      <div className="flex flex-wrap items-center gap-4 pt-5">
+      <div className="flex flex-wrap items-center gap-4 pt-2">
         <button type="button" className={`act ${family ? '' : 'act-main'}`} onClick={() => void onDone()}>
           General figures will do for now
         </button>

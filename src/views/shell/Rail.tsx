@@ -11,7 +11,7 @@ import { beginOutbox, heardCounts, seenRefusal, useRefusal } from '../../ui/outb
 import { seenPhotoRefusal, usePhotosOnWay } from '../../ui/photo';
 import { piecesOrScrap } from '../../ui/pieces';
 import { errorWords, Island, queries, refresh, refreshSoon, useRoute } from '../../ui/query';
-import { Finder } from './Finder';
+import { Overs } from './Overs';
 import { runHref } from './runNow';
 import { Takeover } from './Takeover';
 
@@ -19,7 +19,7 @@ export function Rail() {
   return (
     <Island>
       <RailBar />
-      <Finder />
+      <Overs />
     </Island>
   );
 }

@@ -3,7 +3,7 @@
 import { lazy, Suspense, useEffect, useState } from 'react';
 import { stationHref } from '../../core/log';
 import { useSecondsTo } from '../../ui/clock';
-import { closeFind } from './openFind';
+import { closeOver } from './over';
 import type { RunNow } from './runNow';
 
 const fetchDue = () => import('./Due');
@@ -21,7 +21,7 @@ export function Takeover({ runs }: { runs: readonly RunNow[] }) {
   const isUp = closed.some(({ clock }) => clock.dueAt <= now);
   // a press that is to be opened lies over everything, and on its own page nothing may lie over it
   useEffect(() => {
-    if (isUp) closeFind();
+    if (isUp) closeOver();
   }, [isUp]);
   const mayComeDue = closed.length > 0;
   // fetched while the press is shut: the server may be away when its time is up

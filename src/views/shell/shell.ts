@@ -1,9 +1,9 @@
-/** What holds for every page: number keys for the sections, `/` for find, and page changes that wait for an absent server. */
+/** What holds for every page: number keys for the sections, `/` for find, `?` for help, and page changes that wait for an absent server. */
 
 import type { TransitionBeforePreparationEvent } from 'astro:transitions/client';
 import { navigate } from 'astro:transitions/client';
 import { untilServerAnswers } from '../../ui/away';
-import { openFind } from './openFind';
+import { openOver } from './over';
 
 const inField = (target: EventTarget | null) =>
   target instanceof HTMLElement && (target.isContentEditable || target.matches('input, textarea, select, [role="slider"]'));
@@ -14,10 +14,15 @@ document.addEventListener('keydown', (event) => {
   const isMeant = event.ctrlKey || event.metaKey;
   if (event.key === '/' && !event.altKey && (isMeant || !inField(event.target))) {
     event.preventDefault();
-    openFind();
+    openOver('find');
     return;
   }
   if (isMeant || event.altKey || inField(event.target)) return;
+  if (event.key === '?') {
+    event.preventDefault();
+    openOver('help');
+    return;
+  }
   const section = document.querySelector<HTMLAnchorElement>(`nav[aria-label="Sections"] a[data-key="${event.key}"]`);
   if (section && !document.querySelector('[data-keys="own"]')) {
     event.preventDefault();
@@ -26,7 +31,8 @@ document.addEventListener('keydown', (event) => {
 });
 
 document.addEventListener('click', ({ target }) => {
-  if (target instanceof Element && target.closest('[data-find]')) openFind();
+  const asked = target instanceof Element && target.closest<HTMLElement>('[data-over]')?.dataset.over;
+  if (asked === 'find' || asked === 'help') openOver(asked);
 });
 
 // a click must not end on the browser's own error page: hold the change until the server answers

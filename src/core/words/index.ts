@@ -1,0 +1,1 @@
+export { WORD_IDS, type WordId, wordOf } from './words';
