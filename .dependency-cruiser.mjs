@@ -2,7 +2,7 @@
 
 /** Core folders, lowest first; a folder may import only from those before it. */
 const CORE = [
-  ['units', 'numerics', 'firstHour'],
+  ['units', 'numerics', 'firstHour', 'words'],
   ['materials'],
   ['sheet', 'press'],
   ['window'],

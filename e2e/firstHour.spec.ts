@@ -43,7 +43,7 @@ const optionOf = async (select: Locator, label: RegExp) =>
   (await select.locator('option').filter({ hasText: label }).first().getAttribute('value')) ?? '';
 
 test('from an empty database to the first card and the first piece, by the screen alone', async ({ page }) => {
-  test.setTimeout(70_000);
+  test.setTimeout(400_000);
   const hand = new Hand(page);
   const began = Date.now();
   await page.goto('/');

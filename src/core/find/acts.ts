@@ -1,6 +1,7 @@
-/** What can be done, as people would ask for it: acts of the app, acts at each press, and where each setting of the house stands. */
+/** What can be done, as people would ask for it: acts of the app, acts at each press, where each setting of the house stands, and what a word means. */
 import { SCHOOLS } from '../house';
 import type { Press } from '../press';
+import { WORD_IDS, wordOf } from '../words';
 import { type Findable, findable } from './entry';
 
 const ACTS: readonly (readonly [title: string, href: string, also: string])[] = [
@@ -55,6 +56,10 @@ export const actEntries = (presses: readonly Pick<Press, 'id' | 'name'>[]): Find
     ),
   ),
   ...SETTINGS.map(([title, anchor, also]) => findable('settings', title, { title, href: `/house#${anchor}`, also })),
+  ...WORD_IDS.map((id) => {
+    const { word, means, also = '' } = wordOf(id);
+    return findable('words', id, { title: word, detail: means.split('.')[0] ?? means, href: `/words#${id}`, also, weight: 0.5 });
+  }),
   ...SCHOOLS.map(({ rule, question, answers }) =>
     findable('settings', rule, { title: question, href: `/house#rule-${rule}`, also: answers.map(({ text }) => text).join(' ') }),
   ),

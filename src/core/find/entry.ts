@@ -14,6 +14,7 @@ export const GROUPS = {
   tested: 'Tested settings',
   aids: 'Covers and pads',
   settings: 'Settings of the house',
+  words: 'What it means',
   pieces: 'Pieces pressed',
 } as const;
 

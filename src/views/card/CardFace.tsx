@@ -5,10 +5,12 @@ import { type Field, layerName } from '../../core/draft';
 import { COVER_SHEETS } from '../../core/heat';
 import type { Lamp } from '../../core/judgement';
 import type { HouseUnits } from '../../core/units';
+import { type WordId, wordOf } from '../../core/words';
 import { Letters } from '../../ui/LetterR';
 import { Stack } from '../../ui/Stack';
 import { StageLine } from '../../ui/StageLine';
 import { WindowBar } from '../../ui/WindowBar';
+import { Term } from '../shell/Term';
 import { LampReasons } from './LampReasons';
 import { Reasons } from './Reasons';
 import { SetValues } from './SetValues';
@@ -54,10 +56,13 @@ export function CardFace({ card, house, setC = card.set.tempC, lamp = card.lamp,
       {children}
       <section aria-label="Stages" className="rule-top mt-3 pt-3">
         <StageLine stages={card.stages} />
+        <StageWords stages={card.stages} />
       </section>
       <div className="grid grid-cols-[minmax(0,1fr)] gap-8 pt-4 min-[75rem]:grid-cols-[22rem_minmax(0,1fr)]">
         <section aria-label="Stack">
-          <h2 className="pb-2">Under the press</h2>
+          <h2 className="pb-2">
+            <Term of="stack">Under the press</Term>
+          </h2>
           {presses.length > 1 && (
             <div className="flex flex-wrap gap-1 pb-2">
               {presses.map((press, i) => (
@@ -81,6 +86,29 @@ export function CardFace({ card, house, setC = card.set.tempC, lamp = card.lamp,
         <Steps card={card} />
       </div>
     </>
+  );
+}
+
+const WORD_OF: Partial<Record<Stage['kind'], WordId>> = {
+  'pre-press': 'prepress',
+  marry: 'marry',
+  tack: 'tack',
+  peel: 'peel',
+  finish: 'finish',
+};
+
+/** The words of the trade among the stages, each with what it means. */
+function StageWords({ stages }: Pick<Card, 'stages'>) {
+  const kinds = [...new Set(stages.map(({ kind }) => kind))].flatMap((kind) => WORD_OF[kind] ?? []);
+  if (kinds.length === 0) return null;
+  return (
+    <p className="label flex flex-wrap gap-x-4">
+      {kinds.map((id) => (
+        <Term key={id} of={id}>
+          what is {wordOf(id).word.split(':')[0]}?
+        </Term>
+      ))}
+    </p>
   );
 }
 

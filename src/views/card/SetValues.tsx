@@ -7,6 +7,7 @@ import { bandOf } from '../../core/press';
 import { formatDuration, formatFigure, formatForHouse, formatQuantity, type HouseUnits, oddsWords, UNITS } from '../../core/units';
 import { marginsAt, smallestMargin } from '../../core/window';
 import { Lamp } from '../../ui/Lamp';
+import { Term } from '../shell/Term';
 
 interface SetValuesProps {
   card: Card;
@@ -44,12 +45,14 @@ export function SetValues({ card, setC, house, lamp, open, onOpen }: SetValuesPr
         </Value>
       </div>
       <div className="flex flex-wrap items-baseline gap-x-4 min-[75rem]:block">
-        <Lamp
-          state={lamp.state}
-          cautions={lamp.findings.filter((finding) => finding.level === 'care').length}
-          size={34}
-          className="pt-2 text-2xl"
-        />
+        <Term of="lamp">
+          <Lamp
+            state={lamp.state}
+            cautions={lamp.findings.filter((finding) => finding.level === 'care').length}
+            size={34}
+            className="pt-2 text-2xl"
+          />
+        </Term>
         <span className="label block pt-1">{marginK < 0 ? `over the nearest limit by ${kelvin}` : `${kelvin} to spare`}</span>
         {lamp.state !== 'hold' && <span className="label block">{oddsWords(soundChanceAt(card, setC)).toLowerCase()} sound</span>}
       </div>

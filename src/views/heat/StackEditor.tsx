@@ -5,6 +5,7 @@ import { CSS } from '@dnd-kit/utilities';
 import { type ReactNode, useRef, useState } from 'react';
 import type { StackLayer } from '../../core/heat';
 import { TextField } from '../../ui/Field';
+import { Term } from '../shell/Term';
 import { changed, moved, PALETTE, takenOut, type Variant, withLayer } from './variant';
 
 const FILL: Record<StackLayer['role'], string> = {
@@ -42,7 +43,9 @@ export function StackEditor({ variant, fabrics, onChange }: StackEditorProps) {
   const take = (layer: StackLayer) => onChange(withLayer(variant, layer), `${layer.name} laid in`);
   return (
     <section aria-label="Stack">
-      <h2 className="pb-1">Under the press</h2>
+      <h2 className="pb-1">
+        <Term of="stack">Under the press</Term>
+      </h2>
       <p className="label pb-2">From the top. Drag a layer, or move it with Alt and the arrow keys; Delete takes it out.</p>
       <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={dropped}>
         <SortableContext items={places} strategy={verticalListSortingStrategy}>

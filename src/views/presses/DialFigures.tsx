@@ -3,6 +3,7 @@ import { PRESSURE_BANDS } from '../../core/materials';
 import { BAND_KPA, bandMiddle, contactAtReading, type Press, readingForContact } from '../../core/press';
 import { formatForHouse, type HouseUnits } from '../../core/units';
 import { DataTable } from '../../ui/DataTable';
+import { Term } from '../shell/Term';
 
 export function DialFigures({ gauge, house }: { gauge: Extract<Press['gauge'], { kind: 'dial' | 'air' }>; house: HouseUnits }) {
   if (gauge.pairs.length < 2)
@@ -14,7 +15,9 @@ export function DialFigures({ gauge, house }: { gauge: Extract<Press['gauge'], {
     );
   return (
     <section aria-label="Dial">
-      <h3 className="pb-1">Where each band stands on the dial</h3>
+      <h3 className="pb-1">
+        <Term of="band">Where each band stands on the dial</Term>
+      </h3>
       <DataTable
         columns={[
           { id: 'band', head: '', cell: ({ band }) => band, look: 'font-semibold' },

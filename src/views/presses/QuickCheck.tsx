@@ -10,6 +10,7 @@ import { Fault } from '../../ui/Fault';
 import { useUnits } from '../../ui/house';
 import { QuantityField } from '../../ui/QuantityField';
 import { useRoute } from '../../ui/query';
+import { Term } from '../shell/Term';
 import { InstrumentFields } from './InstrumentFields';
 import { useKeepRecord } from './useKeepRecord';
 
@@ -57,7 +58,9 @@ export function QuickCheck({ press, report, map, isOpen }: QuickCheckProps) {
   });
   return (
     <section aria-label="Quick check" className="pt-4">
-      <h3 className="pb-1">Quick check: is it still what the survey found?</h3>
+      <h3 className="pb-1">
+        <Term of="survey">Quick check</Term>: is it still what the survey found?
+      </h3>
       {last && <Found check={last} map={map} house={house} />}
       <details ref={box} open={isOpen || undefined}>
         <summary className="min-h-12 cursor-pointer py-3 font-semibold text-teal">Read one to five places</summary>
