@@ -1,6 +1,6 @@
 /** The face of a card: set values, window bar, lamp, stages, stack and steps. Read-only unless it is given a handle to move. */
 import { type ReactNode, useState } from 'react';
-import { bracketWords, type Card, letteringOf } from '../../core/card';
+import { bracketWords, type Card, letteringOf, type Stage } from '../../core/card';
 import { type Field, layerName } from '../../core/draft';
 import { COVER_SHEETS } from '../../core/heat';
 import type { Lamp } from '../../core/judgement';
