@@ -5,10 +5,15 @@ import tailwindcss from '@tailwindcss/vite';
 import { defineConfig, passthroughImageService } from 'astro/config';
 import { buildBeside } from './scripts/worker.mjs';
 
-/** The worker thread and the front door are built with the pages. */
+/** The worker thread, the front door and the service worker are built with the pages. */
 const beside = {
   name: 'beside-the-pages',
-  hooks: { 'astro:build:done': () => buildBeside(import.meta.dirname, join(import.meta.dirname, 'dist', 'server')) },
+  hooks: {
+    'astro:build:done': () => {
+      const dist = join(import.meta.dirname, 'dist');
+      return buildBeside(import.meta.dirname, { server: join(dist, 'server'), client: join(dist, 'client') });
+    },
+  },
 };
 
 export default defineConfig({

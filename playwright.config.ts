@@ -15,6 +15,8 @@ export default defineConfig({
   reporter: [['list'], ['json']],
   use: {
     viewport: { width: 1280, height: 800 },
+    // what a journey fetches is seen by it; what the service worker is for has a journey of its own
+    serviceWorkers: 'block',
     timezoneId: 'UTC',
     launchOptions: {
       executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',

@@ -44,6 +44,10 @@ const PAGES = [
   '/house',
   '/day-end',
   '/attic',
+  '/first-hour',
+  '/first-hour?step=press',
+  '/words',
+  '/offline',
 ] as const;
 
 const SHARES = 4;
@@ -122,6 +126,7 @@ test('a shop with nothing in it', async ({ page }) => {
       '/log',
       '/house',
       '/day-end',
+      '/first-hour',
     ];
     const walked = await walk(
       page,

@@ -99,7 +99,7 @@ export function ensureInstalled() {
 /** The production build, once for each state of the sources. */
 export function ensureBuilt() {
   const stampFile = join(HOME, 'dist', '.built-from');
-  const stamp = hashOf(['src/', 'astro.config.mjs', 'scripts/worker.mjs', 'package-lock.json', 'tsconfig.json']);
+  const stamp = hashOf(['src/', 'public/', 'astro.config.mjs', 'scripts/worker.mjs', 'package-lock.json', 'tsconfig.json']);
   if (stamped(stampFile, stamp)) return;
   console.log('Building …');
   run(bin('astro'), ['build']);

@@ -5,7 +5,6 @@ import { WORD_IDS, wordOf } from '../words';
 import { type Findable, findable } from './entry';
 
 const ACTS: readonly (readonly [title: string, href: string, also: string])[] = [
-  ['First hour, step by step', '/first-hour', 'begin set up start welcome'],
   ['New order', '/orders#new', 'start add job'],
   ['End of the day', '/day-end', 'close shop switch off left over'],
   ['Which transfer for this blank?', '/shelf/which', 'choose compare best'],
@@ -21,6 +20,8 @@ const ACTS: readonly (readonly [title: string, href: string, also: string])[] = 
   ['Export or import the shelf', '/shelf', 'csv json file list spreadsheet'],
   ['Export the log', '/log', 'csv json file list spreadsheet history'],
   ['Spoiled pieces', '/log?q=spoiled', 'waste faults failed errors'],
+  ['First hour, step by step', '/first-hour', 'begin set up start welcome'],
+  ['Words and what they mean', '/words', 'glossary dictionary explain'],
   ['Make a backup', '/house#backup', 'save copy restore'],
 ];
 
@@ -39,6 +40,7 @@ const SETTINGS: readonly (readonly [title: string, anchor: string, also: string]
   ['Pre-press, second press and the bump', 'people', 'seconds finger width'],
   ['Round a single figure of a sheet', 'allowances', 'tolerance'],
   ['Where prints go', 'places', 'placement position chest collar rules'],
+  ['Install on this device', 'this-device', 'app icon home screen phone'],
   ['Light or dark', 'this-device', 'theme night colour contrast look'],
 ];
 

@@ -34,7 +34,7 @@ export const WORDS = {
   card: {
     word: 'card',
     means:
-      'Everything for one print on one press: what to set, each step in order, how the press should stand, and how sure all that is. It is worked out anew whenever something changes; a run keeps the one it began with.',
+      'Everything for one print on one press: what to set, each step in order, where the print goes, and how sure all that is. It is worked out anew whenever something changes; a run keeps the one it began with.',
     also: 'recipe settings',
   },
   carrier: {

@@ -52,8 +52,8 @@ function ThisPage({ onWord }: { onWord: (id: WordId) => void }) {
           {line}
         </p>
       ))}
-      <h3 className="rule-top mt-5 pt-3">Keys</h3>
-      <dl className="grid grid-cols-[7rem_1fr] gap-y-1 pt-1">
+      <h3 className="rule-top mt-5 pt-3 narrow:hidden">Keys</h3>
+      <dl className="grid narrow:hidden grid-cols-[7rem_1fr] gap-y-1 pt-1">
         {[...keys, ...EVERYWHERE].map(([key, does]) => (
           <div key={key} className="contents">
             <dt>

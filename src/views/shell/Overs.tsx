@@ -1,7 +1,7 @@
 /** What opens over whatever page is shown: Find by `/`, Help by `?`, or their buttons in the head. What they need comes with the first use. */
 import { useEffect, useRef, useState } from 'react';
 import { useFetched } from '../../ui/useFetched';
-import { type Over, whenOverIsAsked } from './over';
+import { closeOver, type Over, whenOverIsAsked } from './over';
 
 const LOOKS: Record<Over, { label: string; look: string }> = {
   find: {
@@ -23,6 +23,11 @@ export function Overs() {
   const help = useFetched(helpPanel, open?.over === 'help');
   const close = () => dialog.current?.close();
   useEffect(() => whenOverIsAsked(setOpen, () => dialog.current?.close()), []);
+  useEffect(() => {
+    // it is about the page that was left
+    document.addEventListener('astro:before-swap', closeOver);
+    return () => document.removeEventListener('astro:before-swap', closeOver);
+  }, []);
   useEffect(() => {
     if (open && !dialog.current?.open) dialog.current?.showModal();
   }, [open]);

@@ -3,7 +3,10 @@
 import type { TransitionBeforePreparationEvent } from 'astro:transitions/client';
 import { navigate } from 'astro:transitions/client';
 import { untilServerAnswers } from '../../ui/away';
+import { beginInstall } from '../../ui/install';
 import { openOver } from './over';
+
+beginInstall();
 
 const inField = (target: EventTarget | null) =>
   target instanceof HTMLElement && (target.isContentEditable || target.matches('input, textarea, select, [role="slider"]'));
