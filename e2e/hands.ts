@@ -45,6 +45,18 @@ export async function endClock(page: Page, next: RegExp): Promise<void> {
   }
 }
 
+interface Acts {
+  /** What the cue asks is done. */
+  cue: (page: Page) => Promise<void>;
+  /** A clock is ended before its time. */
+  early: (page: Page) => Promise<void>;
+}
+const byKeys: Acts = { cue: (page) => page.keyboard.press('Space'), early: (page) => page.keyboard.press('o') };
+export const byTouch: Acts = {
+  cue: (page) => page.locator('button[data-cue]').tap(),
+  early: (page) => page.getByRole('button', { name: /^(Open early|Cool enough already|Close it all the same)/ }).tap(),
+};
+
 export interface Seen {
   /** What the cue asks, as `Load`, and for which piece, as `piece 2`. */
   verb: string;
@@ -55,8 +67,9 @@ export interface Seen {
  * Works on by the cue, to the end of the run at most: Space for what is asked, and clocks ended early.
  *
  * @param on what the hands do instead at a cue; null: as the cue says; `wait`: nothing yet; `stop`: no more
+ * @param acts how they do it: by keys, or by touch
  */
-export async function work(page: Page, on: (seen: Seen) => string | null | Promise<string | null>): Promise<void> {
+export async function work(page: Page, on: (seen: Seen) => string | null | Promise<string | null>, acts: Acts = byKeys): Promise<void> {
   const button = page.locator('button[data-cue]');
   const look = () =>
     button.evaluate((b) => [b.getAttribute('data-cue') ?? '', b.textContent ?? '', b.querySelector('[data-piece]')?.textContent ?? '']);
@@ -69,13 +82,13 @@ export async function work(page: Page, on: (seen: Seen) => string | null | Promi
     if (key === 'stop') return;
     if (key === 'wait') await page.waitForTimeout(200);
     else if (key !== null) await page.keyboard.press(key);
-    else if (state === 'running') await page.keyboard.press('o');
-    else if (verb === 'Open now') await page.keyboard.press('Space');
+    else if (state === 'running') await acts.early(page);
+    else if (verb === 'Open now') await acts.cue(page);
     else {
       // a clock may have turned the cue to other work meanwhile: hands look before they act
       await page.waitForTimeout(650);
       const now = await look();
-      if (VERBS.find((verb) => now[1]?.startsWith(verb)) === verb && now[2] === piece) await page.keyboard.press('Space');
+      if (VERBS.find((verb) => now[1]?.startsWith(verb)) === verb && now[2] === piece) await acts.cue(page);
     }
     await page.waitForTimeout(120);
   }

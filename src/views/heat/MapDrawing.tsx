@@ -1,13 +1,12 @@
 /** The map a sweep gives: too little, sound, too much, with the sheet's window, the press's reach and the setting on it. */
-import { type ContourMultiPolygon, contours } from 'd3-contour';
 import { scaleLinear } from 'd3-scale';
-import { line } from 'd3-shape';
 import { useId } from 'react';
 import type { BenchStack } from '../../core/advice';
 import { SOUND } from '../../core/heat';
 import { SWEPT, type SweepQuery, type Swept } from '../../core/heatBench';
 import { bandOf } from '../../core/press';
 import { formatFigure, type HouseUnits } from '../../core/units';
+import { contoursOf } from '../../ui/contours';
 import { useWidth } from '../../ui/useWidth';
 import { classOf, isTemperature, roundValues, valueNow } from './axes';
 import type { Variant } from './variant';
@@ -75,26 +74,9 @@ export function MapDrawing({ map, variant, stack, house }: MapProps & { map: Map
 /** Where the bond is sound and where it is too much, with an edge where it begins. */
 function Bands({ map: { query, rows }, inner }: { map: Mapped; inner: { w: number; h: number } }) {
   const frame = useId();
-  const { steps: columns } = query.x;
-  // each value at the edge once more outside it, so that a band runs out of the map instead of ending in it
-  const wider = <T,>(list: readonly T[]): T[] => [...list.slice(0, 1), ...list, ...list.slice(-1)];
   // the drawing's rows go down, the values go up
-  const bonds = wider([...rows].reverse()).flatMap((row) => wider(row.bonds));
-  const [sound, over] = contours()
-    .size([columns + 2, rows.length + 2])
-    .thresholds([SOUND.low, SOUND.high])(bonds);
-  const px = scaleLinear()
-    .domain([1, columns + 1])
-    .range([LEFT, LEFT + inner.w]);
-  const py = scaleLinear()
-    .domain([1, rows.length + 1])
-    .range([TOP, TOP + inner.h]);
-  const ring = line<number[]>()
-    .x(([x = 0]) => px(x))
-    .y(([, y = 0]) => py(y))
-    .digits(1);
-  const outline = (band: ContourMultiPolygon | undefined) =>
-    band?.coordinates.flatMap((polygon) => polygon.map((points) => `${ring(points)}Z`)).join('') ?? '';
+  const grid = { columns: query.x.steps, rows: rows.length, values: [...rows].reverse().flatMap(({ bonds }) => bonds) };
+  const [sound, over] = contoursOf(grid, [SOUND.low, SOUND.high], { left: LEFT, top: TOP, width: inner.w, height: inner.h });
   return (
     <>
       <clipPath id={frame}>
@@ -102,8 +84,8 @@ function Bands({ map: { query, rows }, inner }: { map: Mapped; inner: { w: numbe
       </clipPath>
       <rect x={LEFT} y={TOP} width={inner.w} height={inner.h} fill={COLOURS.under} />
       <g clipPath={`url(#${frame})`} fillRule="evenodd" stroke="var(--color-print)">
-        <path d={outline(sound)} fill={COLOURS.sound} />
-        <path d={outline(over)} fill={COLOURS.over} />
+        <path d={sound?.path} fill={COLOURS.sound} />
+        <path d={over?.path} fill={COLOURS.over} />
       </g>
     </>
   );
