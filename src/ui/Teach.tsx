@@ -1,6 +1,10 @@
 /** What stands where nothing stands yet: one drawing, what will be there and how it comes, and the way to begin. */
 import type { ReactNode } from 'react';
-import { Drawing, type DrawingName } from './Drawing';
+import type { DrawingName } from './Drawing';
+import { useFetched } from './useFetched';
+
+// only a page with nothing on it has a use for drawings
+const drawings = () => import('./Drawing');
 
 interface TeachProps {
   drawing: DrawingName;
@@ -9,14 +13,15 @@ interface TeachProps {
   act?: ReactNode;
 }
 
-export const Teach = ({ drawing, children, act }: TeachProps) => (
-  <div className="rule-top flex max-w-[52rem] items-start gap-6 py-6">
-    <span className="narrow:hidden">
-      <Drawing of={drawing} />
-    </span>
-    <div className="max-w-prose">
-      <div>{children}</div>
-      {act && <div className="flex flex-wrap gap-3 pt-4">{act}</div>}
+export function Teach({ drawing, children, act }: TeachProps) {
+  const parts = useFetched(drawings, true);
+  return (
+    <div className="rule-top flex max-w-[52rem] items-start gap-6 py-6">
+      <span className="h-20 w-[120px] shrink-0 narrow:hidden">{parts && <parts.Drawing of={drawing} />}</span>
+      <div className="max-w-prose">
+        <div>{children}</div>
+        {act && <div className="flex flex-wrap gap-3 pt-4">{act}</div>}
+      </div>
     </div>
-  </div>
-);
+  );
+}

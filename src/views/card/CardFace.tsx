@@ -5,7 +5,7 @@ import { type Field, layerName } from '../../core/draft';
 import { COVER_SHEETS } from '../../core/heat';
 import type { Lamp } from '../../core/judgement';
 import type { HouseUnits } from '../../core/units';
-import { type WordId, wordOf } from '../../core/words';
+import type { WordId } from '../../core/words';
 import { Letters } from '../../ui/LetterR';
 import { Stack } from '../../ui/Stack';
 import { StageLine } from '../../ui/StageLine';
@@ -96,16 +96,20 @@ const WORD_OF: Partial<Record<Stage['kind'], WordId>> = {
   peel: 'peel',
   finish: 'finish',
 };
+const SAID: Partial<Record<Stage['kind'], string>> = { finish: 'a second press' };
 
 /** The words of the trade among the stages, each with what it means. */
 function StageWords({ stages }: Pick<Card, 'stages'>) {
-  const kinds = [...new Set(stages.map(({ kind }) => kind))].flatMap((kind) => WORD_OF[kind] ?? []);
+  const kinds = [...new Set(stages.map(({ kind }) => kind))].flatMap((kind) => {
+    const id = WORD_OF[kind];
+    return id ? [{ id, says: SAID[kind] ?? kind }] : [];
+  });
   if (kinds.length === 0) return null;
   return (
     <p className="label flex flex-wrap gap-x-4">
-      {kinds.map((id) => (
+      {kinds.map(({ id, says }) => (
         <Term key={id} of={id}>
-          what is {wordOf(id).word.split(':')[0]}?
+          what is {says}?
         </Term>
       ))}
     </p>
