@@ -14,6 +14,8 @@ interface Shot {
   name: string;
   path: string;
   before?: (page: Page) => Promise<void>;
+  /** On a phone. */
+  phone?: boolean;
 }
 
 const HEAT = '/heat-bench?order=order-guide-tees&line=line-guide-m&print=a';
@@ -28,17 +30,14 @@ const SHOTS: Shot[] = [
   },
   { name: 'card-hold', path: '/orders/order-members/card' },
   { name: 'shelf', path: '/shelf?on=product-curlew' },
-  { name: 'which-transfer', path: '/shelf/which?blank=blank-guide-tee' },
   { name: 'presses', path: '/presses?on=press-clamshell', before: surveyed },
   { name: 'heat-bench', path: HEAT, before: compared },
-  { name: 'heat-map', path: HEAT, before: mapped },
   {
     name: 'transfers-on-fabrics',
     path: '/shelf/matrix?press=press-swing',
     before: (page) => page.getByRole('button', { name: /^Heron Hot Split on washed linen/ }).click(),
   },
   { name: 'log', path: '/log' },
-  { name: 'house', path: '/house' },
   { name: 'place-tee', path: '/orders/order-guide-tees/place' },
   {
     name: 'place-zip',
@@ -46,9 +45,12 @@ const SHOTS: Shot[] = [
     before: (page) => page.getByRole('button', { name: 'full platen' }).click(),
   },
   { name: 'run-set-up', path: '/orders/order-totes/card', before: toSetUp },
-  { name: 'run-parting', path: '/orders/order-nebula/card', before: toParting },
-  // the last two: their press comes due and would take over every page after it
+  { name: 'first-hour', path: '/first-hour?step=press', before: (page) => page.getByRole('button', { name: /^swing-away/ }).click() },
+  { name: 'phone-bench', path: '/', phone: true },
+  { name: 'phone-card', path: '/orders/order-vests/card', phone: true },
+  // the last three: their press comes due and would take over every page after it
   { name: 'run-pressing', path: '/orders/order-guide-tees/card?line=line-guide-m', before: toPressing },
+  { name: 'phone-run', path: '/orders/order-guide-tees/run', phone: true, before: (page) => cue(page, /^(Pressing|Open now)/) },
   { name: 'run-after', path: '/orders/order-guide-tees/run', before: toAfter },
 ];
 
@@ -94,13 +96,6 @@ async function compared(page: Page) {
   await page.waitForTimeout(800);
 }
 
-async function mapped(page: Page) {
-  await page.getByRole('tab', { name: 'Map of two inputs' }).click();
-  await page.getByRole('button', { name: 'Draw the map' }).click();
-  await page.locator('[data-steps="60"]').waitFor();
-  await page.evaluate(() => window.scrollTo(0, 150));
-}
-
 /** The set-up’s third point: the temperature, read or told by the press’s readout. */
 async function toSetUp(page: Page) {
   await page.getByRole('button', { name: 'Start pressing' }).click();
@@ -109,22 +104,6 @@ async function toSetUp(page: Page) {
     await page.keyboard.press('Enter');
   }
   await page.getByRole('heading', { name: /^Let it settle/ }).waitFor();
-}
-
-/** Married sheets at the moment they are parted. */
-async function toParting(page: Page) {
-  await start(page);
-  await page.getByRole('button', { name: /^Close to marry/ }).waitFor();
-  await page.waitForTimeout(650);
-  await page.keyboard.press('Space');
-  await page.getByRole('button', { name: /^Pressing/ }).waitFor();
-  await page.waitForTimeout(650);
-  await page.keyboard.press('o');
-  await page.getByRole('button', { name: /^Rub it down/ }).waitFor();
-  await page.waitForTimeout(650);
-  await page.keyboard.press('Space');
-  await page.getByRole('button', { name: /^Peel now/ }).waitFor();
-  await page.waitForTimeout(3600);
 }
 
 /** Starts the run and goes on to the press stage, some seconds in. */
@@ -164,10 +143,12 @@ const browser = await chromium.launch({
   executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
   args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
 });
-for (const { name, path, before } of SHOTS) {
-  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+for (const { name, path, before, phone } of SHOTS) {
+  const page = await browser.newPage(
+    phone ? { viewport: { width: 390, height: 844 }, hasTouch: true } : { viewport: { width: 1280, height: 800 } },
+  );
   await page.goto(shop.address + path);
-  await page.locator('aside').getByText('Old clamshell', { exact: true }).waitFor();
+  await page.locator('aside').getByText('Old clamshell', { exact: true }).waitFor({ state: 'attached' });
   await page.waitForTimeout(600);
   await arrived(page);
   await before?.(page);
