@@ -2,7 +2,7 @@
 import type { RowData } from '@tanstack/react-table';
 import { useWindowVirtualizer } from '@tanstack/react-virtual';
 import { useEffect, useLayoutEffect, useRef, useState } from 'react';
-import { Cells, type DataTableProps, Head, useRows } from './DataTable';
+import { Cells, type DataTableProps, Head, useRows, walkRows } from './DataTable';
 
 /** Rows below the sight when more of them are fetched. */
 const NEAR = 40;
@@ -26,8 +26,9 @@ export function LongTable<Row extends RowData>({
   rowPx,
   more,
   onMore,
+  hidden,
 }: LongTableProps<Row>) {
-  const table = useRows({ columns, rows, idOf });
+  const table = useRows({ columns, rows, idOf, ...(hidden && { hidden }) });
   const box = useRef<HTMLTableElement>(null);
   const [top, setTop] = useState(0);
   useLayoutEffect(() => setTop(box.current?.offsetTop ?? 0), []);
@@ -39,7 +40,13 @@ export function LongTable<Row extends RowData>({
   }, [more, last?.index, rows.length, onMore]);
   const all = table.getRowModel().rows;
   return (
-    <table ref={box} aria-label={label} aria-rowcount={rows.length + 1} className={`w-full table-fixed border-collapse ${look}`}>
+    <table
+      ref={box}
+      aria-label={label}
+      aria-rowcount={rows.length + 1}
+      onKeyDown={walkRows}
+      className={`w-full table-fixed border-collapse ${look}`}
+    >
       <Head table={table} columns={columns} look={headLook} />
       <tbody>
         {first && <Gap height={first.start - top} />}

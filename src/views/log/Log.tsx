@@ -2,15 +2,17 @@
 import { useInfiniteQuery } from '@tanstack/react-query';
 import { useDeferredValue, useState } from 'react';
 import { API, call } from '../../contract';
+import { ColumnChoice, useHiddenColumns } from '../../ui/ColumnChoice';
 import { useDensity } from '../../ui/density';
 import { ChoiceField, TextField } from '../../ui/Field';
+import { useUnits } from '../../ui/house';
 import { LeftOut } from '../../ui/LeftOut';
 import { Island, Pending, useRoute } from '../../ui/query';
 import { Teach } from '../../ui/Teach';
 import { useNarrow } from '../../ui/useNarrow';
 import { InAndOut } from '../shelf/InAndOut';
 import { Habits } from './Habits';
-import { PressingList } from './PressingList';
+import { listColumns, PressingList } from './PressingList';
 
 export function Log({ initialQuery }: { initialQuery: string }) {
   return (
@@ -67,7 +69,10 @@ function LogSearch({ initialQuery }: { initialQuery: string }) {
   const [typed, setTyped] = useState(initialQuery);
   const [filter, setFilter] = useState(NONE);
   const [moving, setMoving] = useState(false);
+  const [choosing, setChoosing] = useState(false);
   const [density, setDensity] = useDensity();
+  const [hidden, setHidden] = useHiddenColumns('log');
+  const house = useUnits();
   const q = useDeferredValue(typed).trim();
   const query = asked(filter, q);
   const { data, error, fetchNextPage, hasNextPage, isFetchingNextPage } = useInfiniteQuery({
@@ -108,12 +113,16 @@ function LogSearch({ initialQuery }: { initialQuery: string }) {
           >
             {density === 'compact' ? 'Roomy rows' : 'Compact rows'}
           </button>
+          <button type="button" className="act act-quiet narrow:hidden" aria-expanded={choosing} onClick={() => setChoosing(!choosing)}>
+            Columns
+          </button>
           <button type="button" className="act act-quiet" aria-expanded={moving} onClick={() => setMoving(!moving)}>
             Import
           </button>
         </div>
       </div>
       {moving && <InAndOut kind="pressings" />}
+      {choosing && <ColumnChoice columns={listColumns(density, house)} hidden={hidden} onChange={setHidden} />}
       <Filters filter={filter} onChange={patch} />
       <Habits />
       {!data ? (
@@ -137,7 +146,14 @@ function LogSearch({ initialQuery }: { initialQuery: string }) {
       ) : (
         <>
           <LeftOut of={unreadable} />
-          <PressingList pressings={rows} density={density} more={hasNextPage && !isFetchingNextPage} onMore={() => void fetchNextPage()} />
+          <PressingList
+            pressings={rows}
+            density={density}
+            more={hasNextPage && !isFetchingNextPage}
+            onMore={() => void fetchNextPage()}
+            isWhole={!hasNextPage}
+            hidden={hidden}
+          />
         </>
       )}
     </div>

@@ -8,7 +8,7 @@ import { useUnits } from '../../ui/house';
 import { LongTable } from '../../ui/LongTable';
 import { useNarrow } from '../../ui/useNarrow';
 import { Outcome } from './PressingTable';
-import { figureColumns, outcomeLook, Piece, phoneColumns, When } from './pressingColumns';
+import { figureColumns, outcomeKey, outcomeLook, Piece, phoneColumns, pieceKey, When } from './pressingColumns';
 
 /** Height of a row that needs no more, px, by how the list is shown. */
 const ROW_PX = { roomy: 64, compact: 32, phone: 104 } as const;
@@ -19,12 +19,20 @@ interface PressingListProps {
   density: Density;
   more: boolean;
   onMore: () => void;
+  /** All of them are here: they can be sorted. */
+  isWhole: boolean;
+  /** Columns that are not shown. */
+  hidden: readonly string[];
 }
 
-export function PressingList({ pressings, density, more, onMore }: PressingListProps) {
+export function PressingList({ pressings, density, more, onMore, isWhole, hidden }: PressingListProps) {
   const house = useUnits();
   const shown: Shown = useNarrow() ? 'phone' : density;
-  const columns = useMemo(() => ({ roomy: roomyColumns, compact: compactColumns, phone: phoneColumns })[shown](house), [house, shown]);
+  const columns = useMemo(() => {
+    const all = { roomy: roomyColumns, compact: compactColumns, phone: phoneColumns }[shown](house);
+    // what is not here yet cannot be sorted in
+    return isWhole ? all : all.map(({ sortBy: _, ...column }) => column);
+  }, [house, shown, isWhole]);
   return (
     <LongTable
       key={shown}
@@ -36,9 +44,14 @@ export function PressingList({ pressings, density, more, onMore }: PressingListP
       rowPx={ROW_PX[shown]}
       more={more}
       onMore={onMore}
+      hidden={shown === 'phone' ? [] : hidden}
     />
   );
 }
+
+/** The columns somebody can choose among. */
+export const listColumns = (density: Density, house: HouseUnits): Column<Logged>[] =>
+  (density === 'compact' ? compactColumns : roomyColumns)(house);
 
 /** One line a piece. */
 const compactColumns = (house: HouseUnits): Column<Logged>[] => {
@@ -46,16 +59,18 @@ const compactColumns = (house: HouseUnits): Column<Logged>[] => {
   return [
     {
       head: 'When',
+      sortBy: (p) => p.endedAt,
       figures: true,
       headLook: 'w-[13.5%]',
       cellLook: 'pr-4 align-middle leading-tight',
       cell: (p) => <When pressing={p} look="inline-flex min-h-8 items-center pointer-coarse:min-h-11" />,
     },
-    { head: 'Order', headLook: 'w-[20%]', ...one, cell: (p) => p.orderName },
-    { head: 'Piece', headLook: 'w-[24%]', ...one, cell: (p) => <Piece pressing={p} /> },
-    { head: 'Transfer', headLook: 'w-[16%]', ...one, cell: (p) => p.layerNames.join(', ') },
+    { head: 'Order', sortBy: (p) => p.orderName, headLook: 'w-[20%]', ...one, cell: (p) => p.orderName },
+    { head: 'Piece', sortBy: pieceKey, headLook: 'w-[24%]', ...one, cell: (p) => <Piece pressing={p} /> },
+    { head: 'Transfer', sortBy: (p) => p.layerNames.join(', '), headLook: 'w-[16%]', ...one, cell: (p) => p.layerNames.join(', ') },
     {
       head: 'Set',
+      sortBy: (p) => p.setC,
       headLook: 'w-[10.5%]',
       figures: true,
       ...one,
@@ -63,6 +78,7 @@ const compactColumns = (house: HouseUnits): Column<Logged>[] => {
     },
     {
       head: 'Came out',
+      sortBy: outcomeKey,
       headLook: 'w-[16%]',
       ...one,
       cell: (p) => (
@@ -77,13 +93,15 @@ const compactColumns = (house: HouseUnits): Column<Logged>[] => {
 const roomyColumns = (house: HouseUnits): Column<Logged>[] => [
   {
     head: 'When',
+    sortBy: (p) => p.endedAt,
     figures: true,
     headLook: 'w-[11%]',
     cell: (p) => <When pressing={p} look="inline-flex min-h-12 items-start" />,
   },
-  { head: 'Order', headLook: 'w-[19%]', cell: (p) => p.orderName },
+  { head: 'Order', sortBy: (p) => p.orderName, headLook: 'w-[19%]', cell: (p) => p.orderName },
   {
     head: 'Piece',
+    sortBy: pieceKey,
     headLook: 'w-[22%]',
     cell: (p) => (
       <>
@@ -98,6 +116,7 @@ const roomyColumns = (house: HouseUnits): Column<Logged>[] => [
   },
   {
     head: 'Transfer, press',
+    sortBy: (p) => p.layerNames.join(', '),
     headLook: 'w-[17%]',
     cell: (p) => (
       <>
@@ -107,5 +126,5 @@ const roomyColumns = (house: HouseUnits): Column<Logged>[] => [
     ),
   },
   ...figureColumns(house, { set: 'w-[9%]', pressed: 'w-[10%]' }),
-  { head: 'Came out', headLook: 'w-[12%]', cell: (p) => <Outcome pressing={p} /> },
+  { head: 'Came out', sortBy: outcomeKey, headLook: 'w-[12%]', cell: (p) => <Outcome pressing={p} /> },
 ];

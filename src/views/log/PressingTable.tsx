@@ -7,7 +7,7 @@ import { instantText } from '../../ui/days';
 import { useUnits } from '../../ui/house';
 import { useNarrow } from '../../ui/useNarrow';
 import { ClosingLine } from './ClosingLine';
-import { figureColumns, Piece, phoneColumns } from './pressingColumns';
+import { figureColumns, outcomeKey, Piece, phoneColumns, pieceKey } from './pressingColumns';
 
 export function PressingTable({ pressings }: { pressings: Logged[] }) {
   const house = useUnits();
@@ -26,9 +26,10 @@ export function PressingTable({ pressings }: { pressings: Logged[] }) {
 }
 
 const columnsOf = (house: HouseUnits): Column<Logged>[] => [
-  { head: 'When', figures: true, look: 'whitespace-nowrap', cell: (p) => instantText(p.endedAt) },
+  { head: 'When', figures: true, look: 'whitespace-nowrap', sortBy: (p) => p.endedAt, cell: (p) => instantText(p.endedAt) },
   {
     head: 'Piece',
+    sortBy: pieceKey,
     cell: (p) => (
       <>
         <Piece pressing={p} />
@@ -40,6 +41,7 @@ const columnsOf = (house: HouseUnits): Column<Logged>[] => [
   },
   {
     head: 'Transfer, press',
+    sortBy: (p) => `${p.productName} ${p.pressName}`,
     cell: (p) => (
       <>
         {p.productName}
@@ -48,7 +50,7 @@ const columnsOf = (house: HouseUnits): Column<Logged>[] => [
     ),
   },
   ...figureColumns(house),
-  { head: 'Came out', cell: (p) => <Outcome pressing={p} /> },
+  { head: 'Came out', sortBy: outcomeKey, cell: (p) => <Outcome pressing={p} /> },
 ];
 
 const moreColumn = (open: string | null, onOpen: (id: string | null) => void): Column<Logged> => ({

@@ -11,6 +11,7 @@ export const figureColumns = (house: HouseUnits, widths: { set?: string; pressed
     figures: true,
     look: 'text-right whitespace-nowrap',
     ...(widths.set && { headLook: widths.set }),
+    sortBy: (p) => p.setC,
     cell: (p) => (
       <>
         {formatForHouse('temperature', p.setC, house)}
@@ -23,9 +24,14 @@ export const figureColumns = (house: HouseUnits, widths: { set?: string; pressed
     figures: true,
     look: 'text-right whitespace-nowrap',
     ...(widths.pressed && { headLook: widths.pressed }),
+    sortBy: (p) => p.pressedS ?? -1,
     cell: (p) => (p.pressedS === null ? 'not pressed' : `${p.pressedS.toFixed(1)} s`),
   },
 ];
+
+/** Words a piece is sorted by. */
+export const pieceKey = (p: Logged): string => `${p.blankName} ${p.size} ${p.orderName} ${p.piece}`;
+export const outcomeKey = (p: Logged): string => `${p.outcome} ${p.reason ?? ''}`;
 
 /** Which piece it was, and for whom. */
 export const Piece = ({ pressing: p }: { pressing: Logged }) => (

@@ -67,7 +67,7 @@ export function People({ state, onOrder }: PeopleProps) {
     </>
   );
   const wide: Column<Kit>[] = [
-    { head: 'Who', namesRow: true, look: 'w-48', cell: who },
+    { head: 'Who', namesRow: true, look: 'w-48', sortBy: ({ person }) => `${person.number} ${person.name}`, cell: who },
     ...blankIds.map(
       (blankId): Column<Kit> => ({
         id: blankId,
@@ -75,7 +75,7 @@ export function People({ state, onOrder }: PeopleProps) {
         cell: (kit) => <OfBlank kit={kit} order={order} blankId={blankId} />,
       }),
     ),
-    { head: 'Missing', look: 'w-56', cell: missing },
+    { head: 'Missing', look: 'w-56', sortBy: (kit) => kit.missing, cell: missing },
   ];
   // a phone has no room for columns: a person is a block
   const block: Column<Kit> = {
