@@ -6,5 +6,7 @@ declare namespace App {
     look: 'light' | 'dark' | undefined;
     /** The port of the shop this is the sample of; null: it is a shop. */
     sampleOf: string | null;
+    /** The shop is a sample, beside a shop or alone. */
+    isSample: boolean;
   }
 }

@@ -18,6 +18,7 @@ export const onRequest = defineMiddleware(async ({ request, url, locals, cookies
   if (refused) return refused;
   locals.units = pageUnits(url);
   locals.sampleOf = sampleOf();
+  locals.isSample = Boolean(process.env.TIDY_BEACON_DEMO);
   const look = cookies.get('look')?.value;
   locals.look = look === 'light' || look === 'dark' ? look : undefined;
   return secure(await next());

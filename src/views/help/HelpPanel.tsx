@@ -2,6 +2,7 @@
 import { useState } from 'react';
 import { WORD_IDS, type WordId, wordOf } from '../../core/words';
 import { Drawing, isDrawn } from '../../ui/Drawing';
+import { beginTour, isSampleShop } from '../shell/tourNow';
 import { EVERYWHERE, helpOf } from './pages';
 
 const isWord = (word: string | null): word is WordId => WORD_IDS.some((id) => id === word);
@@ -52,6 +53,13 @@ function ThisPage({ onWord }: { onWord: (id: WordId) => void }) {
           {line}
         </p>
       ))}
+      {isSampleShop() && (
+        <p className="pt-4">
+          <a className="act act-main" href="/" onClick={beginTour}>
+            Take the tour: press one piece, four minutes
+          </a>
+        </p>
+      )}
       <h3 className="rule-top mt-5 pt-3 narrow:hidden">Keys</h3>
       <dl className="grid narrow:hidden grid-cols-[7rem_1fr] gap-y-1 pt-1">
         {[...keys, ...EVERYWHERE].map(([key, does]) => (

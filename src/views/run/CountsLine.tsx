@@ -8,7 +8,7 @@ export function CountsLine({ counts, spares }: { counts: Counts; spares: number 
     </span>
   );
   return (
-    <span className="flex flex-wrap gap-x-5 text-lg" role="status">
+    <span className="flex flex-wrap gap-x-5 text-lg" role="status" data-good={counts.good}>
       {count(counts.good, 'good')}
       {count(counts.again, 'again')}
       {count(counts.spoiled, 'spoiled')}

@@ -2,6 +2,7 @@
 import { useEffect, useRef, useState } from 'react';
 import { useFetched } from '../../ui/useFetched';
 import { closeOver, type Over, whenOverIsAsked } from './over';
+import { endTour, useTour } from './tourNow';
 
 const LOOKS: Record<Over, { label: string; look: string }> = {
   find: {
@@ -15,6 +16,7 @@ const LOOKS: Record<Over, { label: string; look: string }> = {
 };
 const findPanel = () => import('./FindPanel');
 const helpPanel = () => import('../help/HelpPanel');
+const tour = () => import('../help/Tour');
 
 export function Overs() {
   const [open, setOpen] = useState<{ over: Over; word: string | null } | null>(null);
@@ -22,6 +24,8 @@ export function Overs() {
   const find = useFetched(findPanel, open?.over === 'find');
   const help = useFetched(helpPanel, open?.over === 'help');
   const close = () => dialog.current?.close();
+  const isOnTour = useTour();
+  const guide = useFetched(tour, isOnTour);
   useEffect(() => whenOverIsAsked(setOpen, () => dialog.current?.close()), []);
   useEffect(() => {
     // it is about the page that was left
@@ -31,7 +35,7 @@ export function Overs() {
   useEffect(() => {
     if (open && !dialog.current?.open) dialog.current?.showModal();
   }, [open]);
-  if (!open) return null;
+  if (!open) return isOnTour && guide ? <guide.Tour onEnd={endTour} /> : null;
   const { label, look } = LOOKS[open.over];
   return (
     <dialog
