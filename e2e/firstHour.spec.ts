@@ -118,7 +118,7 @@ test('a sample shop is looked round in and left; nothing of it is in the own one
   await expect(page.getByText('Nothing here is yours')).toBeVisible({ timeout: 120_000 });
   expect(new URL(page.url()).port).not.toBe(String(shop.port));
   await expect(page.getByRole('link', { name: /Guide tees/ }).first()).toBeVisible();
-  const again = await page.request.put('/api/v1/sample');
+  const again = await page.request.put('/api/v1/sample', { data: {} });
   expect(again.status()).toBe(200);
   await page.getByRole('link', { name: 'Back to your shop' }).click();
   await expect(page.getByRole('heading', { name: 'Nothing on the bench.' })).toBeVisible();

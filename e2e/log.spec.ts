@@ -62,3 +62,28 @@ test('ten thousand pressings are brought in from a list and scrolled to the last
   await table.locator('[aria-rowindex="10001"]').getByRole('link').click();
   await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
 });
+
+test('columns are chosen and kept by the browser, what is all there is sorted by a heading, rows are walked by keys', async ({ page }) => {
+  await page.goto('/log?q=nebula');
+  const heads = () => page.getByRole('columnheader').allTextContents();
+  await expect(page.getByRole('columnheader', { name: /^Piece/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Columns' }).click();
+  await page.getByRole('group', { name: 'Columns' }).getByLabel('Order').uncheck();
+  expect((await heads()).join()).not.toContain('Order');
+  await page.reload();
+  await expect(page.getByRole('columnheader', { name: /^Piece/ })).toBeVisible();
+  expect((await heads()).join()).not.toContain('Order');
+
+  const times = () => page.getByRole('link', { name: /open the record/ }).allTextContents();
+  const before = await times();
+  expect(before.length).toBeGreaterThan(2);
+  await page.getByRole('button', { name: /^When/ }).click();
+  await expect(page.getByRole('columnheader', { name: /^When/ })).toHaveAttribute('aria-sort', 'ascending');
+  expect(await times()).toEqual([...before].reverse());
+
+  const links = page.getByRole('link', { name: /open the record/ });
+  await links.first().focus();
+  await page.keyboard.press('ArrowDown');
+  await page.keyboard.press('j');
+  await expect(links.nth(2)).toBeFocused();
+});

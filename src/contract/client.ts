@@ -31,7 +31,7 @@ export type Args<N extends RouteName> = Part<'params', Params<N>> &
 const PATIENCE_MS = 30_000;
 /** What the server works on for so long as it allows is waited for longer: given up and asked again it would begin anew each time. */
 const LONG_MS = 130_000;
-const TAKES_LONG: readonly RouteName[] = ['orderCards', 'whichTransfer', 'testedMatrix', 'measuringWorth'];
+const TAKES_LONG: readonly RouteName[] = ['orderCards', 'whichTransfer', 'testedMatrix', 'measuringWorth', 'putSample'];
 
 /**
  * Calls a route.

@@ -114,6 +114,7 @@ export const ROUTES = {
   }),
   firstHour: route('How far a new shop is on the way to its first piece', { reply: FirstHourSchema }),
   putSample: route('Opens a sample shop to look round in, on a port of its own, until this server ends', {
+    body: z.looseObject({}),
     reply: z.object({ port: z.number().int() }),
   }),
   find: route('Orders, people, the shelf, presses, pieces, settings and acts in which every word begins a word', {

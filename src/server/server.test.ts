@@ -134,7 +134,16 @@ describe('what has changed', () => {
     }
   };
   it('is told to every open page by the reads it makes stale; what was refused changed nothing', async () => {
-    expect(await staleAfter(() => putOrder(order()))).toEqual(['order', 'orderKit', 'orderCards', 'pressTogether', 'bench', 'parcels']);
+    expect(await staleAfter(() => putOrder(order()))).toEqual([
+      'order',
+      'orderKit',
+      'orderCards',
+      'pressTogether',
+      'bench',
+      'firstHour',
+      'rail',
+      'parcels',
+    ]);
     const before = changesSoFar();
     expect((await putOrder(order({ name: 'Night walk caps' }), '"7"')).status).toBe(412);
     expect(changesSoFar()).toBe(before);

@@ -110,11 +110,11 @@ export function Head<Row extends RowData>({
                 {header.column.getCanSort() ? (
                   <button
                     type="button"
-                    className="-my-2 min-h-11 min-w-11 border-0 bg-transparent p-0 text-inherit underline decoration-dotted underline-offset-4"
+                    className="-my-2 min-h-11 min-w-11 border-0 bg-transparent p-0 text-inherit hover:underline"
                     onClick={header.column.getToggleSortingHandler()}
                   >
                     <table.FlexRender header={header} />
-                    <span aria-hidden="true">{sorted ? (sorted === 'asc' ? ' ↑' : ' ↓') : ''}</span>
+                    <span aria-hidden="true">{sorted ? (sorted === 'asc' ? ' ↑' : ' ↓') : ' ↕'}</span>
                   </button>
                 ) : (
                   <table.FlexRender header={header} />

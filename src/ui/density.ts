@@ -5,7 +5,7 @@ import { remember, remembered } from './browserMemory';
 export type Density = 'roomy' | 'compact';
 
 export function useDensity(): [Density, (density: Density) => void] {
-  const [density, setDensity] = useState<Density>(() => (remembered('density') === 'compact' ? 'compact' : 'roomy'));
+  const [density, setDensity] = useState<Density>(() => (remembered('density') === 'roomy' ? 'roomy' : 'compact'));
   return [
     density,
     (next) => {

@@ -28,7 +28,7 @@ function versionOf(header: string | null): number | null {
   return version;
 }
 
-async function partsOf(name: RouteName, { request, params, url }: APIContext): Promise<RequestParts> {
+export async function partsOf(name: RouteName, { request, params, url }: APIContext): Promise<RequestParts> {
   return {
     params,
     query: Object.fromEntries(url.searchParams),
@@ -37,7 +37,7 @@ async function partsOf(name: RouteName, { request, params, url }: APIContext): P
   };
 }
 
-function replied({ text, version }: { text: string; version: number | null }): Response {
+export function replied({ text, version }: { text: string; version: number | null }): Response {
   const etag = version === null ? {} : { etag: `"${version}"` };
   return new Response(text, { headers: { 'content-type': 'application/json', 'cache-control': 'no-store', ...etag } });
 }

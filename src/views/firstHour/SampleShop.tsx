@@ -10,7 +10,7 @@ export function SampleShop() {
     setIsOpening(true);
     setFault(null);
     try {
-      const { port } = await call('putSample', {});
+      const { port } = await call('putSample', { body: {} });
       location.assign(`http://${location.hostname}:${port}/`);
     } catch (error) {
       setFault(errorWords(error));

@@ -1,14 +1,14 @@
 import type { APIRoute } from 'astro';
-import { outgoing } from '../../../server/http/answer';
-import { answerTo, wrongMethod } from '../../../server/http/endpoint';
+import { inputOf, outgoing } from '../../../server/http/answer';
+import { answerTo, partsOf, replied, wrongMethod } from '../../../server/http/endpoint';
 import { samplePort } from '../../../server/sample';
 
-export const PUT: APIRoute = async ({ request }) => {
+export const PUT: APIRoute = async (context) => {
   try {
-    const { text } = outgoing('putSample', { port: await samplePort() });
-    return new Response(text, { headers: { 'content-type': 'application/json', 'cache-control': 'no-store' } });
+    inputOf('putSample', await partsOf('putSample', context));
+    return replied(outgoing('putSample', { port: await samplePort() }));
   } catch (error) {
-    return answerTo(error, request);
+    return answerTo(error, context.request);
   }
 };
 export const ALL = wrongMethod('PUT');
