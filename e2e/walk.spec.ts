@@ -47,7 +47,6 @@ const PAGES = [
   '/first-hour',
   '/first-hour?step=press',
   '/words',
-  '/offline',
 ] as const;
 
 const SHARES = 4;

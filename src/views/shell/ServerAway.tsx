@@ -6,7 +6,12 @@ import { Teach } from '../../ui/Teach';
 export function ServerAway() {
   useEffect(() => {
     const gone = new AbortController();
-    void untilServerAnswers(gone.signal).then(() => gone.signal.aborted || location.reload());
+    void untilServerAnswers(gone.signal).then(() => {
+      if (gone.signal.aborted) return;
+      // it stands in the place of the page that was asked for; asked for by its own name it leads to the bench
+      if (location.pathname === '/offline') location.replace('/');
+      else location.reload();
+    });
     return () => gone.abort();
   }, []);
   return (
