@@ -64,7 +64,7 @@ export const RunKeys = memo(function RunKeys({
           Stop the run
         </button>
       </div>
-      <div className="sticky bottom-14 flex flex-wrap items-center gap-3 bg-night py-2 max-[43.75rem]:gap-2">
+      <div className="sticky bottom-14 [@media(height<500px)]:static flex flex-wrap items-center gap-3 bg-night py-2 max-[43.75rem]:gap-2">
         {key('Lay back, press again', 'layBack', canLayBack)}
         {key(EARLY[early ?? 'next'] ?? 'Cool enough already', 'early', early !== null)}
         {canSpot && key('Press a part again', 'spot')}
