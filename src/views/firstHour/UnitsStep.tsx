@@ -9,13 +9,11 @@ const SETS = [
     name: '°F, inches, psi',
     says: '320 °F · 3 in under the collar · 40 psi',
     units: { temperature: 'F', length: 'in', linePressure: 'psi' },
-    roomC: (70 - 32) / 1.8,
   },
   {
     name: '°C, millimetres, bar',
     says: '160 °C · 75 mm under the collar · 2.8 bar',
     units: { temperature: 'C', length: 'mm', linePressure: 'bar' },
-    roomC: 22,
   },
 ] as const;
 
@@ -38,13 +36,13 @@ export function UnitsStep({ house, onDone }: Doing) {
         />
       </div>
       <div className="flex flex-wrap gap-4">
-        {SETS.map(({ name, says, units, roomC }) => (
+        {SETS.map(({ name, says, units }) => (
           <button
             key={name}
             type="button"
             disabled={!checked.success}
             className="act act-main min-h-20 flex-1 basis-64 flex-col py-3"
-            onClick={() => void onDone({ units: { ...units }, operators, room: { ...house.room, tempC: roomC } })}
+            onClick={() => void onDone({ units: { ...units }, operators })}
           >
             <span className="text-xl">{name}</span>
             <span className="text-sm font-normal">{says}</span>
