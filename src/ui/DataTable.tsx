@@ -110,7 +110,7 @@ export function Head<Row extends RowData>({
                 {header.column.getCanSort() ? (
                   <button
                     type="button"
-                    className="-my-2 min-h-11 min-w-11 border-0 bg-transparent p-0 text-inherit hover:underline"
+                    className="min-w-11 border-0 pointer-coarse:-my-2 pointer-coarse:min-h-11 bg-transparent p-0 text-inherit hover:underline"
                     onClick={header.column.getToggleSortingHandler()}
                   >
                     <table.FlexRender header={header} />

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { FIRST_STEPS, type FirstFacts, type FirstStep, firstHour, NOTHING_TOLD, type Told, tellDone, tellLeftOut } from '.';
 
-const EMPTY: FirstFacts = { pressId: null, isMeasured: false, ownTransfers: 0, order: null, pressings: 0 };
+const EMPTY: FirstFacts = { pressId: null, isMeasured: false, ownTransfers: 0, order: null, hasPressed: false };
 const order = { orderId: 'o', lineId: 'l' };
 const BRINGS: Partial<Record<FirstStep, Partial<FirstFacts>>> = { press: { pressId: 'p' }, order: { order } };
 const stateOf = (facts: FirstFacts, told: Told = NOTHING_TOLD) =>
@@ -37,7 +37,7 @@ describe('the first hour', () => {
 
   it('is over with the first piece, or when somebody says so', () => {
     expect(firstHour(EMPTY, NOTHING_TOLD).isOver).toBe(false);
-    expect(firstHour({ ...EMPTY, pressings: 1 }, NOTHING_TOLD).isOver).toBe(true);
+    expect(firstHour({ ...EMPTY, hasPressed: true }, NOTHING_TOLD).isOver).toBe(true);
     expect(firstHour(EMPTY, { ...NOTHING_TOLD, isOver: true }).isOver).toBe(true);
   });
 
@@ -46,7 +46,7 @@ describe('the first hour', () => {
     isMeasured: fc.boolean(),
     ownTransfers: fc.nat(2),
     order: fc.constantFrom(null, order),
-    pressings: fc.nat(1),
+    hasPressed: fc.boolean(),
   });
   const told = fc.array(fc.tuple(fc.constantFrom(...FIRST_STEPS), fc.boolean()), { maxLength: 9 });
 

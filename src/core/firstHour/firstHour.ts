@@ -14,8 +14,8 @@ export interface FirstFacts {
   ownTransfers: number;
   /** The first print of an order on the bench. */
   order: { orderId: string; lineId: string } | null;
-  /** Pieces that were recorded, of whatever order. */
-  pressings: number;
+  /** A piece was recorded, of whatever order. */
+  hasPressed: boolean;
 }
 
 const Order = z.object({ orderId: z.string(), lineId: z.string() });
@@ -38,7 +38,7 @@ const SHOWS: Partial<Record<FirstStep, Holds>> = {
   measure: ({ isMeasured }) => isMeasured,
   transfers: ({ ownTransfers }) => ownTransfers > 0,
   order: ({ order }) => order !== null,
-  piece: ({ pressings }) => pressings > 0,
+  piece: ({ hasPressed }) => hasPressed,
 };
 
 const hasPress: Holds = ({ pressId }) => pressId !== null;
@@ -62,7 +62,7 @@ export function firstHour(facts: FirstFacts, told: Told): FirstHour {
   return {
     steps: standing.map((step) => (step.id === next ? { id: step.id, state: 'next' } : step)),
     next,
-    isOver: told.isOver || facts.pressings > 0,
+    isOver: told.isOver || facts.hasPressed,
     pressId: facts.pressId,
     order: facts.order,
   };

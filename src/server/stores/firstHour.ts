@@ -12,7 +12,7 @@ const GENERAL: ReadonlySet<string> = new Set(builtInProducts('2000-01-01').map((
 /** Records that tell what a platen delivers. */
 const MEASURINGS = ['survey', 'quick check'];
 
-const hasPressings = (db: Db): boolean => db.select({ seq: pressings.seq }).from(pressings).limit(1).get() !== undefined;
+const hasPressed = (db: Db): boolean => db.select({ seq: pressings.seq }).from(pressings).limit(1).get() !== undefined;
 
 function firstOrder(db: Db): FirstFacts['order'] {
   const stored = db.select(rowColumns('orders')).from(orders).where(isNull(orders.removedAt)).orderBy(orders.due, orders.id).all();
@@ -33,7 +33,7 @@ function factsOf(db: Db): FirstFacts {
     isMeasured: records !== undefined || presses.some(({ calibration }) => calibration !== null),
     ownTransfers: readShelf(db).products.filter(({ id }) => !GENERAL.has(id)).length,
     order: firstOrder(db),
-    pressings: hasPressings(db) ? 1 : 0,
+    hasPressed: hasPressed(db),
   };
 }
 
@@ -42,7 +42,7 @@ export const readFirstHour = (db: Db): FirstHour => firstHour(factsOf(db), readH
 /** The next step as every page tells it; null: the first hour is over, or all of it was done or left out. */
 export function firstHourNow(db: Db): { next: FirstHour['next']; behind: number; of: number } | null {
   // a grown shop is told at the first look
-  if (hasPressings(db)) return null;
+  if (hasPressed(db)) return null;
   const { next, isOver, steps } = readFirstHour(db);
   if (isOver) return null;
   return { next, behind: steps.filter(({ state }) => state === 'done' || state === 'left out').length, of: steps.length };

@@ -8,7 +8,7 @@ import { useUnits } from '../../ui/house';
 import { LongTable } from '../../ui/LongTable';
 import { useNarrow } from '../../ui/useNarrow';
 import { Outcome } from './PressingTable';
-import { figureColumns, outcomeKey, outcomeLook, Piece, phoneColumns, pieceKey, When } from './pressingColumns';
+import { figureColumns, laidBackText, outcomeKey, outcomeLook, Piece, phoneColumns, pieceKey, When } from './pressingColumns';
 
 /** Height of a row that needs no more, px, by how the list is shown. */
 const ROW_PX = { roomy: 64, compact: 32, phone: 104 } as const;
@@ -83,7 +83,7 @@ const compactColumns = (house: HouseUnits): Column<Logged>[] => {
       ...one,
       cell: (p) => (
         <>
-          <span className={outcomeLook(p)}>{p.outcome}</span> {p.withdrawn ? 'withdrawn' : p.reason}
+          <span className={outcomeLook(p)}>{p.outcome}</span> {p.withdrawn ? 'withdrawn' : (p.reason ?? laidBackText(p))}
         </>
       ),
     },

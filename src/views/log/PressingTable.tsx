@@ -7,7 +7,7 @@ import { instantText } from '../../ui/days';
 import { useUnits } from '../../ui/house';
 import { useNarrow } from '../../ui/useNarrow';
 import { ClosingLine } from './ClosingLine';
-import { figureColumns, outcomeKey, Piece, phoneColumns, pieceKey } from './pressingColumns';
+import { figureColumns, laidBackText, outcomeKey, Piece, phoneColumns, pieceKey } from './pressingColumns';
 
 export function PressingTable({ pressings }: { pressings: Logged[] }) {
   const house = useUnits();
@@ -74,7 +74,7 @@ export function Outcome({ pressing: p }: { pressing: Logged }) {
       <span className={p.outcome === 'spoiled' ? 'font-semibold text-brick' : 'font-semibold'}>{p.outcome}</span>
       {p.reason && <span className="block">{p.reason}</span>}
       {p.lost && <span className="label block">the {p.lost} alone</span>}
-      {p.laidBack > 0 && <span className="label block">laid back {p.laidBack === 1 ? 'once' : `${p.laidBack} times`}</span>}
+      {p.laidBack > 0 && <span className="label block">{laidBackText(p)}</span>}
       {p.withdrawn && <span className="label block">withdrawn</span>}
     </>
   );

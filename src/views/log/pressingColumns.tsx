@@ -49,6 +49,10 @@ export const When = ({ pressing: p, look }: { pressing: Logged; look: string }) 
   </a>
 );
 
+/** Its film was laid down and pressed again; never: nothing. */
+export const laidBackText = ({ laidBack }: Logged): string =>
+  laidBack === 0 ? '' : `laid back ${laidBack === 1 ? 'once' : `${laidBack} times`}`;
+
 export const outcomeLook = ({ outcome }: Logged): string => (outcome === 'spoiled' ? 'font-semibold text-brick' : 'font-semibold');
 
 /** A piece under the other, each as a block of lines. */
@@ -66,7 +70,8 @@ export const phoneColumns = (house: HouseUnits): Column<Logged>[] => [
         </span>
         <span className="label block">
           {p.reason && <b className="text-brick">{p.reason} · </b>}
-          {p.layerNames.join(', ')} · {formatForHouse('temperature', p.setC, house)}, {formatDuration(p.timeS)}
+          {p.laidBack > 0 && <b>{laidBackText(p)} · </b>}
+          {p.orderName} · {p.layerNames.join(', ')} · {formatForHouse('temperature', p.setC, house)}, {formatDuration(p.timeS)}
         </span>
       </span>
     ),
