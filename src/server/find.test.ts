@@ -38,5 +38,8 @@ describe('find', () => {
     expect(titles('lantern')).toContain('Lantern walk');
     expect(titles('lantern vest m')).toContain('Lantern walk');
     expect(titles('ilse 42')).toEqual(['42 Ilse c']);
+    putOrder(db, { ...findOrder(db, 'order-old').doc, name: 'Paper boats' }, 1);
+    expect(titles('lantern')).toEqual([]);
+    expect(titles('paper boats')).toContain('Paper boats');
   });
 });

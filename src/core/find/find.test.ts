@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { BUILT_IN_BLANKS } from '../materials';
 import type { Order } from '../order';
-import { actEntries, orderEntries, pressEntries, search } from './index';
+import { actEntries, type Findable, finder, orderEntries, pressEntries } from './index';
 
 const PRESSES = [
   { id: 'clamshell', name: 'Old clamshell', kind: 'clamshell' as const },
@@ -28,6 +28,7 @@ const ALL = [
   ...actEntries(PRESSES),
   ...pressEntries(PRESSES),
 ];
+const search = (entries: readonly Findable[], typed: string) => finder(entries)([], typed);
 const titles = (typed: string) => search(ALL, typed).flatMap(({ entries }) => entries.map(({ title }) => title));
 const first = (typed: string) => titles(typed)[0];
 
@@ -51,6 +52,14 @@ describe('find', () => {
     expect(search(ALL, 'calibrate swing')[0]?.entries[0]?.href).toBe('/presses/swing/survey');
     expect(first('fahrenheit')).toBe('Units');
     expect(first('backup')).toBe('Make a backup');
+  });
+
+  it('asks what stands and what is there this time alike, and keeps nothing of the second', () => {
+    const [standing, passing] = [ALL.slice(3), ALL.slice(0, 3)];
+    const find = finder(standing);
+    expect(find(passing, 'guide tees')).toEqual(search([...standing, ...passing], 'guide tees'));
+    expect(find([], 'guide tees')).toEqual(search(standing, 'guide tees'));
+    expect(find(passing, 'okoro')[0]?.entries[0]?.title).toBe('7 Ines Okoro');
   });
 
   it('forgives one slip in a word of four letters and more, not in a short one', () => {

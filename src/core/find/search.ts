@@ -19,11 +19,13 @@ export interface FoundGroup {
 const shown = ({ also: _, weight: __, ...entry }: Findable): Entry => entry;
 
 /**
- * Entries in which every word that was typed is found, in groups, the group with the best answer first.
- * Nothing typed finds nothing.
+ * A search over things that stay from one question to the next: they are indexed once.
+ *
+ * @returns asked with what else can be meant this time and what was typed: entries in which every word of it is found, in
+ *          groups, the group with the best answer first. Nothing typed finds nothing.
  */
-export function search(entries: readonly Findable[], typed: string): FoundGroup[] {
-  const byId = new Map(entries.map((entry) => [entry.id, entry]));
+export function finder(standing: readonly Findable[]): (passing: readonly Findable[], typed: string) => FoundGroup[] {
+  const byId = new Map(standing.map((entry) => [entry.id, entry]));
   const index = new MiniSearch<Findable>({
     fields: ['title', 'detail', 'also'],
     searchOptions: {
@@ -35,12 +37,22 @@ export function search(entries: readonly Findable[], typed: string): FoundGroup[
     },
   });
   index.addAll([...byId.values()]);
-  const results = index.search(typed);
+  return (passing, typed) => {
+    const added = [...new Map(passing.map((entry) => [entry.id, entry])).values()].filter(({ id }) => !byId.has(id));
+    for (const entry of added) byId.set(entry.id, entry);
+    index.addAll(added);
+    try {
+      return grouped(index.search(typed).flatMap(({ id }) => byId.get(String(id)) ?? []));
+    } finally {
+      index.removeAll(added);
+      for (const { id } of added) byId.delete(id);
+    }
+  };
+}
+
+function grouped(found: readonly Findable[]): FoundGroup[] {
   const groups = new Map<Group, Findable[]>();
-  for (const { id } of results) {
-    const entry = byId.get(String(id));
-    if (entry) groups.set(entry.group, [...(groups.get(entry.group) ?? []), entry]);
-  }
+  for (const entry of found) groups.set(entry.group, [...(groups.get(entry.group) ?? []), entry]);
   // pieces of one run answer alike: the newest is meant
   groups.get('pieces')?.sort((a, b) => (b.at ?? 0) - (a.at ?? 0));
   return [...groups].map(([group, list]) => ({ group, entries: list.slice(0, OF_A_GROUP).map(shown), more: list.length > OF_A_GROUP }));

@@ -1,10 +1,20 @@
 /** Find anywhere: what of the whole shop answers a few letters. Orders are narrowed by their text and the log by the database first, the rest is small. */
 import { desc, inArray, sql } from 'drizzle-orm';
-import { actEntries, type FoundGroup, offered, orderEntries, pieceEntry, pressEntries, search, shelfEntries } from '../../core/find';
+import {
+  actEntries,
+  type Findable,
+  type FoundGroup,
+  finder,
+  offered,
+  orderEntries,
+  pieceEntry,
+  pressEntries,
+  shelfEntries,
+} from '../../core/find';
 import type { Blank } from '../../core/materials';
 import { orders } from '../db/schema';
 import { type Db, perShop } from './perShop';
-import { searchLog, wordsIn } from './pressings';
+import { newestFound, wordsIn } from './pressings';
 import { markOf, whileSame } from './revisions';
 import { listPresses, readShelf } from './shelf';
 import { readRows, rowColumns } from './versioned';
@@ -16,39 +26,55 @@ const MOST_ORDERS = 24;
 /** Pieces of the log that are ranked, the newest first. */
 const MOST_PIECES = 20;
 
+const standingBefore = perShop(() => new Map<string, { mark: string; value: Standing }>());
+
+interface Standing {
+  acts: Findable[];
+  blanks: readonly Blank[];
+  find: ReturnType<typeof finder>;
+}
+
+/** What stays from one question to the next: acts, settings, words, presses and the shelf. */
+function standing(db: Db): Standing {
+  return whileSame(db, standingBefore(db), '', markOf(db, 'shelf', 'presses'), () => {
+    const presses = listPresses(db).rows.map(({ doc }) => doc);
+    const shelf = readShelf(db);
+    const acts = actEntries(presses);
+    return { acts, blanks: shelf.blanks, find: finder([...acts, ...pressEntries(presses), ...shelfEntries(shelf)]) };
+  });
+}
+
 /** @param today as an ISO day */
 export function findAnywhere(db: Db, typed: string, today: string): { groups: FoundGroup[] } {
-  const presses = listPresses(db).rows.map(({ doc }) => doc);
-  const acts = actEntries(presses);
+  const { acts, blanks, find } = standing(db);
   const asked = wordsIn(typed);
   if (asked.length === 0) return { groups: offered(acts) };
-  const shelf = readShelf(db);
-  const blanks = new Map(shelf.blanks.map((blank) => [blank.id, blank]));
-  const entries = [
-    ...ordersFor(db, asked, shelf.blanks).flatMap((order) => orderEntries(order, blanks, today)),
-    ...acts,
-    ...pressEntries(presses),
-    ...shelfEntries(shelf),
-    ...searchLog(db, { q: typed, limit: MOST_PIECES }).pressings.map(pieceEntry),
-  ];
-  return { groups: search(entries, typed) };
+  const pieces = newestFound(db, { q: typed, limit: MOST_PIECES }).map(pieceEntry);
+  return { groups: find([...orderThings(db, asked, blanks, today), ...pieces], typed) };
 }
 
 interface OrderText {
-  id: string;
+  version: number;
   text: string;
 }
-const textsBefore = perShop(() => new Map<string, { mark: string; value: OrderText[] }>());
+const textsBefore = perShop(() => new Map<string, { mark: string; value: Map<string, OrderText> }>());
 
-/** The text of every order, the latest due first; read anew only when an order has changed. */
-const textsOf = (db: Db): OrderText[] =>
-  whileSame(db, textsBefore(db), '', markOf(db, 'orders'), () =>
-    db
+/** The text of every order by its id, the latest due first; of those that have changed it is read anew. */
+function textsOf(db: Db): Map<string, OrderText> {
+  const memory = textsBefore(db);
+  return whileSame(db, memory, '', markOf(db, 'orders'), () => {
+    const before = memory.get('')?.value;
+    const standing = db.select({ id: orders.id, version: orders.version }).from(orders).orderBy(desc(orders.due)).all();
+    const changed = standing.filter(({ id, version }) => before?.get(id)?.version !== version).map(({ id }) => id);
+    const read = db
       .select({ id: orders.id, text: sql<string>`lower(${orders.doc})` })
       .from(orders)
-      .orderBy(desc(orders.due))
-      .all(),
-  );
+      .where(sql`${orders.id} IN (SELECT value FROM json_each(${JSON.stringify(changed)}))`)
+      .all();
+    const anew = new Map(read.map(({ id, text }) => [id, text]));
+    return new Map(standing.map(({ id, version }) => [id, { version, text: anew.get(id) ?? before?.get(id)?.text ?? '' }]));
+  });
+}
 
 /** Texts of which one stands in an order that a word is of: the word itself, or a blank that a word of begins with it. */
 function textsFor(word: string, blanks: readonly Pick<Blank, 'id' | 'name'>[]): string[] {
@@ -56,14 +82,20 @@ function textsFor(word: string, blanks: readonly Pick<Blank, 'id' | 'name'>[]): 
   return [word, ...named.map(({ id }) => `"blankid":"${id.toLowerCase()}"`)];
 }
 
-function ordersFor(db: Db, asked: readonly string[], blanks: readonly Pick<Blank, 'id' | 'name'>[]) {
-  const every = textsOf(db);
+/** Orders and their people that can be meant. */
+function orderThings(db: Db, asked: readonly string[], blanks: readonly Blank[], today: string): Findable[] {
+  const texts = [...textsOf(db)];
+  const byId = new Map(blanks.map((blank) => [blank.id, blank]));
+  const entriesOf = (ids: string[]) => {
+    const stored = db.select(rowColumns('orders')).from(orders).where(inArray(orders.id, ids)).orderBy(desc(orders.due)).all();
+    return readRows(db, 'orders', stored as never).rows.flatMap(({ doc }) => orderEntries(doc, byId, today));
+  };
+  if (texts.length <= FEW_ORDERS) return entriesOf(texts.map(([id]) => id));
   const wanted = asked.map((word) => textsFor(word, blanks));
-  const found =
-    every.length <= FEW_ORDERS
-      ? every
-      : every.filter(({ text }) => wanted.every((one) => one.some((part) => text.includes(part)))).slice(0, MOST_ORDERS);
-  const ids = found.map(({ id }) => id);
-  const stored = db.select(rowColumns('orders')).from(orders).where(inArray(orders.id, ids)).orderBy(desc(orders.due)).all();
-  return readRows(db, 'orders', stored as never).rows.map(({ doc }) => doc);
+  const found = texts.filter(([, { text }]) => wanted.every((one) => one.some((part) => text.includes(part)))).slice(0, MOST_ORDERS);
+  // no slip is forgiven here, so who lacks a word is not meant
+  return entriesOf(found.map(([id]) => id)).filter(({ title, detail, also }) => {
+    const text = `${title} ${detail} ${also}`.toLowerCase();
+    return asked.every((word) => text.includes(word));
+  });
 }

@@ -163,19 +163,32 @@ function countFound(db: Db, query: LogQuery, { where, walked }: WordSearch): num
   return db.select({ n: count() }).from(counted).get()?.n ?? 0;
 }
 
-/** Newest first; `more` says whether older ones are left; `total` stops one past `MOST_COUNTED`. */
-export function searchLog(db: Db, query: LogQuery): { pressings: Logged[]; total: number; more: boolean; unreadable: Unreadable[] } {
-  const search = wordSearch(db, query);
+interface LogPage {
+  pressings: Logged[];
+  more: boolean;
+  unreadable: Unreadable[];
+}
+
+/** A page of what is asked for, newest first; `more` says whether older ones are left. */
+function pageOf(db: Db, query: LogQuery, { where }: WordSearch): LogPage {
   const rows = db
     .select({ id: pressings.id, text: textOf(pressings.doc) })
     .from(pressings)
-    .where(and(...search.where, ...filters(query)))
+    .where(and(...where, ...filters(query)))
     .orderBy(desc(pressings.endedAt), desc(pressings.seq))
     .limit(query.limit + 1)
     .all();
-  const total = countFound(db, { ...query, before: undefined, beforeId: undefined }, search);
   const page = readAll<Pressing>(PRESSING_READER, 'pressing', rows.slice(0, query.limit));
-  return { pressings: withAmendments(db, page.docs), total, more: rows.length > query.limit, unreadable: page.unreadable };
+  return { pressings: withAmendments(db, page.docs), more: rows.length > query.limit, unreadable: page.unreadable };
+}
+
+/** The newest that are asked for, uncounted: of words that many records have, counting takes longer than finding. */
+export const newestFound = (db: Db, query: LogQuery): Logged[] => pageOf(db, query, wordSearch(db, query)).pressings;
+
+/** A page of the log, and how many there are in all: `total` stops one past `MOST_COUNTED`. */
+export function searchLog(db: Db, query: LogQuery): LogPage & { total: number } {
+  const search = wordSearch(db, query);
+  return { ...pageOf(db, query, search), total: countFound(db, { ...query, before: undefined, beforeId: undefined }, search) };
 }
 
 /** What the log may be narrowed by: the names that stand in it. */
