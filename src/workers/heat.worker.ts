@@ -6,7 +6,6 @@ import {
   adhesiveOfQuery,
   bandOfQuery,
   correctQuery,
-  faultOfQuery,
   type HeatQuery,
   peelOfQuery,
   type Simulated,
@@ -18,8 +17,6 @@ import {
 const QUICK = { resolution: 0.4, toleranceK: 0.1 } as const;
 
 const api = {
-  /** What is wrong with a question; null: nothing. */
-  fault: faultOfQuery,
   simulate: (query: HeatQuery, doubt: Doubt): { seen: Simulated; band: ReturnType<typeof bandOfQuery> } => ({
     seen: simulate(query),
     band: bandOfQuery(query, doubt),

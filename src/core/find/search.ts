@@ -2,8 +2,9 @@
 import MiniSearch from 'minisearch';
 import type { Entry, Findable, Group } from './entry';
 
-/** Shown of one group. */
-const OF_A_GROUP = 5;
+/** Shown of the group with the best answer, and of each other. */
+const OF_THE_BEST = 5;
+const OF_OTHERS = 3;
 
 /** A word of so many letters may be typed with a slip in it: one letter in five wrong, missing or too many. */
 const SLIPS_FROM = 4;
@@ -55,10 +56,13 @@ function grouped(found: readonly Findable[]): FoundGroup[] {
   for (const entry of found) groups.set(entry.group, [...(groups.get(entry.group) ?? []), entry]);
   // pieces of one run answer alike: the newest is meant
   groups.get('pieces')?.sort((a, b) => (b.at ?? 0) - (a.at ?? 0));
-  return [...groups].map(([group, list]) => ({ group, entries: list.slice(0, OF_A_GROUP).map(shown), more: list.length > OF_A_GROUP }));
+  return [...groups].map(([group, list], at) => {
+    const most = at === 0 ? OF_THE_BEST : OF_OTHERS;
+    return { group, entries: list.slice(0, most).map(shown), more: list.length > most };
+  });
 }
 
 /** What is offered before anything is typed: the first of the acts. */
 export const offered = (acts: readonly Findable[]): FoundGroup[] => [
-  { group: 'acts', entries: acts.slice(0, OF_A_GROUP).map(shown), more: false },
+  { group: 'acts', entries: acts.slice(0, OF_THE_BEST).map(shown), more: false },
 ];

@@ -3,7 +3,8 @@
 import type { z } from 'zod';
 import { bondOf, flowOf, flowOver, harmOf, harmOver, peelClockOf, type Shut, tempAt, within } from './indices';
 import { LATENT_J_KG } from './march';
-import { type Passage, type Piece, sceneOf } from './piece';
+import { sceneOf } from './piece';
+import type { Passage, Piece } from './pieceSchema';
 import type { PeelClock, ReferenceSchema } from './schemas';
 import { type Curve, type Solved, type SolveOptions, solve } from './solve';
 

@@ -1,8 +1,8 @@
 /** Correct: the time, and where it must be the temperature, that brings a piece's bond back to the supplier's own. */
 import { type Adhesive, bondUnder, type Growth, grownAt, growthOf, type Limits, reaches } from './assess';
 import { harmOf, SOUND, within } from './indices';
-import type { Passage, Piece } from './piece';
 import { sceneOf } from './piece';
+import type { Passage, Piece } from './pieceSchema';
 import { type SolveOptions, solve } from './solve';
 
 /** What the sheet allows: time under heat, s, and platen's surface, °C. */

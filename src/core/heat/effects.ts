@@ -1,7 +1,7 @@
 /** Effects: what each thing that differs from the supplier's own stack takes or gives, and what a change would bring. */
 import { type Adhesive, bondUnder } from './assess';
 import { BASE_PAD, UNDERLAYS } from './layers';
-import type { Passage, Piece, StackLayer } from './piece';
+import type { Passage, Piece, StackLayer } from './pieceSchema';
 import type { Effect, EffectOf } from './schemas';
 import type { SolveOptions } from './solve';
 

@@ -1,7 +1,8 @@
 /** Follow: how far a face follows a platen over time, and the platen that brings it to a temperature. Dry, so that it holds for every temperature. */
 import { remembered } from '../numerics';
 import { tempAt, within } from './indices';
-import { type Piece, sceneOf } from './piece';
+import { sceneOf } from './piece';
+import type { Piece } from './pieceSchema';
 import { type SolveOptions, solve } from './solve';
 
 /** A share of an excess temperature that a place has reached, 0 to 1, over the time the press is shut. */

@@ -25,6 +25,7 @@ export {
 export * from './layers';
 export { DRYING_C, LATENT_J_KG } from './march';
 export { regainOf, waterOf } from './moisture';
+export { sceneOf } from './piece';
 export {
   COOLING_PLACES,
   type CoolingPlace,
@@ -35,8 +36,7 @@ export {
   type Role,
   type StackLayer,
   StackLayerSchema,
-  sceneOf,
-} from './piece';
+} from './pieceSchema';
 export { figure, type HeatLayer, type HeatStage, type Scene, SceneSchema } from './scene';
 export { type BondBand, BondBandSchema, type Effect, EffectSchema, type PeelClock, PeelClockSchema, ReferenceSchema } from './schemas';
 export { baseWarming, dryingTime, peelClock, type Series, series } from './series';

@@ -81,3 +81,6 @@ export function contactResistance(contactKPa: number): number {
  * @example layerResistance({ k: 0.25, thicknessMm: 0.5 }) // 0.002
  */
 export const layerResistance = (layer: Pick<LayerProperties, 'k' | 'thicknessMm'>): number => layer.thicknessMm / 1000 / layer.k;
+
+/** Roles of what lies on the base, under what is pressed. */
+export const ON_BASE: readonly string[] = ['underlay', 'pad'];

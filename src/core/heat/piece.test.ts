@@ -3,7 +3,8 @@ import { describe, expect, it } from 'vitest';
 import { CLOTHS, passage, pieceOf, under } from '../../../test/columns';
 import { runs } from '../../../test/runs';
 import { COVER_SHEETS, contactResistance, type Passage, type Piece, type Scene, SceneSchema, sceneOf, solve } from './index';
-import { PieceSchema, seriesOf } from './piece';
+import { seriesOf } from './piece';
+import { PieceSchema } from './pieceSchema';
 
 const names = (scene: Scene) => scene.stages.map(({ name }) => name);
 const stage = (scene: Scene, name: string) => {

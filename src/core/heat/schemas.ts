@@ -1,6 +1,6 @@
 /** Answers of the heat model as they are kept and sent. Kept apart from the model, which is loaded where no schema is wanted. */
 import { z } from 'zod';
-import { GluedPieceSchema } from './piece';
+import { GluedPieceSchema } from './pieceSchema';
 import { figure } from './scene';
 
 /** Seconds after opening until a piece is warm, until it is too cool to count as warm, and until it is cold; null: not while it was watched. */

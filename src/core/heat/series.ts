@@ -2,7 +2,8 @@
 
 import type { Adhesive } from './assess';
 import { bondOf, flowOver, peelClockOf, SOUND, within } from './indices';
-import { type CoolingPlace, type Passage, type Piece, type StackLayer, sceneOf, seriesOf } from './piece';
+import { sceneOf, seriesOf } from './piece';
+import type { CoolingPlace, Passage, Piece, StackLayer } from './pieceSchema';
 import type { PeelClock } from './schemas';
 import { type SolveOptions, solve } from './solve';
 

@@ -1,7 +1,8 @@
 /** Two-sided: a piece between two heated platens, over its whole passage, and the upper one that brings a place to its dose or its limit. */
 import { remembered, rootOf } from '../numerics';
 import { flowOf, harmRate, logMean, type Shut, tempAt, within } from './indices';
-import { type Passage, type Piece, sceneOf } from './piece';
+import { sceneOf } from './piece';
+import type { Passage, Piece } from './pieceSchema';
 import { type Curve, solve } from './solve';
 
 /** Places of a piece: the bond line, the bare face beside the art, the cloth under the art and its inside, the upper side of the transfer. */

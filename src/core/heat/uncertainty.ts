@@ -2,7 +2,7 @@
 import { normalCdf } from '../numerics';
 import { type Adhesive, bondUnder } from './assess';
 import { SOUND } from './indices';
-import type { Passage, Piece, StackLayer } from './piece';
+import type { Passage, Piece, StackLayer } from './pieceSchema';
 import type { BondBand } from './schemas';
 import type { SolveOptions } from './solve';
 

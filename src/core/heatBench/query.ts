@@ -1,15 +1,6 @@
 /** A query of the heat model: everything a question to it holds, checked before anything is computed. */
 import { z } from 'zod';
-import {
-  type Adhesive,
-  COOLING_PLACES,
-  figure,
-  GluedPieceSchema,
-  PassageSchema,
-  ReferenceSchema,
-  referenceFlow,
-  type SolveOptions,
-} from '../heat';
+import { COOLING_PLACES, figure, GluedPieceSchema, PassageSchema, ReferenceSchema } from '../heat';
 
 const Limit = figure(40, 300, 'A limit', '°C').nullable();
 
@@ -57,9 +48,3 @@ export const AllowedSchema = z.object({
 });
 
 export const PeelQuerySchema = z.object({ piece: GluedPieceSchema, passage: PassageSchema, where: z.enum(COOLING_PLACES) });
-
-/** The adhesive of a query, with the flow its supplier means worked out. */
-export const adhesiveOfQuery = (
-  { adhesive: { softenC, reference, shift } }: Pick<HeatQuery, 'adhesive'>,
-  options: SolveOptions = {},
-): Adhesive => ({ softenC, shift, referenceFlow: referenceFlow(reference, softenC, options) });

@@ -20,7 +20,8 @@ import {
   type SolveOptions,
   sensitivities,
 } from '../heat';
-import { adhesiveOfQuery, type HeatQuery } from './query';
+import { adhesiveOfQuery } from './adhesive';
+import type { HeatQuery } from './query';
 
 /** Places whose temperature is told: the bond line, the bare face beside the art, the cloth under the art, and its inside. */
 export const SIMULATED_PLACES = ['glue', 'face', 'under', 'inside'] as const;

@@ -13,6 +13,8 @@ export {
   ratioFrom,
   touchingMm2,
 } from './airPressure';
+export { bandOf, type Offset } from './band';
+export { type Band, BandSchema } from './bandSchema';
 export { type ChartPoint, type ControlChart, controlChart, type Due, nextSurvey } from './chart';
 export { type ColdSpot, coldSpots } from './coldSpot';
 export { type Contradiction, ContradictionSchema, contradiction, placeName } from './contradiction';
@@ -55,15 +57,11 @@ export {
   surfaceOver,
 } from './platenMap';
 export {
-  type Band,
-  BandSchema,
-  bandOf,
   deliveredBand,
   dwell,
   dwells,
   fitsShape,
   isHandHeld,
-  type Offset,
   PRESS_KINDS,
   type Press,
   type PressKind,

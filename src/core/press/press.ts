@@ -2,6 +2,8 @@
 import { z } from 'zod';
 import { Id, Name, SetTemp, Words } from '../materials';
 import { AirDriveSchema, CRUSH_KPA } from './airPressure';
+import { bandOf, type Offset } from './band';
+import type { Band } from './bandSchema';
 import { HeaterSchema } from './heater';
 import { FINISHES } from './instrument';
 
@@ -17,7 +19,7 @@ export const isHandHeld = (press: Pick<Press, 'kind'>): boolean => press.kind ==
 
 const Side = z.number().min(30, 'A platen under 30 mm is not one.').max(2000, 'A platen over 2 m is not one.');
 const Platen = z.object({ widthMm: Side, heightMm: Side });
-const Offset = z
+const OffsetK = z
   .number()
   .min(-60, 'An offset of more than 60 K is a fault, not an offset.')
   .max(60, 'An offset of more than 60 K is a fault, not an offset.');
@@ -58,7 +60,7 @@ export const PressSchema = z.object({
   /** Surface minus readout, K, and the 95 % spread of the surface over the art, K; null: not measured. */
   calibration: z
     .object({
-      offsetK: Offset,
+      offsetK: OffsetK,
       spreadK: Spread,
       on: z.iso.date(),
       how: Words,
@@ -87,7 +89,7 @@ export const PressSchema = z.object({
   swapPlatens: z.array(Platen.extend({ id: Id, name: Name })).max(10),
   /** A lower platen that heats too, with what it was found to deliver; null: the base is not heated. */
   lower: z
-    .object({ minC: SetTemp, maxC: SetTemp, offsetK: Offset, spreadK: Spread })
+    .object({ minC: SetTemp, maxC: SetTemp, offsetK: OffsetK, spreadK: Spread })
     .refine((l) => l.minC < l.maxC, { path: ['minC'], message: 'The lowest setting is not under the highest.' })
     .nullable(),
   timers: z.union([z.literal(1), z.literal(2)]),
@@ -118,15 +120,6 @@ export const platensOf = (press: Press): { id: string; name: string; widthMm: nu
 /** What a press nobody measured is taken to do at a place: right on average, 7 K one standard deviation, ±14 K in 95 %. */
 const UNMEASURED = { offsetK: 0, spreadK: 14 } as const;
 
-/** How a press stands to what it is set to: offset and 95 % spread at a setting, K, and how both change away from it. */
-export interface Offset {
-  offsetK: number;
-  spreadK: number;
-  slope: number;
-  spreadPerK: number;
-  refC: number;
-}
-
 /** Offset and spread to reckon with; a press that was never measured counts ±14 K. */
 export function pressOffset(press: Press): Offset & { measured: boolean } {
   const { calibration } = press;
@@ -134,17 +127,6 @@ export function pressOffset(press: Press): Offset & { measured: boolean } {
   if (!calibration) return { ...flat, ...UNMEASURED, measured: false };
   const { offsetK, spreadK, slope = 0, spreadPerK = 0, refC = 0 } = calibration;
   return { offsetK, spreadK, slope, spreadPerK, refC, measured: true };
-}
-
-/** A temperature band at the platen's surface, °C. */
-export const BandSchema = z.object({ lowC: z.number(), midC: z.number(), highC: z.number() });
-export type Band = z.infer<typeof BandSchema>;
-
-/** What the platen's surface really reaches over the art for a set value, °C. */
-export function bandOf({ offsetK, spreadK, slope, spreadPerK, refC }: Offset, setC: number): Band {
-  const midC = setC + offsetK + slope * (setC - refC);
-  const half = spreadK + spreadPerK * Math.abs(setC - refC);
-  return { lowC: midC - half, midC, highC: midC + half };
 }
 
 /** What a press delivers for a set value, °C. */

@@ -4,8 +4,9 @@
  */
 import { z } from 'zod';
 import { fixedNormals, pivotedCholesky, quantileOfSorted, remembered } from '../numerics';
+import type { Offset } from './band';
 import { type Area, alike, distance, nodesOf, type Place, PRIOR } from './platenFit';
-import type { Offset, Press } from './press';
+import type { Press } from './press';
 
 const NormalSchema = z.object({ meanK: z.number(), sdK: z.number() });
 export type Normal = z.infer<typeof NormalSchema>;

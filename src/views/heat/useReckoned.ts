@@ -2,6 +2,7 @@
 import { useEffect, useEffectEvent, useState } from 'react';
 import type { BenchStack } from '../../core/advice';
 import type { Correction, Effect } from '../../core/heat';
+import { faultOfQuery } from '../../core/heatBench';
 import { heatWorker } from '../../workers/heat';
 import type { Reckoned } from './Indices';
 import { VARIANT_NAMES, type Variant } from './variant';
@@ -24,7 +25,7 @@ async function reckon(variants: readonly Variant[], current: number, stack: Benc
   const doubt = { platenK: stack.spreadK / SPREADS_A_SD, shiftSd: stack.shiftSd };
   const columns: Reckoned[] = [];
   for (const [i, one] of variants.entries()) {
-    const wrong = await heatWorker.query((api) => api.fault(one.query));
+    const wrong = faultOfQuery(one.query);
     if (wrong) throw new Error(wrong);
     const { seen, band } = await heatWorker.query((api) => api.simulate(one.query, doubt));
     const peel = await heatWorker.query((api) => api.peel(one.query));
