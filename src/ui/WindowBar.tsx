@@ -72,7 +72,7 @@ function Drawing({ w, bracket, setC, house, width }: DrawingProps) {
   const high = bound('sheet high') ?? 0;
   const { lowC, midC: mid, highC } = bandOf(w, setC);
   return (
-    <svg width={width} height={HEIGHT} className="block touch-none select-none">
+    <svg width={width} height={HEIGHT} className="block select-none">
       <title>{describe(w, setC, house)}</title>
       <defs>
         <pattern id={hatch} width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">

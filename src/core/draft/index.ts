@@ -21,6 +21,7 @@ export { layerName, layersOf, type PreparedInput, type ResolveInput } from './in
 export { type LearnedShift, LearnedShiftSchema } from './learnedShift';
 export { dyeLimit, HARMS, LIMIT_SD_K, limitSdOf, limitsFor, limitWords, MARKS } from './limits';
 export { areaOfArt, layIn, mapOf, prepared } from './measured';
+export { miniatureOf, miniatureSvg } from './miniature';
 export { MIRRORS, type Mirror } from './mirror';
 export { clearanceOf, layOf, laysTogether, nudged, PILLOW_SINKS_MM, type Pose, type PoseInput, platenOf, poseOf } from './pose';
 export { FIELDS, type Field, type Reason, ReasonSchema } from './reason';

@@ -66,7 +66,12 @@ export function platenOf({ print, press }: Pick<PoseInput, 'print' | 'press'>): 
 const CENTRED: Lay = { xMm: 0, yMm: 0, turn: 0 };
 
 /** Where art goes by the house’s rules, or the words for why it cannot. */
-function placed({ print, item, blank, house }: PoseInput): Pick<Pose, 'placement' | 'fault'> {
+export function placed({
+  print,
+  item,
+  blank,
+  house,
+}: Pick<PoseInput, 'print' | 'item' | 'blank' | 'house'>): Pick<Pose, 'placement' | 'fault'> {
   try {
     const placement = place({
       blank,

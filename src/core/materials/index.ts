@@ -16,6 +16,7 @@ export {
 export { BUILT_IN_AIDS } from './builtInAids';
 export { BUILT_IN_BLANKS } from './builtInBlanks';
 export { BUILT_IN_FABRICS } from './builtInFabrics';
+export { clothColour, isDarkColour } from './clothColour';
 export { COVER_KINDS, type CoverKind, coverAid } from './cover';
 export { contradictions, MEASURES, type Measures, NECKS, UnknownSize } from './cut';
 export {

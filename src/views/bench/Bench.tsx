@@ -6,6 +6,7 @@ import { stationHref } from '../../core/log';
 import { dayText, dueText, isoDayText, workText } from '../../ui/days';
 import { Lamp } from '../../ui/Lamp';
 import { LeftOut } from '../../ui/LeftOut';
+import { PieceMark } from '../../ui/PieceMark';
 import { Island, Pending, useRoute } from '../../ui/query';
 import { Teach } from '../../ui/Teach';
 import { lampWords, measureWords, savedWords } from '../../ui/worthWords';
@@ -138,15 +139,18 @@ function QueueRow({ row, first, today }: { row: BenchRow; first: boolean; today:
         <div className={`text-lg font-bold ${late ? 'text-brick' : ''}`}>{dueText(row.due, today)}</div>
         <div className="label">{isoDayText(row.due)}</div>
       </div>
-      <div className="min-w-0 leading-tight max-[62rem]:order-first max-[62rem]:col-span-2">
-        <a
-          href={stationHref(row.orderId, 'lines')}
-          className="block text-lg font-bold text-ink no-underline hover:underline max-[62rem]:py-2.5 pointer-coarse:py-2"
-        >
-          {row.name}
-        </a>
-        <div>
-          {row.what || 'no lines yet'} <span className="label">{row.customer && `· ${row.customer}`}</span>
+      <div className="flex min-w-0 items-center gap-3 leading-tight max-[62rem]:order-first max-[62rem]:col-span-2">
+        {row.pieces > 0 && <PieceMark orderId={row.orderId} lineId={row.next.lineId ?? undefined} />}
+        <div className="min-w-0">
+          <a
+            href={stationHref(row.orderId, 'lines')}
+            className="block text-lg font-bold text-ink no-underline hover:underline max-[62rem]:py-2.5 pointer-coarse:py-2"
+          >
+            {row.name}
+          </a>
+          <div>
+            {row.what || 'no lines yet'} <span className="label">{row.customer && `· ${row.customer}`}</span>
+          </div>
         </div>
       </div>
       <div className="max-[62rem]:order-3 max-[62rem]:col-span-2">

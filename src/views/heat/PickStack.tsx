@@ -16,7 +16,7 @@ export function PickStack({ shelf, presses, picked }: { shelf: ShelfReply; press
   const there = <T extends { retiredOn?: string | undefined }>(all: readonly T[]) => all.filter((candidate) => !candidate.retiredOn);
   const fabricOf = (id: string) => shelf.fabrics.find((fabric) => fabric.id === id)?.name ?? '';
   return (
-    <div className="grid max-w-[56.25rem] grid-cols-3 gap-x-4 pt-2">
+    <div className="grid max-w-[56.25rem] grid-cols-3 gap-x-4 pt-2 narrow:grid-cols-1">
       <PickField
         label="Blank"
         items={there(shelf.blanks).map((blank) => ({ id: blank.id, name: blank.name, detail: fabricOf(blank.fabricId) }))}

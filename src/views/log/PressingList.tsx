@@ -11,7 +11,7 @@ import { Outcome } from './PressingTable';
 import { figureColumns, laidBackText, outcomeKey, outcomeLook, Piece, phoneColumns, pieceKey, When } from './pressingColumns';
 
 /** Height of a row that needs no more, px, by how the list is shown. */
-const ROW_PX = { roomy: 64, compact: 32, phone: 104 } as const;
+const ROW_PX = { roomy: 64, compact: 31, phone: 104 } as const;
 type Shown = keyof typeof ROW_PX;
 
 interface PressingListProps {
@@ -63,7 +63,7 @@ const compactColumns = (house: HouseUnits): Column<Logged>[] => {
       figures: true,
       headLook: 'w-[13.5%]',
       cellLook: 'pr-4 align-middle leading-tight',
-      cell: (p) => <When pressing={p} look="inline-flex min-h-8 items-center pointer-coarse:min-h-11" />,
+      cell: (p) => <When pressing={p} look="inline-flex min-h-7.5 items-center pointer-coarse:min-h-11" />,
     },
     { head: 'Order', sortBy: (p) => p.orderName, headLook: 'w-[20%]', ...one, cell: (p) => p.orderName },
     { head: 'Piece', sortBy: pieceKey, headLook: 'w-[24%]', ...one, cell: (p) => <Piece pressing={p} /> },

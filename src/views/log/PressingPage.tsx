@@ -6,6 +6,7 @@ import { stationHref } from '../../core/log';
 import { instantText } from '../../ui/days';
 import { Fault } from '../../ui/Fault';
 import { useUnits } from '../../ui/house';
+import { PieceMark } from '../../ui/PieceMark';
 import { Island, Pending, useRoute } from '../../ui/query';
 import { Says } from '../../ui/Says';
 import { useWrite, write } from '../../ui/write';
@@ -32,6 +33,7 @@ function PressingOf({ id }: { id: string }) {
   return (
     <div className="mx-auto max-w-[77.5rem] px-5 pt-4">
       <div className="flex flex-wrap items-start gap-6 pb-3">
+        {card && <PieceMark orderId={p.orderId} lineId={p.lineId} size={64} />}
         <div className="min-w-0 flex-1">
           <h1>
             {p.orderName}, piece {p.piece}

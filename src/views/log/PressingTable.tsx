@@ -16,7 +16,7 @@ export function PressingTable({ pressings }: { pressings: Logged[] }) {
   return (
     <DataTable
       look="w-full text-left text-[0.95rem]"
-      columns={[...(narrow ? phoneColumns(house) : columnsOf(house)), moreColumn(open, setOpen)]}
+      columns={[...(narrow ? phoneColumns(house, true) : columnsOf(house)), moreColumn(open, setOpen)]}
       rows={pressings}
       idOf={({ id }) => id}
       rowLook={({ withdrawn }) => `rule-top ${withdrawn ? 'text-soft line-through' : ''}`}

@@ -55,8 +55,8 @@ export const laidBackText = ({ laidBack }: Logged): string =>
 
 export const outcomeLook = ({ outcome }: Logged): string => (outcome === 'spoiled' ? 'font-semibold text-brick' : 'font-semibold');
 
-/** A piece under the other, each as a block of lines. */
-export const phoneColumns = (house: HouseUnits): Column<Logged>[] => [
+/** A piece under the other, each as a block of lines. @param ofOrder they are of one order, which the page names */
+export const phoneColumns = (house: HouseUnits, ofOrder = false): Column<Logged>[] => [
   {
     head: 'Piece',
     cell: (p) => (
@@ -71,7 +71,8 @@ export const phoneColumns = (house: HouseUnits): Column<Logged>[] => [
         <span className="label block">
           {p.reason && <b className="text-brick">{p.reason} · </b>}
           {p.laidBack > 0 && <b>{laidBackText(p)} · </b>}
-          {p.orderName} · {p.layerNames.join(', ')} · {formatForHouse('temperature', p.setC, house)}, {formatDuration(p.timeS)}
+          {ofOrder ? '' : `${p.orderName} · `}
+          {p.layerNames.join(', ')} · {formatForHouse('temperature', p.setC, house)}, {formatDuration(p.timeS)}
         </span>
       </span>
     ),

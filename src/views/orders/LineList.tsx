@@ -3,6 +3,7 @@ import type { ReactNode } from 'react';
 import { finishedPieces, lineLamp } from '../../core/log';
 import { sidedWords } from '../../core/materials';
 import { Lamp } from '../../ui/Lamp';
+import { PieceMark } from '../../ui/PieceMark';
 import type { OrderState } from './useOrder';
 
 interface LineListProps {
@@ -28,12 +29,17 @@ export function LineList({ state, blankName, current, hrefOf, children }: LineLi
                   aria-current={on ? 'true' : undefined}
                   className={`block border-l-4 px-4 py-3 leading-tight text-ink no-underline ${on ? 'border-teal bg-sheet' : 'border-transparent hover:bg-sheet'}`}
                 >
-                  <span className="flex items-baseline justify-between gap-2">
-                    <span className="min-w-0 font-semibold">
-                      <span className="figure">{line.count}</span> {blankName(line.blankId)} {line.size}
+                  <span className="flex items-center gap-2.5">
+                    <PieceMark orderId={state.order.id} lineId={line.id} version={state.version} />
+                    <span className="min-w-0">
+                      <span className="block font-semibold">
+                        <span className="figure">{line.count}</span> {blankName(line.blankId)} {line.size}
+                      </span>
+                      <span className="label block">
+                        {line.prints.map((print) => `${print.artName}, ${sidedWords(print)}`).join(' · ')}
+                      </span>
                     </span>
                   </span>
-                  <span className="label block">{line.prints.map((print) => `${print.artName}, ${sidedWords(print)}`).join(' · ')}</span>
                   <span className="mt-1 flex items-center justify-between gap-2">
                     {progress && <Lamp {...lineLamp(progress)} size={18} />}
                     <span className="label figure">

@@ -3,6 +3,7 @@
 import type { ReactNode } from 'react';
 import { type Station, stationHref, stationsOf } from '../../core/log';
 import { dueText, isoDayText } from '../../ui/days';
+import { PieceMark } from '../../ui/PieceMark';
 import type { OrderState } from './useOrder';
 
 export function OrderHead({
@@ -19,14 +20,17 @@ export function OrderHead({
   printKey?: string | null;
   children?: ReactNode;
 }) {
-  const { order, lines } = state;
+  const { order, version, lines } = state;
   const stations = stationsOf(lines);
   return (
     <div className="rule-bottom flex min-h-16 items-center gap-6 px-5 py-2 print:hidden max-[64rem]:flex-wrap max-[64rem]:gap-y-1 narrow:gap-x-0 narrow:gap-y-1 narrow:px-3">
-      <div className="min-w-0 flex-1 leading-tight max-[64rem]:basis-full">
-        <h1 className="text-xl">{order.name}</h1>
-        <div className="label">
-          due {isoDayText(order.due)}, {dueText(order.due, new Date())}
+      <div className="flex min-w-0 flex-1 items-center gap-3 leading-tight max-[64rem]:basis-full">
+        {order.lines.length > 0 && station === 'record' && <PieceMark orderId={order.id} lineId={lineId ?? undefined} version={version} />}
+        <div className="min-w-0">
+          <h1 className="text-xl">{order.name}</h1>
+          <div className="label">
+            due {isoDayText(order.due)}, {dueText(order.due, new Date())}
+          </div>
         </div>
       </div>
       <nav aria-label="Stations" className="flex items-center narrow:w-full narrow:flex-wrap narrow:justify-between">

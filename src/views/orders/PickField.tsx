@@ -29,7 +29,7 @@ export function PickField({
       onChange={(key) => key !== null && onChange(String(key))}
       menuTrigger="focus"
       isInvalid={Boolean(problem)}
-      className="block"
+      className="block narrow:pb-4"
     >
       <Label className="label mb-1 block">{label}</Label>
       <div className="relative">

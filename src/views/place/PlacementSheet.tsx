@@ -75,7 +75,7 @@ function Drawing({
 }: PlacementSheetProps & { width: number }) {
   const frame = useMemo(() => frameOf(still, lay, platen, width, most), [still, lay, platen, width, most]);
   return (
-    <section className="relative touch-none select-none" aria-label={sheetWords(shown, house, artName)}>
+    <section className="relative touch-pinch-zoom select-none" aria-label={sheetWords(shown, house, artName)}>
       <Ground still={still} beside={beside} frame={frame} width={width} works={works} />
       <div className="absolute inset-0 contain-strict">
         <ArtHandle

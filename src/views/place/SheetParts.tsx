@@ -38,7 +38,7 @@ interface ArtHandleProps {
 
 /** The art: dragged by pointer, nudged by arrow keys. */
 export function ArtHandle({ box, round, sheet, artName, stepMm, words, onShift, onDone }: ArtHandleProps) {
-  const from = useRef<{ x: number; y: number } | null>(null);
+  const from = useRef<{ x: number; y: number; begunX: number; begunY: number } | null>(null);
   const { px } = sheet;
   const [width, height] = [box.widthMm / px, box.heightMm / px];
   const at = screenPoint(sheet, point(box.leftMm, box.topMm));
@@ -68,7 +68,8 @@ export function ArtHandle({ box, round, sheet, artName, stepMm, words, onShift, 
       onKeyUp={(event) => event.key in KEYS && onDone('key')}
       onPointerDown={(event) => {
         event.currentTarget.setPointerCapture(event.pointerId);
-        from.current = { x: event.clientX, y: event.clientY };
+        const { clientX: x, clientY: y } = event;
+        from.current = { x, y, begunX: x, begunY: y };
       }}
       onPointerMove={(event) => {
         const start = from.current;
@@ -76,11 +77,17 @@ export function ArtHandle({ box, round, sheet, artName, stepMm, words, onShift, 
         const { clientX: x, clientY: y } = event;
         // drawn in the frame the hand moved in, not in a task after it
         flushSync(() => onShift({ xMm: (x - start.x) * px, yMm: (y - start.y) * px }));
-        from.current = { x, y };
+        from.current = { ...start, x, y };
       }}
       onPointerUp={() => {
         if (from.current) onDone('pointer');
         from.current = null;
+      }}
+      // a second finger came: the drawing is pinched, and the art stays where it was
+      onPointerCancel={() => {
+        const start = from.current;
+        from.current = null;
+        if (start) onShift({ xMm: (start.begunX - start.x) * px, yMm: (start.begunY - start.y) * px });
       }}
     >
       {artName}

@@ -3,6 +3,7 @@ import { useEffect, useMemo } from 'react';
 import type { RunReply } from '../../contract';
 import { gateOf, leadIn, sparesOf, standing } from '../../core/run';
 import { useKeys } from '../../ui/keys';
+import { PieceMark } from '../../ui/PieceMark';
 import { useRoute } from '../../ui/query';
 import { useFetched } from '../../ui/useFetched';
 import { CountsLine } from './CountsLine';
@@ -37,9 +38,12 @@ export function RunScreen({ reply }: { reply: RunReply }) {
   return (
     <div data-keys="own" className="flex min-h-[calc(100vh-7rem)] flex-col px-6 pt-3 pb-14 max-[43.75rem]:px-4">
       <div className="flex flex-wrap items-baseline justify-between gap-x-6 text-night-soft">
-        <span>
-          {reply.orderName} · {card.of.blankName} {card.of.size} · {card.of.artName}, {card.of.position}
-          {reply.also.length > 0 && ` · and ${reply.also.length} more ${reply.also.length === 1 ? 'print' : 'prints'}`}
+        <span className="flex items-center gap-3">
+          <PieceMark orderId={reply.run.orderId} lineId={reply.run.lineId} size={40} />
+          <span>
+            {reply.orderName} · {card.of.blankName} {card.of.size} · {card.of.artName}, {card.of.position}
+            {reply.also.length > 0 && ` · and ${reply.also.length} more ${reply.also.length === 1 ? 'print' : 'prints'}`}
+          </span>
         </span>
         <CountsLine counts={run.counts} spares={spares} />
       </div>

@@ -178,17 +178,19 @@ function ShelfPage({ initialKind, initialOn, initialWords }: ShelfProps) {
             <span className="flex-1" />
             <NewThing kind={kind} />
           </div>
-          {kind !== 'aids' && kind !== 'parcels' && rows.length > 0 && <AxisHead unit={unit} />}
-          <div className="rule-bottom flex items-baseline gap-4 pb-1">
-            <h2>
-              {kindOf(kind).many} <span className="font-normal text-soft">{HEADINGS[kind]}</span>
-            </h2>
-            <span className="flex-1" />
-            {(kind === 'tested' || kind === 'products') && (
-              <a className="inline-flex min-h-11 items-center" href={`/shelf/matrix${atPress}`}>
-                Transfers on fabrics
-              </a>
-            )}
+          <div className="rule-bottom flex flex-col narrow:flex-col-reverse">
+            {kind !== 'aids' && kind !== 'parcels' && rows.length > 0 && <AxisHead unit={unit} />}
+            <div className="flex items-baseline gap-4 pb-1 narrow:flex-wrap">
+              <h2>
+                {kindOf(kind).many} <span className="font-normal text-soft">{HEADINGS[kind]}</span>
+              </h2>
+              <span className="flex-1" />
+              {(kind === 'tested' || kind === 'products') && (
+                <a className="inline-flex min-h-11 items-center" href={`/shelf/matrix${atPress}`}>
+                  Transfers on fabrics
+                </a>
+              )}
+            </div>
           </div>
           {rows.length === 0 &&
             (words ? (
