@@ -380,7 +380,7 @@ export const CLOTH: readonly Case[] = [
     with: 'cut-film',
     band: 'firm',
     lamp: 'clear',
-    reason: /slubby/,
+    reason: /thick and thin threads/,
   },
   { says: 'smooth cotton does not', on: 'cotton-tee', with: 'cut-film', band: 'medium' },
   {

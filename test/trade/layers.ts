@@ -179,7 +179,7 @@ export const LAYERS: readonly Case[] = [
     lamp: 'clear',
     set: { peel: 'cold' },
     stages: ['marry', 'rub', 'peel', 'trim', 'load', 'pre-press', 'place', 'press', 'wait', 'peel', 'finish'],
-    step: /Marry: printed sheet and adhesive sheet.*! .*safety data sheet.*Before you part it, rub.*Lift the cover, wait a breath.*Trim the rim/,
+    step: /Marry: printed sheet and adhesive sheet.*! .*safety data sheet.*Before you part it, rub.*Lift the cover, wait a moment.*Trim the rim/,
     reason: /married to its adhesive sheet first/,
   },
   {

@@ -210,14 +210,14 @@ export const SETTINGS: readonly Case[] = [
     with: 'screen-printed',
     rules: { coverWhenAllowed: 'always' },
     set: { cover: null },
-    reason: /says no cover, and beats/,
+    reason: /says no cover, and that goes before/,
   },
   {
     says: 'the sheet’s required beats the house’s never',
     on: T,
     with: 'print-and-cut-film',
     set: { cover: 'ptfe' },
-    reason: /asks for a cover, and beats/,
+    reason: /asks for a cover, and that goes before/,
   },
   {
     says: 'a cover chosen against the sheet',
@@ -251,7 +251,7 @@ export const SETTINGS: readonly Case[] = [
     lamp: 'clear',
     set: { cover: 'ptfe' },
     noStep: /mask/,
-    reason: /charged as the press opens/,
+    reason: /Static in its film carrier/,
   },
   {
     says: 'loose parts face up are carried by a mask, and it is lifted again, warm',
@@ -286,7 +286,7 @@ export const SETTINGS: readonly Case[] = [
     with: 'cut-film',
     set: { cover: null },
     noStep: /mask/,
-    step: /Open slowly: the film carrier/,
+    step: /Open slowly: static in the film carrier/,
   },
   { says: 'a paper carrier is not charged', on: T, with: 'screen-printed', noStep: /Open slowly/ },
   {
@@ -324,14 +324,14 @@ export const SETTINGS: readonly Case[] = [
     stages: ['press', 'peel', 'finish', 'inspect'],
     step: /Press again 5 s under baking paper/,
   },
-  { says: 'only when an edge looks proud', on: T, with: 'cut-film', noStage: 'finish', step: /Only if an edge looks proud/ },
+  { says: 'only when an edge looks proud', on: T, with: 'cut-film', noStage: 'finish', step: /Only if an edge stands up/ },
   {
     says: 'a finish the sheet asks for',
     on: T,
     with: 'film-printed',
     stages: ['peel', 'finish'],
     step: /Press again 7 s under matte paper/,
-    noStep: /looks proud/,
+    noStep: /edge stands up/,
   },
   {
     says: 'a face-up film is not pressed again by house rule',
@@ -687,7 +687,7 @@ export const SETTINGS: readonly Case[] = [
     with: 'raised-film',
     rules: { secondPress: 'always' },
     noStage: 'finish',
-    noStep: /Press again \d|edge looks proud/,
+    noStep: /Press again \d|edge stands up/,
     reason: /it would flatten raised film/,
   },
   {
@@ -696,7 +696,7 @@ export const SETTINGS: readonly Case[] = [
     with: 'stones',
     rules: { secondPress: 'always' },
     noStage: 'finish',
-    noStep: /Press again \d|edge looks proud/,
+    noStep: /Press again \d|edge stands up/,
   },
   {
     says: 'a house cover that the sheet leaves open takes nothing of the bond its figures mean',

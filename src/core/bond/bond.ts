@@ -286,8 +286,8 @@ export function heatReasons(heat: Heat, timeS: number): Reason[] {
     say(
       'physics',
       isFigure
-        ? phrase`Bond about ${bondWords(heat.bond)} of what the sheet means; nine pieces in ten between ${bondWords(heat.low)} and ${bondWords(heat.high)}, ${sound} sound (${bondWords(SOUND.low)} to ${bondWords(SOUND.high)}). An estimate: a test piece knows better.`
-        : phrase`What the glue gets is known only roughly here: about ${sound} of pieces bond soundly. A test piece knows better.`,
+        ? phrase`Bond about ${bondWords(heat.bond)} of what the sheet means; nine pieces in ten between ${bondWords(heat.low)} and ${bondWords(heat.high)}, ${sound} sound (${bondWords(SOUND.low)} to ${bondWords(SOUND.high)}). An estimate: only a test piece tells for sure.`
+        : phrase`What the glue gets is known only roughly here: about ${sound} of pieces bond soundly. Only a test piece tells for sure.`,
     ),
   );
   const words = isFigure ? correctionWords(heat, timeS) : null;

@@ -6,7 +6,7 @@ import { Id } from '../materials';
 export const LearnedShiftSchema = z.object({
   pressId: Id,
   productId: Id,
-  shift: z.number().min(0.2, 'A shift under 0.2 is a fault, not a shift.').max(5, 'A shift over 5 is a fault, not a shift.'),
+  shift: z.number().min(0.2, 'A shift is at least 0.2: less is a fault.').max(5, 'A shift is at most 5: more is a fault.'),
   /** Of its logarithm. */
   sd: z.number().min(0).max(1),
   /** Pressings it rests on. */

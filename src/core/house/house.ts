@@ -43,26 +43,26 @@ export const HouseSchema = z.object({
   rules: HouseRulesSchema,
   figures: z.object({
     /** Width of the operator's own finger, mm. */
-    fingerMm: z.number().min(8, 'A finger under 8 mm is not one.').max(40, 'A finger over 40 mm is not one.'),
+    fingerMm: z.number().min(8, 'A finger is at least 8 mm wide.').max(40, 'A finger is at most 40 mm wide.'),
     /** A pre-press by the house's own seconds; 0: none. */
-    prePressS: z.number().min(0).max(30, 'A pre-press of more than 30 s is a press.'),
+    prePressS: z.number().min(0).max(30, 'A pre-press lasts 30 s at most.'),
     /** A second press by house rule, s. */
-    finishS: z.number().min(1, 'A second press lasts a second at least.').max(60, 'A second press of more than a minute is a press.'),
+    finishS: z.number().min(1, 'A second press lasts a second at least.').max(60, 'A second press lasts a minute at most.'),
     /** What the bump school adds on an unmeasured press, K. */
-    bumpK: z.number().min(0).max(20, 'A bump of more than 20 K is guesswork; measure the press.'),
+    bumpK: z.number().min(0).max(20, 'A bump is at most 20 K. For more, measure the press.'),
     /** How far from a single figure of a sheet, by family; what is not in it is as usual. */
     allowances: z.partialRecord(z.enum(FAMILY_IDS), AllowanceSchema).optional(),
   }),
   /** Initials of those who press here. */
   operators: z.array(Initials.min(1, 'Initials cannot be empty.')).max(40),
   room: z.object({
-    tempC: z.number().min(-5, 'A press room below −5 °C is not one.').max(50, 'A press room above 50 °C is not one.'),
+    tempC: z.number().min(-5, 'The room is at least −5 °C.').max(50, 'The room is at most 50 °C.'),
     humidityPercent: z.number().min(0, 'Humidity runs from 0 to 100 %.').max(100, 'Humidity runs from 0 to 100 %.'),
   }),
   /** Position rules as this house has them; what is not in it is as usual. */
   places: HousePlacesSchema.optional(),
   /** One of a kind for each press with each transfer. */
-  settings: z.array(HouseSettingSchema).max(500, 'More than 500 settings nobody can look through.').optional(),
+  settings: z.array(HouseSettingSchema).max(500, 'At most 500 settings are kept.').optional(),
   /** What the log had taught of these until then, ms, was asked to be forgotten. */
   forgotten: z
     .array(z.object({ pressId: Id, productId: Id, until: z.number().int().min(0) }))

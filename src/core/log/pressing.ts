@@ -104,7 +104,7 @@ export interface PressingContext {
 }
 
 /**
- * The record of a piece that has had its verdict, as carded unless the run says otherwise.
+ * The record of a piece that was looked over already, as carded unless the run says otherwise.
  *
  * @param run of whose print the piece is, and in which run it was pressed
  * @param result with the piece counted within its print

@@ -4,7 +4,7 @@ import { Words } from '../materials';
 import type { Amendment, Pressing } from './pressing';
 
 export const RescueSchema = z.object({
-  minutes: z.number().min(0.5, 'Half a minute at least.').max(480, 'More than a working day is no rescue.'),
+  minutes: z.number().min(0.5, 'Half a minute at least.').max(480, 'A rescue takes at most a working day.'),
   /** The solvent, or what else it came off with. */
   by: Words.min(1, 'What it came off with.').max(80, 'At most 80 letters.'),
 });

@@ -73,7 +73,7 @@ export type Neck = (typeof NECKS)[number];
 
 const Measured = z.record(
   z.string(),
-  z.number().min(0, 'A measure cannot be less than zero.').max(3000, 'A measure over 3 m is not one of a blank.'),
+  z.number().min(0, 'A measure cannot be less than zero.').max(3000, 'A measure of a blank is at most 3 m.'),
 );
 
 export const CutSchema = z.object({

@@ -71,7 +71,7 @@ describe('press facts that cannot be', () => {
     ).toMatch(/^gauge.pairs: Reading 3 and reading 5 contradict/);
     expect(faults({ lower: { minC: 200, maxC: 60, offsetK: 0, spreadK: 2 } })?.[0]).toMatch(/^lower.minC: The lowest setting/);
     expect(faults({ swapPlatens: [{ id: 'leg', name: 'leg platen', widthMm: 9, heightMm: 400 }] })?.[0]).toMatch(
-      /^swapPlatens.0.widthMm: A platen under 30/,
+      /^swapPlatens.0.widthMm: A platen is at least 30/,
     );
     expect(faults({})).toBeUndefined();
   });

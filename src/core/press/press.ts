@@ -17,7 +17,7 @@ export const fitsShape = (press: Pick<Press, 'kind'>, blank: { kind: string }): 
 
 export const isHandHeld = (press: Pick<Press, 'kind'>): boolean => press.kind === 'hand press' || press.kind === 'iron';
 
-const Side = z.number().min(30, 'A platen under 30 mm is not one.').max(2000, 'A platen over 2 m is not one.');
+const Side = z.number().min(30, 'A platen is at least 30 mm wide and high.').max(2000, 'A platen is at most 2 m wide and high.');
 const Platen = z.object({ widthMm: Side, heightMm: Side });
 const OffsetK = z
   .number()

@@ -94,7 +94,7 @@ const whyNot = (plan: RunPlan, run: RunState, piece: number): string =>
   piece > plan.pieces
     ? `This run has ${plan.pieces} pieces.`
     : piece <= run.begun
-      ? `Piece ${piece} has had its verdict.`
+      ? `Piece ${piece} was looked over already.`
       : `Piece ${run.begun + 1} comes before piece ${piece}.`;
 
 /**

@@ -28,11 +28,11 @@ const baseOpened = (base: RunState['base'], at: number): RunState['base'] => bas
 /** Key of the check by which what is left of the set-up is passed over. */
 const REST_OF_IT = 'rest';
 
-/** A piece that has had its verdict is told of on its record. */
+/** A piece that was looked over already is told of on its record. */
 function aboutPiece({ plan, run, event }: RunStepOn<{ piece?: number | undefined }>, told: (piece: number) => RunState): Applied {
   const piece = event.piece ?? lotOf(plan, run, undefined)?.pieces[0];
   const known = piece !== undefined && lotOf(plan, run, piece) !== null;
-  return known ? ok(told(piece)) : refused('That piece has had its verdict; note it on its record.');
+  return known ? ok(told(piece)) : refused('That piece was looked over already; note it on its record.');
 }
 
 const ON_RUN: { [K in OnRun['kind']]: (on: RunStepOn<Extract<OnRun, { kind: K }>>) => Applied } = {

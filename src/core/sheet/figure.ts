@@ -79,12 +79,12 @@ export const AllowanceSchema = z.object({
   tempK: z
     .number()
     .min(1, 'No press holds a temperature within less than 1 K.')
-    .max(25, 'An allowance of more than 25 K is no figure any more.'),
+    .max(25, 'An allowance of more than 25 K is too wide to press by.'),
   /** Of the time, %. */
   timePercent: z
     .number()
-    .min(1, 'An allowance of less than 1 % nobody can keep.')
-    .max(60, 'An allowance of more than 60 % is no figure any more.'),
+    .min(1, 'An allowance is at least 1 %: no hand keeps a time closer.')
+    .max(60, 'An allowance of more than 60 % is too wide to press by.'),
 });
 export type Allowance = z.infer<typeof AllowanceSchema>;
 

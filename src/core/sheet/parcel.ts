@@ -5,7 +5,11 @@ import { PARCEL_LOOKS } from './parcelLooks';
 import { TESTED_RESULTS } from './tested';
 
 const Day = z.iso.date('A day is written as 2026-05-31.');
-const Transfers = z.number().int('Whole transfers only.').min(0, 'No fewer than none.').max(100_000, 'More than 100,000 is no parcel.');
+const Transfers = z
+  .number()
+  .int('Whole transfers only.')
+  .min(0, 'Not less than 0.')
+  .max(100_000, 'A parcel has at most 100,000 transfers.');
 const Side = z.number().min(1, 'At least a millimetre.').max(2000, 'At most two metres.');
 
 const PARCEL_FIELDS = z.object({

@@ -13,10 +13,10 @@ export const TestedSchema = z.object({
   /** The blank it was pressed on, or the fabric, for every blank of it. */
   on: z.object({ kind: z.enum(['blank', 'fabric']), id: Id }),
   /** What the press was set to, °C. */
-  setC: z.number().min(20, 'A press is set to 20 °C at least.').max(260, 'Over 260 °C nothing here is pressed.'),
+  setC: z.number().min(20, 'A press is set to 20 °C at least.').max(260, 'A press is set to 260 °C at most.'),
   /** What was read there, by its readout, a gun or a probe, °C; null: nothing. */
   readC: z.number().min(20, 'A platen reads 20 °C at least.').max(300, 'A platen reads 300 °C at most.').nullable(),
-  timeS: z.number().min(1, 'A press lasts a second at least.').max(3600, 'A press of more than an hour is none.'),
+  timeS: z.number().min(1, 'A press lasts a second at least.').max(3600, 'A press lasts at most an hour.'),
   peel: z.enum(PEELS),
   result: z.enum(TESTED_RESULTS),
   note: Words,

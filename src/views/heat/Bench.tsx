@@ -107,7 +107,7 @@ export function Bench({ stack, title, back, pick }: { stack: BenchStack; title: 
             tabs={VIEWS}
             selected={view}
             onSelect={setView}
-            aside={<span className="label ml-auto">{busy ? 'calculating …' : 'estimates: a test piece knows better'}</span>}
+            aside={<span className="label ml-auto">{busy ? 'calculating …' : 'estimates: only a test piece tells'}</span>}
           >
             <Suspense fallback={<p className="label p-4">Fetching …</p>}>
               {view === 'map' ? (

@@ -42,7 +42,7 @@ export function briefName(reply: RunReply, pieces: readonly number[]): string {
   return designs.length > reply.also.length ? `piece ${place.nth}` : designs.join(', ');
 }
 
-/** Nothing of this piece’s print has had its verdict: it is looked over as a first piece is. */
+/** Nothing of this piece’s print was looked over already: it is looked over as a first piece is. */
 export function isFirstOfPrint({ run }: Pick<RunReply, 'run'>, results: readonly { piece: number }[], piece: number | undefined): boolean {
   if (run.also.length === 0 || piece === undefined) return results.length === 0;
   const { index } = partOf(run, piece);

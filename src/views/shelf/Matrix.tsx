@@ -105,7 +105,7 @@ function Fields({ pressId }: { pressId: string }) {
           </span>
         )}
       </p>
-      <div className="max-h-[calc(100vh-17rem)] overflow-auto">
+      <div className="isolate max-h-[calc(100vh-17rem)] overflow-auto">
         <DataTable
           look="border-separate border-spacing-0 text-left text-sm"
           headLook=""

@@ -178,7 +178,7 @@ function ShelfPage({ initialKind, initialOn, initialWords }: ShelfProps) {
             <span className="flex-1" />
             <NewThing kind={kind} />
           </div>
-          <div className="rule-bottom flex flex-col narrow:flex-col-reverse">
+          <div className="rule-bottom flex flex-col narrow:flex-col-reverse narrow:pt-4">
             {kind !== 'aids' && kind !== 'parcels' && rows.length > 0 && <AxisHead unit={unit} />}
             <div className="flex items-baseline gap-4 pb-1 narrow:flex-wrap">
               <h2>

@@ -25,7 +25,7 @@ export const LOAD_STEPS: readonly StepRule[] = [
     says: ({ input: { fabric } }) =>
       needs(
         isBrittle(fabric) || fabric.substrate === 'metal',
-        phrase`Clean the face with a lint-free cloth and alcohol, and let it dry: a fingerprint shows for ever.`,
+        phrase`Clean the face with a lint-free cloth and alcohol, and let it dry: a fingerprint under the print never goes away.`,
       ),
     safety: () => phrase`Alcohol burns: clean well away from the hot press, with the window open, and wait until it is dry.`,
   },

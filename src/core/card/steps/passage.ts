@@ -103,7 +103,7 @@ export const PASSAGE_STEPS: readonly StepRule[] = [
     id: 'open-slowly',
     at: 'open',
     says: ({ input: { product } }) =>
-      needs(product.static && product.carrier === 'film', phrase`Open slowly: the film carrier is charged and may lift the print.`),
+      needs(product.static && product.carrier === 'film', phrase`Open slowly: static in the film carrier may lift the print.`),
   },
   {
     id: 'rub-it-down',
@@ -163,7 +163,7 @@ export const PASSAGE_STEPS: readonly StepRule[] = [
     says: ({ input: { fabric, product }, draft }) =>
       needs(
         !draft.finish && draft.peel !== 'none' && !isHard(fabric) && product.secondPress === 'fine',
-        phrase`Only if an edge looks proud: press again ${seconds(5)} under plain paper.`,
+        phrase`Only if an edge stands up: press again ${seconds(5)} under plain paper.`,
       ),
   },
   { id: 'cool-under-a-weight', at: 'cool', says: ({ draft }) => needs(draft.weight, phrase`Cool it under a flat weight, or it curls.`) },
@@ -202,7 +202,7 @@ export const PASSAGE_STEPS: readonly StepRule[] = [
       const { offsetK, measured } = pressOffset(press);
       return needs(
         offsetK !== 0 && measured,
-        phrase`The readout of this press is ${tempDiff(Math.abs(offsetK))} ${offsetK > 0 ? 'under' : 'over'} its surface. Do not chase it.`,
+        phrase`The readout of this press is ${tempDiff(Math.abs(offsetK))} ${offsetK > 0 ? 'under' : 'over'} its surface. Leave it set as it is.`,
       );
     },
   },

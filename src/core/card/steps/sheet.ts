@@ -51,7 +51,7 @@ export const SHEET_STEPS: readonly StepRule[] = [
     says: (context) =>
       needs(
         marries(context),
-        phrase`Lift the cover, wait a breath with the sheet still lying on the warm base, then part the two: ease in, let it run, ease off.`,
+        phrase`Lift the cover, wait a moment with the sheet still lying on the warm base, then part the two: ease in, let it run, ease off.`,
       ),
     safety: () => BURNS,
   },

@@ -137,7 +137,7 @@ export const AFTER: readonly Decision<Timed, Draft>[] = [
         : {
             set: { trial: true },
             source: SHEET,
-            says: phrase`It rises by its own mind: try from ${seconds(trial.fromS)} in steps of ${seconds(trial.stepS)}, each on a fresh scrap, and keep the best.`,
+            says: phrase`How it rises differs from roll to roll: try from ${seconds(trial.fromS)} in steps of ${seconds(trial.stepS)}, each on a fresh scrap, and keep the best.`,
           };
     },
   },

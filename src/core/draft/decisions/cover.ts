@@ -31,7 +31,7 @@ export const COVERS: readonly Decision<Sheeted, Arranged>[] = [
       when(product.static && product.carrier === 'film' && pressOf(draft).cover === 'allowed' && print.looseParts, () => ({
         set: { cover: pressOf(draft).coverKind },
         source: SHEET,
-        says: phrase`Its film carrier is charged as the press opens and would lift loose parts: a cover keeps them down.`,
+        says: phrase`Static in its film carrier lifts loose parts as the press opens: a cover keeps them down.`,
       })),
   },
   {
@@ -69,8 +69,8 @@ export const COVERS: readonly Decision<Sheeted, Arranged>[] = [
         source: SHEET,
         says:
           cover === 'required'
-            ? phrase`The sheet asks for a cover, and beats the house rule.`
-            : phrase`The sheet says no cover, and beats the house rule.`,
+            ? phrase`The sheet asks for a cover, and that goes before the house rule.`
+            : phrase`The sheet says no cover, and that goes before the house rule.`,
       }));
     },
   },

@@ -44,7 +44,7 @@ export const LAYING: readonly Decision<Sheeted, Arranged>[] = [
       return when(fabric.texture === 'slubby' && (band === 'light' || band === 'medium'), () => ({
         set: { band: up(band) },
         source: 'fabric',
-        says: phrase`${fabric.name} is slubby: one band firmer, so that the glue reaches between its threads.`,
+        says: phrase`${fabric.name} has thick and thin threads: one band firmer, so that the glue reaches between its threads.`,
       }));
     },
   },

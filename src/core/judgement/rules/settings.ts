@@ -100,7 +100,7 @@ export const SETTING_RULES: readonly Rule[] = [
     evaluate: ({ print, product }, { cover }) =>
       when(
         product.static && product.carrier === 'film' && print.looseParts && cover === null,
-        () => phrase`The carrier of ${product.name} is charged as the press opens: without a cover loose parts may jump. Open slowly.`,
+        () => phrase`The carrier of ${product.name} holds static as the press opens: without a cover loose parts may jump. Open slowly.`,
       ),
   },
   {

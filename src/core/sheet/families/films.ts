@@ -48,7 +48,7 @@ export const FILMS: readonly Family[] = [
     ...film,
     id: 'high-build-film',
     name: 'high-build film',
-    what: 'Stands proud by itself; the base layer for embossing.',
+    what: 'Stands high by itself; the base layer for embossing.',
     embossBase: true,
     filmMm: 0.5,
     artKinds: ['raised', 'one colour'],
