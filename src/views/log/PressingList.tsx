@@ -66,7 +66,7 @@ const compactColumns = (house: HouseUnits): Column<Logged>[] => {
       cell: (p) => <When pressing={p} look="inline-flex min-h-7.5 items-center pointer-coarse:min-h-11" />,
     },
     { head: 'Order', sortBy: (p) => p.orderName, headLook: 'w-[20%]', ...one, cell: (p) => p.orderName },
-    { head: 'Piece', sortBy: pieceKey, headLook: 'w-[24%]', ...one, cell: (p) => <Piece pressing={p} /> },
+    { head: 'Piece', sortBy: pieceKey, headLook: 'w-[24%]', ...one, cell: (p) => <Piece pressing={p} markPx={26} /> },
     { head: 'Transfer', sortBy: (p) => p.layerNames.join(', '), headLook: 'w-[16%]', ...one, cell: (p) => p.layerNames.join(', ') },
     {
       head: 'Set',
@@ -105,9 +105,7 @@ const roomyColumns = (house: HouseUnits): Column<Logged>[] => [
     headLook: 'w-[22%]',
     cell: (p) => (
       <>
-        <span className="block">
-          <Piece pressing={p} />
-        </span>
+        <Piece pressing={p} markPx={32} />
         <span className="label block">
           {p.artName}, {p.position}
         </span>

@@ -3,6 +3,7 @@ import type { Logged } from '../../contract';
 import { formatDuration, formatForHouse, type HouseUnits } from '../../core/units';
 import type { Column } from '../../ui/DataTable';
 import { instantText } from '../../ui/days';
+import { PieceMark } from '../../ui/PieceMark';
 
 /** @param widths of their headings, for a table whose columns do not go by what is in them */
 export const figureColumns = (house: HouseUnits, widths: { set?: string; pressed?: string } = {}): Column<Logged>[] => [
@@ -33,12 +34,15 @@ export const figureColumns = (house: HouseUnits, widths: { set?: string; pressed
 export const pieceKey = (p: Logged): string => `${p.blankName} ${p.size} ${p.orderName} ${p.piece}`;
 export const outcomeKey = (p: Logged): string => `${p.outcome} ${p.reason ?? ''}`;
 
-/** Which piece it was, and for whom. */
-export const Piece = ({ pressing: p }: { pressing: Logged }) => (
-  <>
-    {p.blankName} {p.size} <span className="label figure">no. {p.piece}</span>
-    {p.person && <strong> {[p.person.number, p.person.name].filter(Boolean).join(' ')}</strong>}
-  </>
+/** Which piece it was, and for whom. @param markPx how large it is shown beside its name; absent: not at all */
+export const Piece = ({ pressing: p, markPx }: { pressing: Logged; markPx?: number }) => (
+  <span className="flex items-center gap-2">
+    {markPx && <PieceMark orderId={p.orderId} lineId={p.lineId} size={markPx} />}
+    <span className="min-w-0">
+      {p.blankName} {p.size} <span className="label figure">no. {p.piece}</span>
+      {p.person && <strong> {[p.person.number, p.person.name].filter(Boolean).join(' ')}</strong>}
+    </span>
+  </span>
 );
 
 /** When it was looked over, and the way to its record. */
@@ -66,7 +70,7 @@ export const phoneColumns = (house: HouseUnits, ofOrder = false): Column<Logged>
           <span className={outcomeLook(p)}>{p.withdrawn ? 'withdrawn' : p.outcome}</span>
         </span>
         <span className="block font-semibold">
-          <Piece pressing={p} />
+          <Piece pressing={p} {...(!ofOrder && { markPx: 32 })} />
         </span>
         <span className="label block">
           {p.reason && <b className="text-brick">{p.reason} · </b>}

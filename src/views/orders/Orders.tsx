@@ -12,6 +12,7 @@ import { Fault } from '../../ui/Fault';
 import { TextField } from '../../ui/Field';
 import { Lamp } from '../../ui/Lamp';
 import { newId } from '../../ui/newId';
+import { PieceMark } from '../../ui/PieceMark';
 import { Island, Pending, useRoute } from '../../ui/query';
 import { useSave, useWrite, write } from '../../ui/write';
 import { goOnceKept } from '../shell/goTo';
@@ -95,8 +96,13 @@ function OrderList() {
             className="rule-top grid grid-cols-[1fr_7rem_7rem_auto] items-center gap-4 py-2 narrow:flex narrow:flex-wrap narrow:justify-between narrow:gap-x-3 narrow:gap-y-0"
           >
             <a className="min-w-0 py-2 text-ink no-underline hover:underline narrow:basis-full" href={stationHref(row.orderId, 'lines')}>
-              <span className="block font-semibold">{row.name}</span>
-              <span className="label block">{row.what || 'no lines yet'}</span>
+              <span className="flex items-center gap-3">
+                {row.pieces > 0 && <PieceMark orderId={row.orderId} size={40} />}
+                <span className="min-w-0">
+                  <span className="block font-semibold">{row.name}</span>
+                  <span className="label block">{row.what || 'no lines yet'}</span>
+                </span>
+              </span>
             </a>
             <span className="leading-tight">
               {dueText(row.due, today)}
