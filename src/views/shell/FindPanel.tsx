@@ -1,5 +1,5 @@
 /** What is typed and what answers it, in groups; arrows and Enter, or a touch. */
-import { useDeferredValue, useRef, useState } from 'react';
+import { useRef, useState } from 'react';
 import { Autocomplete, Header, Input, ListBox, ListBoxItem, ListBoxSection, SearchField, Text } from 'react-aria-components';
 import type { Reply } from '../../contract';
 import { GROUPS } from '../../core/find';
@@ -12,7 +12,7 @@ type Entry = Groups[number]['entries'][number];
 
 export function FindPanel({ onDone }: { onDone: () => void }) {
   const [typed, setTyped] = useState('');
-  const q = useDeferredValue(typed).trim().slice(0, 100);
+  const q = typed.trim().slice(0, 100);
   const { data, error } = useRoute('find', { query: { q } });
   // the answer before stays until the next is there
   const shown = useRef<Groups>([]);
