@@ -89,6 +89,7 @@ const WHERE: Record<Draft['coolsOn'], string> = {
   air: 'in the air',
   rack: 'on a rack',
   base: 'on the base',
+  weight: 'under a flat weight',
 };
 
 /** A wait in words: `on a table, from 9 s to 22 s after opening`. */

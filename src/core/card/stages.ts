@@ -252,7 +252,7 @@ export function stagesOf(input: PreparedInput, draft: Draft, set: SetValues): St
       ),
       ...pulling(input, draft, set, [parts.sheet(draft.finish.cover), ...done, ...freed]),
     );
-  if (draft.weight) {
+  if (draft.weight && draft.coolsOn !== 'weight') {
     const coolS = coolingTimeS(massOf(input), set.press, input.house.room.tempC, HARD_COLD_OVER_ROOM_K);
     plan.push(byClock('cool', coolS, phrase`Cool under a weight`, [...done, ...freed]));
   }

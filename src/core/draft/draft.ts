@@ -79,7 +79,7 @@ export interface Draft extends Timed {
   trial: boolean;
   weight: boolean;
   /** Where it is laid to cool before a warm or a cold peel. */
-  coolsOn: HouseRules['coolsOn'];
+  coolsOn: HouseRules['coolsOn'] | 'weight';
 }
 
 /** The press stage of the sheet as it holds for this piece. */

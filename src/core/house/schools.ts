@@ -47,7 +47,7 @@ const TABLE = {
         changes:
           'One more closing a piece under paper, as long as you type above, and one more that the bare face must bear. Never on what it flattens.',
       },
-      'when an edge looks proud': { text: 'only when an edge looks proud', changes: 'A step says when; no time is planned for it.' },
+      'when an edge looks proud': { text: 'only when an edge stands up', changes: 'A step says when; no time is planned for it.' },
     },
     example: { blankId: 'cotton-tee', family: 'cut-film' },
   },

@@ -114,7 +114,10 @@ export const PASSAGE_STEPS: readonly StepRule[] = [
   {
     id: 'move-it-with-its-sheet',
     at: 'open',
-    says: ({ draft }) => needs(draft.peel === 'warm' || draft.peel === 'cold', phrase`Move it off the press with its sheet still on it.`),
+    says: ({ draft }) =>
+      draft.coolsOn === 'weight'
+        ? phrase`Move it off the press and lay a flat weight on it at once, with its sheet still on: it curls as it cools.`
+        : needs(draft.peel === 'warm' || draft.peel === 'cold', phrase`Move it off the press with its sheet still on it.`),
     safety: ({ input: { fabric } }) =>
       isBrittle(fabric) ? phrase`Hot ${fabric.name}: set it on wood or cloth, never on metal, where it may crack.` : BURNS,
   },
@@ -166,7 +169,11 @@ export const PASSAGE_STEPS: readonly StepRule[] = [
         phrase`Only if an edge stands up: press again ${seconds(5)} under plain paper.`,
       ),
   },
-  { id: 'cool-under-a-weight', at: 'cool', says: ({ draft }) => needs(draft.weight, phrase`Cool it under a flat weight, or it curls.`) },
+  {
+    id: 'cool-under-a-weight',
+    at: 'cool',
+    says: ({ draft }) => needs(draft.weight && draft.coolsOn !== 'weight', phrase`Cool it under a flat weight, or it curls.`),
+  },
   {
     id: 'cool-brittle-slowly',
     at: 'cool',

@@ -1,7 +1,7 @@
 /** What follows from how it lies and how long it is pressed: spots, trial, second press, rub, weight, drying wool. */
 
 import { COVER_SHEETS } from '../../heat';
-import { byHouse } from '../../house';
+import { byHouse, type HouseRules } from '../../house';
 import { isHard } from '../../materials';
 import { isHandHeld } from '../../press';
 import { mm, phrase, seconds } from '../../units';
@@ -69,7 +69,7 @@ export const AFTER: readonly Decision<Timed, Draft>[] = [
       return {
         set: { finish: always ? { timeS: house.figures.finishS, cover: 'paper', sheet: null, pull: 'none' } : null },
         source: HOUSE,
-        says: phrase`House rule for a second press: ${house.rules.secondPress}.`,
+        says: phrase`House rule for a second press: ${always ? 'always' : 'only when an edge stands up'}.`,
       };
     },
   },
@@ -146,7 +146,7 @@ export const AFTER: readonly Decision<Timed, Draft>[] = [
     field: 'peel',
     rank: 'usual',
     decide: (input) =>
-      when(input.fabric.substrate === 'acrylic' && thicknessOf(input) <= THIN_ACRYLIC_MM, () => ({
+      when(curls(input), () => ({
         set: { weight: true },
         source: 'blank',
         says: phrase`Acrylic of ${mm(thicknessOf(input))} curls as it cools: it cools under a flat weight.`,
@@ -180,9 +180,24 @@ export const AFTER: readonly Decision<Timed, Draft>[] = [
         }),
       ),
   },
+  {
+    id: 'cold-under-its-weight',
+    field: 'peel',
+    rank: 'piece',
+    decide: (input, known) =>
+      when(curls(input) && isPeeled(known, 'cold'), () => ({
+        set: { coolsOn: 'weight' },
+        source: 'blank',
+        says: phrase`It is flat only if it gets cold under its weight: the weight comes before the peel.`,
+      })),
+  },
 ];
 
-const COOLS_ON: Record<Draft['coolsOn'], string> = {
+/** Whether it bends as it cools. */
+const curls = (input: Parameters<typeof thicknessOf>[0]): boolean =>
+  input.fabric.substrate === 'acrylic' && thicknessOf(input) <= THIN_ACRYLIC_MM;
+
+const COOLS_ON: Record<HouseRules['coolsOn'], string> = {
   table: 'on a table',
   air: 'hung up, in the air',
   rack: 'on a rack',
