@@ -58,6 +58,8 @@ export interface Family extends Omit<Traits, 'never'> {
   never: { on: readonly Substrate[]; because: string };
   /** How far a product of it may be from a single figure of its sheet: ours. */
   allowance: Allowance;
+  /** How long a hard blank is warmed before it is laid on, s: the thinnest and the thickest; null: it is pressed as it comes. */
+  preWarmS: { least: number; most: number } | null;
   filmMm: number;
   carrier: 'film' | 'paper' | 'none';
   /** Hands' time to make one ready, minutes: cut, weed, print, marry. A starting figure to be replaced. */

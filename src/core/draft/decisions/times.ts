@@ -3,15 +3,12 @@
 import { COVER_SHEETS } from '../../heat';
 import { isHard } from '../../materials';
 import { mm, phrase, seconds } from '../../units';
-import { type Arranged, massOf, pressOf, sheetStage, type Timed, thicknessOf } from '../draft';
+import { type Arranged, familyOf, massOf, pressOf, sheetStage, type Timed, thicknessOf } from '../draft';
 import { houseSettingWords, houseTime, ownSeconds, timeScalesWithMass } from '../houseSettings';
 import { driedIn } from '../stack';
 import { testedStart, testedWords } from '../tested';
 import { type Decision, HOUSE, SHEET, settings, when } from './decision';
 import { massShare } from './mass';
-
-/** Pre-warm of a hard blank between the least and the most thermal mass, s. */
-const PRE_WARM_S = { least: 5, most: 40 } as const;
 
 export const TIMES: readonly Decision<Arranged, Timed>[] = [
   {
@@ -96,12 +93,14 @@ export const TIMES: readonly Decision<Arranged, Timed>[] = [
     field: 'pre-press',
     rank: 'piece',
     decide: (input) => {
-      const prePressS = Math.round(PRE_WARM_S.least + (PRE_WARM_S.most - PRE_WARM_S.least) * massShare(input));
-      return when(isHard(input.fabric) && input.product.timeByMass, () => ({
+      const { preWarmS, name } = familyOf(input.product);
+      if (!isHard(input.fabric) || !preWarmS) return null;
+      const prePressS = Math.round(preWarmS.least + (preWarmS.most - preWarmS.least) * massShare(input));
+      return {
         set: { prePressS },
         source: 'physics',
-        says: phrase`A hard blank is warmed first; for its thickness ${seconds(prePressS)}.`,
-      }));
+        says: phrase`For ${name}, a hard blank is warmed and dried first; for its thickness ${seconds(prePressS)}.`,
+      };
     },
   },
   {

@@ -57,6 +57,7 @@ export const film = {
   rub: false,
   trim: 'nothing',
   timeByMass: false,
+  preWarmS: null,
   passesMark: false,
   madeFor: [],
   shades: 'any',

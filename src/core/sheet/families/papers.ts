@@ -87,6 +87,7 @@ export const PAPERS: readonly Family[] = [
     overrides: [{ group: 'leather-look', pressure: 'heavy' }],
     pad: 'soft pad over',
     timeByMass: true,
+    preWarmS: { least: 15, most: 30 },
     substrates: ['wood', 'board', 'card', 'cork', 'leather', 'leather-look', 'book cloth'],
     shades: 'light',
     duties: NEVER_WASHED,
