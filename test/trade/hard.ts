@@ -171,6 +171,20 @@ export const HARD: readonly Case[] = [
     noStep: /cool by itself/,
   },
   { says: 'a thick block needs none', on: 'acrylic-block', with: 'hard-paper-smooth', noStage: 'cool', noStep: /weight/ },
+  {
+    says: 'acrylic is cleaned with soap, and does not crack on metal',
+    on: 'acrylic-block',
+    with: 'hard-paper-smooth',
+    step: /mild soap.*No alcohol/,
+    noStep: /cloth and alcohol|never on metal|no cold metal/,
+  },
+  {
+    says: 'glass is cleaned with alcohol, and cools on wood',
+    on: 'glass-coaster',
+    with: 'hard-paper-smooth',
+    step: /cloth and alcohol.*Alcohol burns.*never on metal/,
+    noStep: /mild soap/,
+  },
   { says: 'felt spares the rubber by house rule', on: 'wooden-tag', with: 'cut-film', set: { pad: 'felt under' } },
   { says: 'or is left out', on: 'wooden-tag', with: 'cut-film', rules: { felt: 'leave out' }, set: { pad: 'none' } },
   {

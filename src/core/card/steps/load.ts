@@ -24,10 +24,19 @@ export const LOAD_STEPS: readonly StepRule[] = [
     at: 'load',
     says: ({ input: { fabric } }) =>
       needs(
-        isBrittle(fabric) || fabric.substrate === 'metal',
+        (isBrittle(fabric) || fabric.substrate === 'metal') && fabric.substrate !== 'acrylic',
         phrase`Clean the face with a lint-free cloth and alcohol, and let it dry: a fingerprint under the print never goes away.`,
       ),
     safety: () => phrase`Alcohol burns: clean well away from the hot press, with the window open, and wait until it is dry.`,
+  },
+  {
+    id: 'clean-acrylic',
+    at: 'load',
+    says: ({ input: { fabric } }) =>
+      needs(
+        fabric.substrate === 'acrylic',
+        phrase`Clean the face with a soft cloth, water and a drop of mild soap, and let it dry. No alcohol: acrylic crazes under it.`,
+      ),
   },
   {
     id: 'turn-the-hole-up',

@@ -119,7 +119,9 @@ export const PASSAGE_STEPS: readonly StepRule[] = [
         ? phrase`Move it off the press and lay a flat weight on it at once, with its sheet still on: it curls as it cools.`
         : needs(draft.peel === 'warm' || draft.peel === 'cold', phrase`Move it off the press with its sheet still on it.`),
     safety: ({ input: { fabric } }) =>
-      isBrittle(fabric) ? phrase`Hot ${fabric.name}: set it on wood or cloth, never on metal, where it may crack.` : BURNS,
+      isBrittle(fabric) && fabric.substrate !== 'acrylic'
+        ? phrase`Hot ${fabric.name}: set it on wood or cloth, never on metal, where it may crack.`
+        : BURNS,
   },
   {
     id: 'peel-it',
@@ -177,8 +179,8 @@ export const PASSAGE_STEPS: readonly StepRule[] = [
   {
     id: 'cool-brittle-slowly',
     at: 'cool',
-    says: ({ input: { fabric }, draft }) =>
-      needs(isBrittle(fabric) && !draft.weight, phrase`Let it cool by itself on wood or cloth. No water, no cold metal.`),
+    says: ({ input: { fabric } }) =>
+      needs(isBrittle(fabric) && fabric.substrate !== 'acrylic', phrase`Let it cool by itself on wood or cloth. No water, no cold metal.`),
     safety: () => phrase`Glass and stone hold their heat for tens of minutes and do not look hot.`,
   },
   {
