@@ -62,7 +62,13 @@ export interface Pressed {
   read: Assessment;
 }
 
-/** Bond and glue temperature of a press stage alone: one run of the art's own column, up to the opening. */
+/**
+ * Bond and glue temperature of a press stage alone: one run of the art's own column, up to the opening.
+ *
+ * @param adhesive where it softens, °C, and the flow its supplier means, s at 150 °C and 20 kPa
+ * @param options how finely the column is cut and stepped
+ * @returns bond as a share of the supplier's own, and the glue as the press opens, °C
+ */
 export function bondUnder(
   piece: Piece,
   passage: Passage,
@@ -141,7 +147,13 @@ interface Grown {
   value: Float64Array;
 }
 
-/** One solve a column, read at every time of the press stage. Finish presses are not in it: they follow whatever time is chosen. */
+/**
+ * One solve a column, read at every time of the press stage. Finish presses are not in it: they follow whatever time is chosen.
+ *
+ * @param passage its time is the longest that can be read
+ * @param limits of mark, damage and dye, °C for 15 s; null: none of it
+ * @returns times from the closing, s, with the bond grown by then, and of each limit the share used up; null where there is none
+ */
 export function growthOf(piece: Piece, passage: Passage, adhesive: Adhesive, limits: Limits, options: SolveOptions = {}): Growth {
   const plain = { ...passage, finish: null, cooling: null };
   const art = solve(sceneOf(piece, plain, 'art'), options);
@@ -178,7 +190,12 @@ export function growthOf(piece: Piece, passage: Passage, adhesive: Adhesive, lim
   };
 }
 
-/** Reads something that grew at a time, between its samples; `null`s count as 0. */
+/**
+ * Reads something that grew at a time, between its samples; `null`s count as 0.
+ *
+ * @param atS s from where the samples begin
+ * @returns in the unit of the samples, straight between two of them
+ */
 export function grownAt({ timeS, value }: Grown, atS: number): number {
   return tempAt({ timeS, tempC: value }, atS);
 }
@@ -196,7 +213,12 @@ export function reaches({ timeS, value }: Grown, wanted: number): number | null 
 /** What the supplier means. */
 export type Reference = z.output<typeof ReferenceSchema>;
 
-/** Flow of the supplier's own setting, s at 150 °C and 20 kPa. */
+/**
+ * Flow of the supplier's own setting: what a bond of 1 is measured by.
+ *
+ * @param softenC where the glue softens, °C
+ * @returns s at 150 °C and 20 kPa
+ */
 export function referenceFlow({ piece, surfaceC, timeS, prePressS = 0 }: Reference, softenC: number, options: SolveOptions = {}): number {
   const passage: Passage = { surfaceC, timeS, prePressS, finish: null, cooling: null };
   return flowIn(solve(sceneOf(piece, passage, 'art'), options), softenC);

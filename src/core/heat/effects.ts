@@ -79,7 +79,11 @@ export function deviations(piece: Piece, passage: Passage, adhesive: Adhesive, m
   return weigh(piece, passage, adhesive, changed, options);
 }
 
-/** What would help (or hurt) most: each change a shop can make, weighed by what it does to the bond, largest first. */
+/**
+ * What would help (or hurt) most: each change a shop can make, weighed by what it does to the bond, largest first.
+ *
+ * @returns of each the bond after it less the bond as it is, and the same of the glue as the press opens, K
+ */
 export function sensitivities(piece: Piece, passage: Passage, adhesive: Adhesive, options: SolveOptions = {}): Effect[] {
   const changed: Changed[] = [];
   const add = (of: EffectOf, name: string | null, change: { piece?: Piece; passage?: Partial<Passage> }) =>

@@ -67,13 +67,31 @@ export function followOf(piece: Piece, place: Place): Follow {
 }
 const UNIT_K = 100;
 
-/** Share of the platen's excess temperature after a time under heat, s. */
+/**
+ * How far a place has come towards the platen.
+ *
+ * @param atS time under heat, s
+ * @returns share of what the platen stands over the room, 0 to 1
+ */
 export const followed = ({ platen: { timeS, share } }: Follow, atS: number): number => tempAt({ timeS, tempC: share }, atS);
 
-/** What a place is at without any heat from the platen: the room, and what the warm base has brought it by then, °C. */
+/**
+ * What a place is at without any heat from the platen: the room, and what the warm base has brought it by then.
+ *
+ * @param start the room and the base it lies on, °C
+ * @param atS time on the base, s
+ * @returns °C
+ */
 export const unheated = ({ base: { timeS, share } }: Follow, { roomC, baseC }: Pick<Piece, 'roomC' | 'baseC'>, atS: number): number =>
   roomC + (baseC - roomC) * tempAt({ timeS, tempC: share }, atS);
 
-/** The platen that brings a place to a temperature just as the press opens, °C. @param start the room and the base it lies on, °C */
+/**
+ * The platen that brings a place to a temperature just as the press opens.
+ *
+ * @param start the room and the base it lies on, °C
+ * @param wantedC °C
+ * @param timeS under heat, s
+ * @returns surface of the platen, °C
+ */
 export const platenFor = (follow: Follow, start: Pick<Piece, 'roomC' | 'baseC'>, wantedC: number, timeS: number): number =>
   start.roomC + (wantedC - unheated(follow, start, timeS)) / followed(follow, timeS);

@@ -94,7 +94,13 @@ function answersOf(piece: Piece, passage: TwoSidedPassage): Answers {
   };
 }
 
-/** Temperatures of a place between two platens, °C. */
+/**
+ * Temperatures of a place between two platens.
+ *
+ * @param upperC surface of the upper platen, °C
+ * @param lowerC of the lower one, °C
+ * @returns times, s, each with its °C
+ */
 export function curveBetween({ roomC, places }: TwoSided, place: TwoSidedPlace, upperC: number, lowerC: number): Curve {
   const { timeS, upper, lower } = places[place];
   const [overUpper, overLower] = [upperC - roomC, lowerC - roomC];
@@ -107,7 +113,12 @@ export const shutIn = ({ shut }: TwoSided, name: string): Shut => {
   return found;
 };
 
-/** How a place follows each platen as a closing ends, as shares of what each stands over the room. */
+/**
+ * How a place follows each platen as a closing ends.
+ *
+ * @param closing by the name of its stage
+ * @returns shares of what each platen stands over the room
+ */
 export function sharesAt(seen: TwoSided, place: TwoSidedPlace, closing: string): { upper: number; lower: number } {
   const { timeS, upper, lower } = seen.places[place];
   const { toS } = shutIn(seen, closing);
@@ -122,7 +133,15 @@ const NEAR_K = 60;
 /** Found to so much, K. */
 const FOUND_K = 0.02;
 
-/** The upper platen that makes the adhesive flow so far in the press, °C. @param flow s at 150 °C and 20 kPa @param guessC near it */
+/**
+ * The upper platen that makes the adhesive flow so far in the press.
+ *
+ * @param lowerC surface of the lower platen, °C
+ * @param flow s at 150 °C and 20 kPa
+ * @param softenC where the glue softens, °C
+ * @param guessC near the answer, °C
+ * @returns °C
+ */
 export function upperForFlow(
   seen: TwoSided,
   lowerC: number,

@@ -32,7 +32,12 @@ function contradicts({ adhesive, limits }: Pick<HeatQuery, 'adhesive' | 'limits'
 
 export const HeatQuerySchema = HeatQueryFields.superRefine(contradicts);
 
-/** What is wrong with a question, in words; null: it can be worked out. */
+/**
+ * Whether a question can be worked out.
+ *
+ * @param query anything
+ * @returns what is wrong with it, in words; null: nothing
+ */
 export function faultOfQuery(query: unknown): string | null {
   const { error } = HeatQuerySchema.safeParse(query);
   return error ? (error.issues[0]?.message ?? 'This cannot be worked out.') : null;

@@ -84,7 +84,12 @@ const curveOf = (solved: Solved, key: string): Curve => {
   return curve;
 };
 
-/** Presses what is asked and tells all that is seen of it. */
+/**
+ * Presses what is asked and tells all that is seen of it.
+ *
+ * @param query checked by `HeatQuerySchema`
+ * @returns the assessment, and of every place its temperature over time, s and °C
+ */
 export function simulate(query: HeatQuery, options: SolveOptions = DRAWN): Simulated {
   const { art, bare, read } = press(query.piece, query.passage, adhesiveOfQuery(query, options), query.limits, options);
   const loaded = query.piece.stack.reduce((sum, { waterKgM2 = 0 }) => sum + waterKgM2, 0);
@@ -105,7 +110,11 @@ export function simulate(query: HeatQuery, options: SolveOptions = DRAWN): Simul
 
 const WEIGHED: SolveOptions = { resolution: 0.4, toleranceK: 0.1 };
 
-/** The setting that restores the bond, with what would help most, largest first. */
+/**
+ * The setting that restores the bond, with what would help most, largest first.
+ *
+ * @param allowed times, s, and surfaces, °C, of the sheet
+ */
 export function correctQuery(query: HeatQuery, allowed: Allowed): { correction: Correction; helps: Effect[] } {
   const adhesive = adhesiveOfQuery(query, WEIGHED);
   const { piece, passage, limits } = query;
@@ -115,10 +124,19 @@ export function correctQuery(query: HeatQuery, allowed: Allowed): { correction: 
   };
 }
 
-/** The bond of a query as a band. */
+/**
+ * The bond of a query as a band.
+ *
+ * @param doubt of the platen and of what the log has learned, standard deviations
+ * @returns what nine pieces in ten lie between, and the share of each source in the variance
+ */
 export const bandOfQuery = (query: HeatQuery, doubt: Doubt): BondBand =>
   bondBand(query.piece, query.passage, adhesiveOfQuery(query, WEIGHED), doubt, WEIGHED);
 
-/** Seconds after opening until a piece is warm and cold, wherever it is laid. */
+/**
+ * When a piece may be peeled, wherever it is laid.
+ *
+ * @returns s after opening until it is warm, until it is too cool to count as warm, and until it is cold; null: not while it was watched
+ */
 export const peelOfQuery = ({ piece, passage, where }: { piece: Piece; passage: Passage; where: CoolingPlace }): PeelClock =>
   peelClock(piece, passage, { where }, WEIGHED);

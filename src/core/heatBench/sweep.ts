@@ -13,7 +13,11 @@ import type { Axis, SweepQuery, Swept } from './sweepQuery';
 export const valuesOf = ({ from, to, steps }: Axis): number[] =>
   Array.from({ length: steps }, (_, i) => from + ((to - from) * i) / (steps - 1));
 
-/** A piece and passage with one input set. Damp and thickness are times what the cloth has. */
+/**
+ * A piece and passage with one input set.
+ *
+ * @param value in the unit of `SWEPT`; damp and thickness are times what the cloth has
+ */
 export function withInput(piece: Piece, passage: Passage, of: Swept, value: number): { piece: Piece; passage: Passage } {
   const cloth = (change: (layer: Piece['stack'][number]) => Partial<Piece['stack'][number]>) => ({
     ...piece,

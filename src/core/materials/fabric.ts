@@ -127,7 +127,12 @@ const KELVIN_PER_HALVING = 8;
 const MOST_SHIFT_K = 16;
 const MOST_SHIFT_VISCOSE_K = 4;
 
-/** How far the limit of a fibre moves with the time at most, K; null: of what has no fibre. */
+/**
+ * How far the limit of a fibre moves with the time at most.
+ *
+ * @param fibre null: of what has no fibre
+ * @returns K
+ */
 export const mostShiftOf = (fibre: FibreId | null): number => (fibre === 'viscose' ? MOST_SHIFT_VISCOSE_K : MOST_SHIFT_K);
 
 /** A limit for 15 s, °C, and how far it moves with the time at most, K. */
@@ -140,7 +145,13 @@ export interface TimedLimit {
 export const fibreLimits = (composition: Composition, of: 'markC' | 'damageC'): TimedLimit[] =>
   countedFibres(composition).map(({ fibre }) => ({ limitC: FIBRES[fibre][of], mostK: mostShiftOf(fibre) }));
 
-/** What bears heat for a time as the first of its limits does, °C. */
+/**
+ * What bears heat for a time as the first of its limits does.
+ *
+ * @param limits °C for 15 s, each with how far it moves with the time at most, K
+ * @param timeS under heat, s
+ * @returns °C; without limits infinite
+ */
 export const lowestForTime = (limits: readonly TimedLimit[], timeS: number): number =>
   limits.reduce((low, { limitC, mostK }) => Math.min(low, limitForTime(limitC, timeS, mostK)), Number.POSITIVE_INFINITY);
 

@@ -31,7 +31,12 @@ export function cholesky(size: number, at: (i: number, j: number) => number): Ch
   return rows;
 }
 
-/** `L⁻¹·b`. */
+/**
+ * Forward substitution, `L⁻¹·b`.
+ *
+ * @param b as long as the factor has rows
+ * @returns as long
+ */
 export function forward(factor: Cholesky, b: ArrayLike<number>): Float64Array {
   const x = new Float64Array(factor.length);
   factor.forEach((row, i) => {

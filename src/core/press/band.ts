@@ -10,7 +10,14 @@ export interface Offset {
   refC: number;
 }
 
-/** What the platen's surface really reaches over the art for a set value, °C. */
+/**
+ * What the platen's surface really reaches over the art for a set value.
+ *
+ * @param offset surface minus set at `refC`, K, its 95 % spread, K, and how both change with the setting, K per K
+ * @param setC as the press is set, °C
+ * @returns lowest, middle and highest, °C
+ * @example bandOf({ offsetK: -4, spreadK: 5, slope: 0.1, spreadPerK: 0, refC: 150 }, 160) // { lowC: 152, midC: 157, highC: 162 }
+ */
 export function bandOf({ offsetK, spreadK, slope, spreadPerK, refC }: Offset, setC: number): Band {
   const midC = setC + offsetK + slope * (setC - refC);
   const half = spreadK + spreadPerK * Math.abs(setC - refC);

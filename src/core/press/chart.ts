@@ -52,7 +52,13 @@ export interface Due {
   isDue: boolean;
 }
 
-/** When the next survey is due. A press that has drifted is due at once. */
+/**
+ * When the next survey is due. A press that has drifted is due at once.
+ *
+ * @param closings since the last one
+ * @param days since the last one
+ * @returns the share used up, 0 to 1 and beyond, and the closings and days that are left: whichever ends first counts
+ */
 export function nextSurvey({ closings, days, drifted }: { closings: number; days: number; drifted: boolean }): Due {
   const used = Math.max(closings / HOLDS.closings, days / HOLDS.days);
   return {

@@ -16,7 +16,12 @@ const INFRARED_K = { common: 5.5, difference: 2 } as const;
 /** Readings of an even platen fall into one step of a strip and are then wrong together: this share of its error is common. */
 const STRIP_SHARED = 0.4;
 
-/** How far an instrument may be wrong, standard uncertainties in K. A strip's steps are spread evenly: step ÷ √12. */
+/**
+ * How far an instrument may be wrong. A strip's steps are spread evenly: step ÷ √12.
+ *
+ * @returns standard uncertainties, K: common to all readings, and afresh in each
+ * @see JCGM 100:2008, 4.3.7 (rectangular distribution)
+ */
 export function instrumentError(instrument: Instrument): InstrumentError {
   switch (instrument.kind) {
     case 'probe':

@@ -179,7 +179,13 @@ const atPlace = (fit: PlatenFit, place: Place, setC: number): FitTarget => ({
   surfaceOwn: () => 1,
 });
 
-/** Surface minus set at one place for a setting, K. */
+/**
+ * Surface minus set at one place for a setting.
+ *
+ * @param place from the middle of the platen, mm
+ * @param setC °C
+ * @returns mean, standard deviation, and the ends 95 % lie between, K
+ */
 export function offsetAt(fit: PlatenFit, place: Place, setC: number): Estimate {
   return estimate(fit, atPlace(fit, place, setC));
 }
@@ -221,7 +227,13 @@ export function jointAt(fit: PlatenFit, places: readonly Place[], most: number, 
   return places.map((_, i) => ({ meanK: mean[i] as number, parts: parts[i] ?? [] }));
 }
 
-/** Mean of surface minus set over an area for a setting, K. */
+/**
+ * Mean of surface minus set over an area for a setting.
+ *
+ * @param area on the platen, mm from its middle
+ * @param setC °C
+ * @returns mean, standard deviation, and the ends 95 % lie between, K
+ */
 export function meanOffset(fit: PlatenFit, area: Area, setC: number): Estimate {
   const nodes = nodesOf(area, QUADRATURE, QUADRATURE);
   const mean = (from: (node: Place) => number) => nodes.reduce((sum, node) => sum + from(node), 0) / nodes.length;
@@ -233,7 +245,11 @@ export function meanOffset(fit: PlatenFit, area: Area, setC: number): Estimate {
   });
 }
 
-/** How the offset changes with the setting, K per K; with one setting measured it is only what is usual. */
+/**
+ * How the offset changes with the setting; with one setting measured it is only what is usual.
+ *
+ * @returns mean, standard deviation, and the ends 95 % lie between, K per K
+ */
 export function slopeOf(fit: PlatenFit): Estimate {
   return estimate(fit, { offset: 0, slope: 1, surfaceWith: () => 0, surfaceOwn: () => 0 });
 }

@@ -102,7 +102,12 @@ function cellsUnder(map: Pick<PlatenMap, 'widthMm' | 'heightMm' | 'columns' | 'r
 
 const seen = remembered<Surface>(400);
 
-/** What a map says of the platen under a piece of art: every cell it touches counts. */
+/**
+ * What a map says of the platen under a piece of art: every cell it touches counts.
+ *
+ * @param area of the art on the platen, mm from its middle
+ * @returns coolest and hottest tenth, K off the set value, with their doubt
+ */
 export function surfaceOver(map: PlatenMap, area: Area): Surface {
   const key = `${map.surveyId} ${map.on} ${map.platen} ${area.xMm} ${area.yMm} ${area.widthMm} ${area.heightMm} ${map.nodes[0]?.meanK} ${map.nodes.at(-1)?.sdK}`;
   return seen(key, () => {
@@ -111,7 +116,12 @@ export function surfaceOver(map: PlatenMap, area: Area): Surface {
   });
 }
 
-/** Cold spots that an area lies over, with half a cell to spare. */
+/**
+ * Cold spots that an area lies over, with half a cell to spare.
+ *
+ * @param area on the platen, mm from its middle
+ * @returns coldest first; empty: none
+ */
 export const coldUnder = (map: PlatenMap, area: Area): PlatenMap['cold'] =>
   map.cold.filter(
     ({ xMm, yMm }) =>
@@ -132,7 +142,12 @@ export const settingFor = ({ offset, slope, refC }: Pick<PlatenMap, 'offset' | '
 /** With so many standard deviations to spare on either side one piece in twenty is outside. */
 const ONE_IN_20 = 1.645;
 
-/** The narrowest window, from side to side, that art of this area can be Clear in, K. */
+/**
+ * The narrowest window that art of this area can be Clear in.
+ *
+ * @param area on the platen, mm from its middle
+ * @returns from side to side, K
+ */
 export function narrowestWindow(map: PlatenMap, area: Area): number {
   const { coolest, hottest } = surfaceOver(map, area);
   return hottest.meanK + ONE_IN_20 * hottest.sdK - (coolest.meanK - ONE_IN_20 * coolest.sdK);

@@ -120,7 +120,11 @@ export const platensOf = (press: Press): { id: string; name: string; widthMm: nu
 /** What a press nobody measured is taken to do at a place: right on average, 7 K one standard deviation, ±14 K in 95 %. */
 const UNMEASURED = { offsetK: 0, spreadK: 14 } as const;
 
-/** Offset and spread to reckon with; a press that was never measured counts ±14 K. */
+/**
+ * Offset and spread to reckon with.
+ *
+ * @returns K, and K per K of setting; of a press that was never measured ±14 K, marked as such
+ */
 export function pressOffset(press: Press): Offset & { measured: boolean } {
   const { calibration } = press;
   const flat = { slope: 0, spreadPerK: 0, refC: 0 };
@@ -129,7 +133,12 @@ export function pressOffset(press: Press): Offset & { measured: boolean } {
   return { offsetK, spreadK, slope, spreadPerK, refC, measured: true };
 }
 
-/** What a press delivers for a set value, °C. */
+/**
+ * What a press delivers for a set value.
+ *
+ * @param setC °C
+ * @returns lowest, middle and highest of its surface, °C
+ */
 export const deliveredBand = (press: Press, setC: number): Band => bandOf(pressOffset(press), setC);
 
 /**
@@ -163,7 +172,12 @@ export function dwell({ timerStepS = 1 }: Pick<Press, 'timerStepS'>, timeS: numb
   return Math.round(10 * steps * timerStepS) / 10;
 }
 
-/** The shortest and longest time its timer can be set to within a range, s; a range between two steps is the nearest one. */
+/**
+ * The shortest and longest time its timer can be set to within a range.
+ *
+ * @param range s
+ * @returns s; of a range between two steps the nearest one, twice
+ */
 export function dwells(press: Pick<Press, 'timerStepS'>, { min, max }: { min: number; max: number }): { min: number; max: number } {
   const { timerStepS: step = 1 } = press;
   const [first, last] = [Math.ceil(min / step - 1e-9) * step, Math.floor(max / step + 1e-9) * step];

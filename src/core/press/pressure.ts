@@ -64,6 +64,11 @@ export function pressureSetting(press: Press, band: PressureBand, areaMm2 = usua
   return gauge.kind === 'dial' ? { gauge: 'dial', reading: Math.round(reading * 10) / 10, sure } : { gauge: 'air', lineKPa: reading, sure };
 }
 
-/** Contact pressure on a small area at the setting that gives a band on the usual platen, kPa. */
+/**
+ * Contact pressure on a small area at the setting that gives a band on the usual platen.
+ *
+ * @param areaMm2 that truly touches, mm²
+ * @returns kPa
+ */
 export const contactIfUnchanged = (press: Press, band: PressureBand, areaMm2: number): number =>
   (bandMiddle(band) * usualMm2(press)) / areaMm2;

@@ -36,7 +36,11 @@ export const coldPress = ({ roomC }: SimulatedPressFacts, setC: number): Simulat
   leftS: null,
 });
 
-/** The press some seconds later. */
+/**
+ * The press some seconds later: its heater on or off by the thermostat, its platen losing to the room.
+ *
+ * @param seconds s
+ */
 export function stepped(facts: SimulatedPressFacts, state: SimulatedPressState, seconds: number): SimulatedPressState {
   const heating = state.sensorC < state.setC - HYSTERESIS_K || (state.heating && state.sensorC < state.setC + HYSTERESIS_K);
   const sensorC = temperatureAfter(facts.heater, state.sensorC, seconds, facts.roomC, heating);

@@ -79,7 +79,13 @@ export function withTenths<S extends Surface>(surface: S, change: (part: Normal)
 const NODES = 5;
 const priors = remembered<Tenths>(200);
 
-/** What any press may do under art of a size, on a platen of a size, K: right on average. */
+/**
+ * What any press may do under art of a size, on a platen of a size: right on average over presses.
+ *
+ * @param art its sides, mm
+ * @param platen its sides, mm
+ * @returns coolest and hottest tenth under the art, K off the set value, with their doubt
+ */
 export function priorTenths(art: { widthMm: number; heightMm: number }, platen: { widthMm: number; heightMm: number }): Tenths {
   const size = (side: number, whole: number) => Math.min(side, whole);
   const area: Area = { xMm: 0, yMm: 0, widthMm: size(art.widthMm, platen.widthMm), heightMm: size(art.heightMm, platen.heightMm) };
@@ -116,14 +122,24 @@ export function surfaceOf(press: Press, art: { widthMm: number; heightMm: number
   return { ...tenthsWithin(calibration, prior), offsetK, spreadK, slope, spreadPerK, refC };
 }
 
-/** The same surface so much hotter, K. */
+/**
+ * The same surface, hotter all over.
+ *
+ * @param byK K; below 0: colder
+ */
 export function shifted<S extends Surface>(surface: S, byK: number): S {
   const moved = ({ meanK, sdK }: Normal): Normal => ({ meanK: meanK + byK, sdK });
   const { offsetK, coolest, hottest, most } = surface;
   return { ...surface, offsetK: offsetK + byK, coolest: moved(coolest), hottest: moved(hottest), most: moved(most) };
 }
 
-/** One part of a surface at a set value, °C, with its doubt. */
+/**
+ * One part of a surface at a set value.
+ *
+ * @param part its mean off the set value at `refC`, and that mean's standard deviation, K
+ * @param setC °C
+ * @returns its mean, °C, and standard deviation, K
+ */
 export function surfaceAt({ slope, spreadPerK, refC }: Omit<Offset, 'offsetK' | 'spreadK'>, { meanK, sdK }: Normal, setC: number) {
   return { meanC: setC + meanK + slope * (setC - refC), sdK: Math.hypot(sdK, (spreadPerK / SURE) * (setC - refC)) };
 }

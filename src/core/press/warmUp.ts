@@ -85,7 +85,12 @@ function powerShown(heater: Heater, { fromC, toC, seconds, roomC }: LoggedTime):
   return loss * ((toC - fromC * decay) / (1 - decay) - roomC);
 }
 
-/** Whether a logged time can be true of a heater: within a factor of four of its plate, or of the usual loss. */
+/**
+ * Whether a logged time can be true of a heater: within a factor of four of its plate, or of the usual loss.
+ *
+ * @param heater power in W, mass in kg, loss in W/K
+ * @param time from and to, °C, in how many s, in what room, °C
+ */
 export function canBeTrue(heater: Heater, time: LoggedTime): boolean {
   const usual = { ...heater, lossWK: null };
   return time.toC > time.fromC ? within(powerShown(usual, time), heater.powerW) : within(lossShown(usual, time), lossOf(usual));
