@@ -17,7 +17,9 @@ const written = (stage: FamilyStage): WrittenStage => ({
 
 /** A family's general figures as a product to start from; it says of itself that it is no supplier's sheet. */
 export function productFromFamily(family: Family, on: string): Product {
-  const { id, name, what: _, allowance: __, never: ___, overrides, stages, filmMm, carrier, minutesToMake, care, ...traits } = family;
+  // what stays the family's own is left out
+  const { what: _, allowance: __, never: ___, preWarmS: ____, ...kept } = family;
+  const { id, name, overrides, stages, filmMm, carrier, minutesToMake, care, ...traits } = kept;
   return {
     id: `general-${id}`,
     name: `${name}, general figures`,
