@@ -21,19 +21,20 @@ const points = (page: Page) => page.locator('section[aria-label="Before the firs
 /** Goes through every point of the set-up; answers how many there were. */
 async function setUp(page: Page): Promise<number> {
   const many = await points(page).count();
+  // the base is warmed by a clock: shut, and warm enough once it has been counted
+  const counted = page.getByRole('button', { name: /^Warm enough/ });
   for (let i = 1; i <= many; i++) {
-    await expect(points(page).nth(i - 1)).toHaveAttribute('aria-current', 'step');
+    const point = points(page)
+      .nth(i - 1)
+      .and(page.locator('[aria-current="step"]'));
+    await expect(point).toBeVisible();
     const field = page.getByRole('textbox', { name: /^It reads/ });
-    const asked = /(\d+)\s°F/.exec(
-      (await points(page)
-        .nth(i - 1)
-        .textContent()) ?? '',
-    );
+    const asked = /(\d+)\s°F/.exec((await point.textContent()) ?? '');
     if (await field.isVisible()) await field.fill(asked?.[1] ?? '275');
     await page.keyboard.press('Enter');
-    // the base is warmed by a clock: shut, and warm enough once it has been counted
-    const counted = page.getByRole('button', { name: /^Warm enough/ });
+    await expect.poll(async () => (await point.count()) === 0 || (await counted.isVisible())).toBe(true);
     if (await counted.isVisible()) await counted.click();
+    await expect(point).toHaveCount(0);
   }
   return many;
 }
