@@ -190,24 +190,39 @@ export function growthOf(piece: Piece, passage: Passage, adhesive: Adhesive, lim
   };
 }
 
+/** Between two samples things grow by a power of the time: exactly so where the glue has come to rest, nearly so while it still warms. */
+const isPower = (t0: number, v0: number, v1: number): boolean => t0 > 0 && v0 > 0 && v1 > v0;
+
 /**
  * Reads something that grew at a time, between its samples; `null`s count as 0.
  *
  * @param atS s from where the samples begin
- * @returns in the unit of the samples, straight between two of them
+ * @returns in the unit of the samples, by a power of the time between two of them
+ * @example grownAt({ timeS: [0, 4, 16], value: [0, 2, 4] }, 9) // 3
  */
 export function grownAt({ timeS, value }: Grown, atS: number): number {
-  return tempAt({ timeS, tempC: value }, atS);
+  const next = timeS.findIndex((t) => t > atS);
+  const [t0, t1] = [timeS[next - 1] as number, timeS[next] as number];
+  const [v0, v1] = [value[next - 1] as number, value[next] as number];
+  if (next < 1 || !isPower(t0, v0, v1)) return tempAt({ timeS, tempC: value }, atS);
+  return v0 * (atS / t0) ** (Math.log(v1 / v0) / Math.log(t1 / t0));
 }
 
-/** First time something has grown to a value; null: not within what was tried. */
+/**
+ * First time something has grown to a value.
+ *
+ * @param wanted in the unit of the samples
+ * @returns s from where the samples begin; null: not within what was tried
+ * @example reaches({ timeS: [0, 4, 16], value: [0, 2, 4] }, 3) // 9
+ */
 export function reaches({ timeS, value }: Grown, wanted: number): number | null {
   const i = value.findIndex((value) => value >= wanted);
   if (i < 0) return null;
   if (i === 0) return timeS[0] ?? 0;
+  const [t0, t1] = [timeS[i - 1] as number, timeS[i] as number];
   const [v0, v1] = [value[i - 1] as number, value[i] as number];
-  const share = v1 > v0 ? (wanted - v0) / (v1 - v0) : 1;
-  return (timeS[i - 1] as number) + share * ((timeS[i] as number) - (timeS[i - 1] as number));
+  if (isPower(t0, v0, v1)) return t0 * (wanted / v0) ** (Math.log(t1 / t0) / Math.log(v1 / v0));
+  return t0 + (v1 > v0 ? (wanted - v0) / (v1 - v0) : 1) * (t1 - t0);
 }
 
 /** What the supplier means. */
