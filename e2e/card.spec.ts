@@ -52,12 +52,12 @@ test('two people change one order: the second is told, and what they typed stays
   const reply = await request.get('/api/v1/orders/order-hoodies');
   const { order, version } = await reply.json();
   await pieces.fill('6');
+  // the page does not hear of what the other changes
+  await page.route('**/api/v1/orders/order-hoodies', (route) => (route.request().method() === 'GET' ? route.abort() : route.continue()));
   await request.put('/api/v1/orders/order-hoodies', {
     data: { ...order, note: 'ring before coming' },
     headers: { 'if-match': `"${version}"` },
   });
-  // the page has not yet heard of it
-  await page.route('**/api/v1/orders/order-hoodies', (route) => (route.request().method() === 'GET' ? route.abort() : route.continue()));
   await page.getByRole('button', { name: 'Save the line' }).click();
   await expect(page.getByRole('alert')).toContainText('changed somewhere else');
   await expect(pieces).toHaveValue('6');
