@@ -96,7 +96,7 @@ const UNNAMED = { light: '#ece9e2', dark: '#4c4d52' } as const;
 export function clothColour(colour: string, shade: 'light' | 'dark'): string | null {
   if (CLEAR.test(colour)) return null;
   const words = colour.toLowerCase().match(/\p{L}+/gu) ?? [];
-  // of several the last is the colour and the others say which: “slate blue” is a blue, "moss cloth" a moss
+  // of several the last is the colour and the others say which: “slate blue” is a blue, “moss cloth” a moss
   const base = words.map((word) => COLOURS[word]).findLast((known) => known !== undefined);
   if (!base) return UNNAMED[shade];
   return words.reduce((hex, word) => {

@@ -88,6 +88,8 @@ export const FabricSchema = z
 export type Fabric = z.infer<typeof FabricSchema>;
 
 export const isHard = (fabric: Pick<Fabric, 'substrate'>): boolean => HARD.includes(fabric.substrate);
+/** Cracks where it cools all at once, as on cold metal; acrylic does not. */
+export const cracksByShock = (fabric: Pick<Fabric, 'substrate'>): boolean => isBrittle(fabric) && fabric.substrate !== 'acrylic';
 /** Breaks rather than bends. */
 export const isBrittle = (fabric: Pick<Fabric, 'substrate'>): boolean => BRITTLE.includes(fabric.substrate);
 

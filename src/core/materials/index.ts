@@ -25,6 +25,7 @@ export {
   type Coating,
   type Composition,
   countedFibres,
+  cracksByShock,
   describeComposition,
   describeMaterial,
   FABRIC_GROUPS,

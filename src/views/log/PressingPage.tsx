@@ -32,9 +32,9 @@ function PressingOf({ id }: { id: string }) {
   const { pressing: p, card } = data;
   return (
     <div className="mx-auto max-w-[77.5rem] px-5 pt-4">
-      <div className="flex flex-wrap items-start gap-6 pb-3">
+      <div className="flex flex-wrap items-start gap-6 pb-3 narrow:items-center narrow:gap-3">
         {card && <PieceMark orderId={p.orderId} lineId={p.lineId} size={64} />}
-        <div className="min-w-0 flex-1">
+        <div className="min-w-0 flex-1 narrow:basis-[70%]">
           <h1>
             {p.orderName}, piece {p.piece}
             {p.person ? `: ${[p.person.number, p.person.name].filter(Boolean).join(' ')}` : ''}

@@ -39,7 +39,7 @@ export const Piece = ({ pressing: p, markPx }: { pressing: Logged; markPx?: numb
   <span className="flex items-center gap-2">
     {markPx && <PieceMark orderId={p.orderId} lineId={p.lineId} size={markPx} />}
     <span className="min-w-0">
-      {p.blankName} {p.size} <span className="label figure">no. {p.piece}</span>
+      {p.blankName} {p.size} <span className="label figure whitespace-nowrap">no. {p.piece}</span>
       {p.person && <strong> {[p.person.number, p.person.name].filter(Boolean).join(' ')}</strong>}
     </span>
   </span>

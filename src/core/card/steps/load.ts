@@ -2,7 +2,7 @@
 
 import { obstructionsUnder } from '../../draft';
 import { COVER_SHEETS } from '../../heat';
-import { hasPile, isBrittle, isHard, shapeOf } from '../../materials';
+import { cracksByShock, hasPile, isHard, shapeOf } from '../../materials';
 import { phrase, seconds, setTemp } from '../../units';
 import { layWords } from './place';
 import { needs, PINCH, STEAM, type StepRule } from './step';
@@ -24,7 +24,7 @@ export const LOAD_STEPS: readonly StepRule[] = [
     at: 'load',
     says: ({ input: { fabric } }) =>
       needs(
-        (isBrittle(fabric) || fabric.substrate === 'metal') && fabric.substrate !== 'acrylic',
+        cracksByShock(fabric) || fabric.substrate === 'metal',
         phrase`Clean the face with a lint-free cloth and alcohol, and let it dry: a fingerprint under the print never goes away.`,
       ),
     safety: () => phrase`Alcohol burns: clean well away from the hot press, with the window open, and wait until it is dry.`,

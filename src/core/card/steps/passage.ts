@@ -4,7 +4,7 @@ import { type Draft, layerName, layersOf, SPOT_OVERLAP_MM, tackOf } from '../../
 import { COVER_SHEETS } from '../../heat';
 import { byHouse } from '../../house';
 import type { SetValues } from '../../judgement';
-import { isBrittle, isHard } from '../../materials';
+import { cracksByShock, isBrittle, isHard } from '../../materials';
 import { isHandHeld, type Press, pressOffset } from '../../press';
 import type { Peel } from '../../sheet';
 import { mm, type Phrase, phrase, seconds, setTemp, tempDiff } from '../../units';
@@ -119,9 +119,7 @@ export const PASSAGE_STEPS: readonly StepRule[] = [
         ? phrase`Move it off the press and lay a flat weight on it at once, with its sheet still on: it curls as it cools.`
         : needs(draft.peel === 'warm' || draft.peel === 'cold', phrase`Move it off the press with its sheet still on it.`),
     safety: ({ input: { fabric } }) =>
-      isBrittle(fabric) && fabric.substrate !== 'acrylic'
-        ? phrase`Hot ${fabric.name}: set it on wood or cloth, never on metal, where it may crack.`
-        : BURNS,
+      cracksByShock(fabric) ? phrase`Hot ${fabric.name}: set it on wood or cloth, never on metal, where it may crack.` : BURNS,
   },
   {
     id: 'peel-it',
@@ -179,8 +177,7 @@ export const PASSAGE_STEPS: readonly StepRule[] = [
   {
     id: 'cool-brittle-slowly',
     at: 'cool',
-    says: ({ input: { fabric } }) =>
-      needs(isBrittle(fabric) && fabric.substrate !== 'acrylic', phrase`Let it cool by itself on wood or cloth. No water, no cold metal.`),
+    says: ({ input: { fabric } }) => needs(cracksByShock(fabric), phrase`Let it cool by itself on wood or cloth. No water, no cold metal.`),
     safety: () => phrase`Glass and stone hold their heat for tens of minutes and do not look hot.`,
   },
   {
